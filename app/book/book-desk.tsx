@@ -1,0 +1,70 @@
+import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, useState } from 'react';
+import { useParams } from 'react-router';
+import { type Plan, planBook } from '#core/book/plan.ts';
+import { type JobTicket, jobTicket } from '#core/book/ticket.ts';
+import { fingerprint } from '#core/fingerprint.ts';
+import type { MadeFile } from '#server/files.ts';
+import type { WordBank } from '#server/shelf.ts';
+import type { SubmissionRow } from '#server/submissions.ts';
+import { type Job, useJobs } from '../parts/jobs.tsx';
+import { useFresh } from '../parts/use-fresh.ts';
+import { useBook } from './store.ts';
+import { type ProofState, useProof } from './use-proof.ts';
+
+/** Reviews are asked after this often while one is under way; the answer comes without a click. */
+const REVIEW_LOOK_MS = 2500;
+
+/** What lies beside the recipe while a book is open: all of it derived, or from the server. */
+export interface Desk {
+  plan: Plan;
+  ticket: JobTicket;
+  proof: ProofState;
+  /** Address of a picture of the first pages as they are now; null while it may be behind. */
+  firstPages: string | null;
+  files: MadeFile[];
+  /** The files were made from this very recipe. */
+  filesCurrent: boolean;
+  submissions: SubmissionRow[];
+  penNames: string[];
+  banks: WordBank[];
+  jobs: Job[];
+}
+
+const DeskContext = createContext<Desk | null>(null);
+
+export function useDesk(): Desk {
+  const desk = useContext(DeskContext);
+  if (!desk) throw new Error('No book is open.');
+  return desk;
+}
+
+export function BookDesk({
+  children,
+  ...given
+}: Pick<Desk, 'files' | 'submissions' | 'penNames' | 'banks'> & {
+  firstPages: string;
+  children: ReactNode;
+}) {
+  const recipe = useDeferredValue(useBook((state) => state.recipe));
+  const [opened] = useState({ recipe, firstPages: given.firstPages });
+  const firstPages = recipe === opened.recipe ? opened.firstPages : null;
+  const { book } = useParams();
+  const plan = useMemo(() => planBook(recipe), [recipe]);
+  const ticket = useMemo(() => jobTicket(recipe, plan), [recipe, plan]);
+  const madeFrom = given.files.find(({ name }) => name === 'interior.pdf')?.madeFrom ?? null;
+  const filesCurrent = useMemo(
+    () => madeFrom !== null && madeFrom === fingerprint(recipe),
+    [madeFrom, recipe],
+  );
+  const proof = useProof(madeFrom);
+  const all = useJobs();
+  const jobs = useMemo(() => all.filter(({ bookId }) => bookId === book), [all, book]);
+  const { files, submissions, penNames, banks } = given;
+  const inReview = submissions.some(({ state }) => state === 'sending' || state === 'in review');
+  useFresh(jobs, inReview ? REVIEW_LOOK_MS : null);
+  const desk = useMemo(
+    () => ({ plan, ticket, proof, firstPages, files, filesCurrent, submissions, penNames, banks, jobs }),
+    [plan, ticket, proof, firstPages, files, filesCurrent, submissions, penNames, banks, jobs],
+  );
+  return <DeskContext.Provider value={desk}>{children}</DeskContext.Provider>;
+}

@@ -1,0 +1,93 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { NavLink, useFetcher, useParams } from 'react-router';
+import { isRunning } from '../parts/jobs.tsx';
+import { useDesk } from './book-desk.tsx';
+import { History } from './history.tsx';
+import { type SaveState, useBook } from './store.ts';
+import { VIEWS } from './use-book-keys.ts';
+
+const clock = (date: Date) => date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+function saveWords(state: SaveState, savedAt: Date): string {
+  if (state === 'saved') return `saved ${clock(savedAt)}`;
+  if (state === 'unreachable') return 'not saved: the server does not answer; trying again';
+  if (state === 'conflict') return 'not saved: changed in another tab';
+  return 'saving …';
+}
+
+/** Title, undo, history, the five views and Make files. */
+export function BookHeader() {
+  const recipe = useBook((state) => state.recipe);
+  const saveState = useBook((state) => state.saveState);
+  const savedAt = useBook((state) => state.savedAt);
+  const undo = useBook((state) => state.undo);
+  const redo = useBook((state) => state.redo);
+  const canUndo = useBook((state) => state.past.length > 0);
+  const canRedo = useBook((state) => state.future.length > 0);
+  const { jobs, proof } = useDesk();
+  const { book } = useParams();
+  const fetcher = useFetcher();
+  const [history, setHistory] = useState(false);
+  const making = jobs.find((job) => job.kind === 'make-files' && isRunning(job));
+  const series = recipe.series ? `Volume ${recipe.series.volume} of ${recipe.series.name} · ` : '';
+  const unsaved = saveState !== 'saved';
+  const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 5, mb: 2.5 }}>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Typography variant="h1" noWrap title={recipe.title}>
+          {recipe.title}
+        </Typography>
+        <Typography variant="body2" color="text.secondary" noWrap suppressHydrationWarning>
+          {series}
+          {[recipe.penName, recipe.imprint].filter(Boolean).join(' · ')} ·{' '}
+          <span role="status">{saveWords(saveState, savedAt)}</span>
+        </Typography>
+      </Box>
+      <Box sx={{ whiteSpace: 'nowrap' }}>
+        <Button size="small" onClick={undo} disabled={!canUndo} title="Ctrl+Z">
+          Undo
+        </Button>
+        <Button size="small" onClick={redo} disabled={!canRedo} title="Ctrl+Shift+Z">
+          Redo
+        </Button>
+        <Button size="small" onClick={() => setHistory(true)}>
+          History
+        </Button>
+      </Box>
+      <Box
+        component="nav"
+        aria-label="Views of the book"
+        sx={{
+          display: 'flex',
+          '& a': {
+            color: 'text.primary',
+            textDecoration: 'none',
+            px: 3,
+            py: 1.5,
+            borderBottom: '2px solid transparent',
+          },
+          '& a.active': { color: 'primary.main', borderColor: 'primary.main', fontWeight: 700 },
+        }}
+      >
+        {VIEWS.map(([path, name], i) => (
+          <NavLink key={path} to={`/books/${book}/${path}`} title={`Alt+${i + 1}`}>
+            {name}
+          </NavLink>
+        ))}
+      </Box>
+      <Button
+        variant="contained"
+        disabled={unsaved || making !== undefined}
+        title={mustFix ? `${mustFix} to fix first, or the service will refuse the book` : ''}
+        onClick={() => fetcher.submit({ wish: 'make files' }, { method: 'post', action: `/books/${book}` })}
+      >
+        {making ? `Making ${making.of ? Math.round((100 * making.done) / making.of) : 0} %` : 'Make files'}
+      </Button>
+      {history && <History onClose={() => setHistory(false)} />}
+    </Box>
+  );
+}

@@ -1,0 +1,51 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Snackbar from '@mui/material/Snackbar';
+import Typography from '@mui/material/Typography';
+import { useBook } from './store.ts';
+
+/** What the book has to say: a change it did not take, or another tab's work in the way. */
+export function BookMessages() {
+  const refused = useBook((state) => state.refused);
+  const forgive = useBook((state) => state.forgive);
+  const theirs = useBook((state) => state.theirs);
+  const takeTheirs = useBook((state) => state.takeTheirs);
+  const keepMine = useBook((state) => state.keepMine);
+  return (
+    <>
+      <Snackbar
+        open={refused !== null}
+        autoHideDuration={9000}
+        onClose={(_, reason) => reason !== 'clickaway' && forgive()}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+      >
+        <Alert
+          severity="error"
+          variant="outlined"
+          onClose={forgive}
+          sx={{ bgcolor: 'background.paper', maxWidth: 640 }}
+        >
+          {refused} The book is as it was.
+        </Alert>
+      </Snackbar>
+      <Dialog open={theirs !== null}>
+        <DialogTitle>This book was changed in another tab</DialogTitle>
+        <DialogContent>
+          <Typography>
+            Nothing is lost: whichever you choose, the other state stays in the history.
+          </Typography>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={takeTheirs}>Take the other tab’s</Button>
+          <Button onClick={keepMine} variant="contained">
+            Keep mine
+          </Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,108 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { reroll, togglePin } from '#core/book/edit.ts';
+import type { Section } from '#core/book/recipe.ts';
+import { pageKind } from '#core/pages/index.ts';
+import { PagePicture } from '../../preview/picture.tsx';
+import { usePages } from '../../preview/use-pages.ts';
+import { useDesk } from '../book-desk.tsx';
+import { useBook } from '../store.ts';
+
+const WIDTH = 132;
+
+/** One item large: where it is, where its solution is; re-roll it or keep it. */
+export function ItemPanel({
+  section,
+  page,
+  onPage,
+}: {
+  section: Section;
+  page: number | null;
+  onPage: (page: number) => void;
+}) {
+  const edit = useBook((state) => state.edit);
+  const { plan, ticket, firstPages } = useDesk();
+  const [first] = useState(firstPages);
+  const pages = plan.pageOfItem[section.id] ?? [];
+  const onPageNow = plan.pages[(page ?? 0) - 1];
+  const item = onPageNow?.section === section.id && onPageNow.items[0] ? onPageNow.items[0] : 1;
+  const at = pages[item - 1] ?? 1;
+  const solution = plan.solutionPageOfItem[section.id]?.[item - 1];
+  const shown = (plan.shownFrom[section.id] ?? 0) + item;
+  const pinned = section.pins?.[item] !== undefined;
+  const drawn = usePages([at], WIDTH * 2);
+  const name = pageKind(section.kind).itemName ?? 'item';
+  const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
+  const count = section.items ?? 0;
+  const go = (to: number) => {
+    const target = pages[Math.max(1, Math.min(count, to)) - 1];
+    if (target) onPage(target);
+  };
+  const roll = () => edit((recipe) => reroll(recipe, section.id, item));
+  const pin = () => edit((recipe) => togglePin(recipe, section.id, item));
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const { target } = event;
+      const typing = target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+      if (typing || event.ctrlKey || event.altKey || event.metaKey) return;
+      if (event.key === 'r' && !pinned) edit((recipe) => reroll(recipe, section.id, item));
+      else if (event.key === 'p') edit((recipe) => togglePin(recipe, section.id, item));
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [edit, section.id, item, pinned]);
+  return (
+    <Box sx={{ display: 'flex', gap: 3 }}>
+      <Box sx={{ border: 1, borderColor: 'divider', alignSelf: 'flex-start' }}>
+        <PagePicture
+          pages={drawn}
+          page={at}
+          width={WIDTH}
+          height={height}
+          label={`Page ${at}`}
+          first={first}
+        />
+      </Box>
+      <Box>
+        <Typography sx={{ fontWeight: 700, textTransform: 'capitalize' }}>
+          {name} {shown}
+        </Typography>
+        <Typography variant="body2">page {at}</Typography>
+        <Typography variant="body2">{solution ? `solution p. ${solution}` : 'no solution'}</Typography>
+        {pinned && (
+          <Typography variant="body2" color="warning.main">
+            pinned as it is
+          </Typography>
+        )}
+        <Box sx={{ mt: 2, display: 'grid', justifyItems: 'start' }}>
+          <Button size="small" onClick={roll} disabled={pinned} title="R">
+            Re-roll
+          </Button>
+          <Button size="small" color="warning" onClick={pin} title="P">
+            {pinned ? 'Unpin' : 'Pin'}
+          </Button>
+          <Box>
+            <Button
+              size="small"
+              disabled={item <= 1}
+              onClick={() => go(item - 1)}
+              aria-label={`Previous ${name}`}
+            >
+              ←
+            </Button>
+            <Button
+              size="small"
+              disabled={item >= count}
+              onClick={() => go(item + 1)}
+              aria-label={`Next ${name}`}
+            >
+              →
+            </Button>
+          </Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

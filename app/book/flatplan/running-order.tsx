@@ -1,0 +1,233 @@
+import { StyleInjector } from '@dnd-kit/dom';
+import { move } from '@dnd-kit/helpers';
+import { DragDropProvider } from '@dnd-kit/react';
+import { useSortable } from '@dnd-kit/react/sortable';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import ListItemText from '@mui/material/ListItemText';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Typography from '@mui/material/Typography';
+import { type KeyboardEvent, useState } from 'react';
+import { addSection, moveSection, removeSection } from '#core/book/edit.ts';
+import type { PlannedRun } from '#core/book/plan.ts';
+import type { Section } from '#core/book/recipe.ts';
+import { pageKind, pageKinds } from '#core/pages/index.ts';
+import { pageNonce } from '../../emotion.ts';
+import { PIGMENTS } from '../../theme.ts';
+import { useDesk } from '../book-desk.tsx';
+import { useBook } from '../store.ts';
+
+const pagesOf = ({ first, last }: PlannedRun) => (first === last ? `p. ${first}` : `p. ${first}–${last}`);
+
+/** The pigment a section has in running order and spreads, by its place. */
+export const pigmentOf = (sections: readonly Section[], id: string | null): string =>
+  PIGMENTS[
+    Math.max(
+      0,
+      sections.findIndex((section) => section.id === id),
+    ) % PIGMENTS.length
+  ]!;
+
+interface RowProps {
+  section: Section;
+  index: number;
+  chosen: boolean;
+  onChoose: () => void;
+  onKey: (event: KeyboardEvent) => void;
+  onRemove: () => void;
+}
+
+function Row({ section, index, chosen, onChoose, onKey, onRemove }: RowProps) {
+  const { ref, handleRef, isDragging } = useSortable({ id: section.id, index });
+  const sections = useBook((state) => state.recipe.sections);
+  const { plan } = useDesk();
+  const body = plan.runs.find((run) => run.section === section.id && run.role === 'body');
+  const solutions = plan.runs.find((run) => run.section === section.id && run.role === 'solutions');
+  const count = body ? body.last - body.first + 1 : 0;
+  return (
+    <Box
+      ref={ref}
+      component="li"
+      sx={{
+        display: 'flex',
+        alignItems: 'stretch',
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: chosen ? 'background.paper' : 'background.default',
+        opacity: isDragging ? 0.6 : 1,
+        '& .remove': { opacity: 0 },
+        '&:hover .remove, &:focus-within .remove': { opacity: 1 },
+      }}
+    >
+      <Box
+        ref={handleRef}
+        aria-label={`Drag ${pageKind(section.kind).name}`}
+        sx={{ width: 18, cursor: 'grab', display: 'flex', alignItems: 'center', justifyContent: 'flex-end' }}
+      >
+        <Box sx={{ width: 5, height: 32, borderRadius: 1, bgcolor: pigmentOf(sections, section.id) }} />
+      </Box>
+      <Box
+        component="button"
+        type="button"
+        data-section={section.id}
+        aria-pressed={chosen}
+        aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Delete"
+        onClick={onChoose}
+        onKeyDown={onKey}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          font: 'inherit',
+          color: 'inherit',
+          textAlign: 'left',
+          border: 0,
+          bgcolor: 'transparent',
+          cursor: 'pointer',
+          py: 1.5,
+          pl: 2,
+        }}
+      >
+        <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
+          <Box component="span" sx={{ fontWeight: 500 }}>
+            {pageKind(section.kind).name}
+          </Box>
+          <Typography variant="caption" component="span">
+            {count} pp
+          </Typography>
+        </Box>
+        <Typography variant="caption" component="span">
+          {section.items ? `${section.items} items · ` : ''}
+          {body ? pagesOf(body) : 'no pages'}
+          {solutions ? ` · solutions ${pagesOf(solutions)}` : ''}
+        </Typography>
+      </Box>
+      <IconButton
+        className="remove"
+        size="small"
+        aria-label={`Remove ${pageKind(section.kind).name}`}
+        title="Delete"
+        onClick={onRemove}
+        sx={{ alignSelf: 'center', color: 'text.secondary' }}
+      >
+        ×
+      </IconButton>
+    </Box>
+  );
+}
+
+/** The sections in order: chosen by click, moved by dragging or Alt and an arrow, removed by Delete. */
+export function RunningOrder({
+  chosen,
+  after,
+  onChoose,
+}: {
+  chosen: string | null;
+  /** New pages come after this section, or at the end. */
+  after: string | null;
+  onChoose: (section: string) => void;
+}) {
+  const sections = useBook((state) => state.recipe.sections);
+  const edit = useBook((state) => state.edit);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [told, setTold] = useState('');
+
+  const focusRow = (id: string | undefined) =>
+    requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-section="${id}"]`)?.focus());
+  const remove = (index: number) => {
+    const { id, kind } = sections[index]!;
+    edit((recipe) => removeSection(recipe, id));
+    setTold(`${pageKind(kind).name} removed. Undo brings it back.`);
+    focusRow((sections[index + 1] ?? sections[index - 1])?.id);
+  };
+  const onKey = (event: KeyboardEvent, index: number) => {
+    const step = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
+    if (step && event.altKey) {
+      event.preventDefault();
+      edit((recipe) => moveSection(recipe, index, index + step));
+      setTold(
+        `Moved to place ${Math.max(1, Math.min(sections.length, index + step + 1))} of ${sections.length}.`,
+      );
+      focusRow(sections[index]!.id);
+    } else if (step) {
+      event.preventDefault();
+      focusRow(sections[index + step]?.id);
+    } else if (event.key === 'Delete') {
+      event.preventDefault();
+      remove(index);
+    }
+  };
+  const add = (kind: (typeof pageKinds)[number]) => {
+    setAnchor(null);
+    const at = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
+    let added = '';
+    const refused = edit((recipe) => {
+      const grown = addSection(recipe, kind, at);
+      added = grown.sections[at]!.id;
+      return grown;
+    });
+    if (!refused) onChoose(added);
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="Running order"
+      sx={{ borderRight: 1, borderColor: 'divider', overflow: 'auto', py: 3 }}
+    >
+      <Typography variant="h2" sx={{ px: 4, pb: 2 }}>
+        Running order
+      </Typography>
+      <DragDropProvider
+        plugins={(defaults) => [...defaults, StyleInjector.configure({ nonce: pageNonce() ?? '' })]}
+        onDragEnd={(event) => {
+          if (event.canceled) return;
+          const ids = move(
+            sections.map(({ id }) => id),
+            event,
+          );
+          if (ids.some((id, i) => id !== sections[i]!.id))
+            edit((recipe) => ({
+              ...recipe,
+              sections: ids.map((id) => recipe.sections.find((section) => section.id === id)!),
+            }));
+        }}
+      >
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          {sections.map((section, index) => (
+            <Row
+              key={section.id}
+              section={section}
+              index={index}
+              chosen={section.id === chosen}
+              onChoose={() => onChoose(section.id)}
+              onKey={(event) => onKey(event, index)}
+              onRemove={() => remove(index)}
+            />
+          ))}
+        </Box>
+      </DragDropProvider>
+      {sections.length === 0 && (
+        <Typography sx={{ px: 4 }}>
+          The pages of your book stand here in their order. Add the first.
+        </Typography>
+      )}
+      <Button sx={{ m: 2 }} onClick={(event) => setAnchor(event.currentTarget)} aria-haspopup="menu">
+        + Add pages
+      </Button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {pageKinds.map((kind) => (
+          <MenuItem key={kind.kind} onClick={() => add(kind)}>
+            <ListItemText primary={kind.name} secondary={kind.purpose} />
+          </MenuItem>
+        ))}
+      </Menu>
+      <Box
+        role="status"
+        sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}
+      >
+        {told}
+      </Box>
+    </Box>
+  );
+}

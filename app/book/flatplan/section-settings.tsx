@@ -1,0 +1,164 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Stack from '@mui/material/Stack';
+import Switch from '@mui/material/Switch';
+import Typography from '@mui/material/Typography';
+import { changeSection } from '#core/book/edit.ts';
+import { type Section, SOLUTIONS_PER_PAGE, type Solutions } from '#core/book/recipe.ts';
+import { type Field, pageKind } from '#core/pages/index.ts';
+import { Choice } from '../../parts/choice.tsx';
+import { NumberField } from '../../parts/number-field.tsx';
+import { SettledText } from '../../parts/settled-text.tsx';
+import { useBook } from '../store.ts';
+import { ItemPanel } from './item-panel.tsx';
+import { WordsField } from './words-field.tsx';
+
+/** One option of a kind of page, drawn as its kind says. */
+function OptionField({
+  field,
+  section,
+  onChange,
+}: {
+  field: Field;
+  section: Section;
+  onChange: (key: string, value: unknown) => string | null;
+}) {
+  const value = section.options[field.key];
+  const set = (next: unknown) => onChange(field.key, next);
+  switch (field.control) {
+    case 'choice':
+      return <Choice label={field.label} value={value as string} choices={field.choices} onChange={set} />;
+    case 'number':
+      return (
+        <NumberField
+          label={field.unit ? `${field.label}, ${field.unit}` : field.label}
+          value={value as number}
+          least={field.least}
+          most={field.most}
+          step={field.step ?? 1}
+          onCommit={set}
+        />
+      );
+    case 'text':
+      return (
+        <SettledText
+          label={field.label}
+          value={value as string}
+          onCommit={set}
+          {...(field.hint ? { hint: field.hint } : {})}
+        />
+      );
+    case 'switch':
+      return (
+        <FormControlLabel
+          control={<Switch checked={value as boolean} onChange={(_, on) => set(on)} />}
+          label={field.label}
+        />
+      );
+    case 'words':
+      return <WordsField section={section} label={field.label} onChange={set} />;
+  }
+}
+
+const PLACES = [
+  { value: 'end', label: 'At the end' },
+  { value: 'after', label: 'After these' },
+  { value: 'none', label: 'None' },
+] as const;
+
+/** The settings of the chosen section. Each acts at once. */
+export function SectionSettings({
+  chosen,
+  page,
+  onPage,
+}: {
+  chosen: string | null;
+  page: number | null;
+  onPage: (page: number) => void;
+}) {
+  const section = useBook((state) => state.recipe.sections.find(({ id }) => id === chosen));
+  const edit = useBook((state) => state.edit);
+  if (!section) {
+    return (
+      <Box
+        component="aside"
+        aria-label="Settings"
+        sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4 }}
+      >
+        <Typography>Choose a section to see its settings.</Typography>
+      </Box>
+    );
+  }
+  const kind = pageKind(section.kind);
+  const change = (key: string, to: (now: Section) => Section) =>
+    edit((recipe) => changeSection(recipe, section.id, to), `${section.id} ${key}`);
+  const setOption = (key: string, value: unknown) =>
+    change(key, (now) => ({ ...now, options: { ...now.options, [key]: value } }));
+  const setSolutions = (more: Partial<Solutions>) =>
+    change('solutions', (now) => ({ ...now, solutions: { ...now.solutions!, ...more } }));
+  const counted = kind.counted;
+  return (
+    <Box
+      component="aside"
+      aria-label="Settings"
+      sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
+    >
+      <Typography variant="h2" sx={{ mb: 3 }}>
+        {kind.name}
+      </Typography>
+      {counted === 'items' && <ItemPanel key={section.id} section={section} page={page} onPage={onPage} />}
+      <Stack spacing={3.5} sx={{ mt: 3 }}>
+        {counted === 'items' && (
+          <NumberField
+            label={`How many ${kind.itemName ?? 'item'}s`}
+            value={section.items!}
+            least={1}
+            most={828}
+            onCommit={(items) => change('items', (now) => ({ ...now, items }))}
+          />
+        )}
+        {counted === 'pages' && (
+          <NumberField
+            label="How many pages"
+            value={section.pages!}
+            least={1}
+            most={828}
+            onCommit={(pages) => change('pages', (now) => ({ ...now, pages }))}
+          />
+        )}
+        {kind.fields.map((field) => (
+          <OptionField
+            key={`${section.id} ${field.key}`}
+            field={field}
+            section={section}
+            onChange={setOption}
+          />
+        ))}
+        {section.solutions && (
+          <>
+            <Choice
+              label="Solutions"
+              value={section.solutions.place}
+              choices={PLACES}
+              onChange={(place) => setSolutions({ place })}
+            />
+            {section.solutions.place !== 'none' && (
+              <Choice
+                label="Solutions to a page"
+                value={section.solutions.perPage}
+                choices={SOLUTIONS_PER_PAGE.map((n) => ({ value: n, label: String(n) }))}
+                onChange={(perPage) => setSolutions({ perPage })}
+              />
+            )}
+          </>
+        )}
+        {counted === 'items' && Object.keys(section.pins ?? {}).length > 0 && (
+          <Button variant="outlined" onClick={() => change('pins', (now) => ({ ...now, pins: {} }))}>
+            Unpin all {Object.keys(section.pins!).length}
+          </Button>
+        )}
+      </Stack>
+    </Box>
+  );
+}

@@ -1,0 +1,275 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { preload } from 'react-dom';
+import { FIRST_PAGES } from '#core/book/first-pages.ts';
+import type { PlannedPage } from '#core/book/plan.ts';
+import { PAGES_KEPT, type PageDrawer } from '../../preview/page-drawer.ts';
+import { PagePicture } from '../../preview/picture.tsx';
+import { usePages } from '../../preview/use-pages.ts';
+import { useDesk } from '../book-desk.tsx';
+import { useBook } from '../store.ts';
+import { pigmentOf } from './running-order.tsx';
+
+/** Widths of a page in the flatplan, in CSS pixels, smallest first. */
+const SIZES = [52, 74, 104, 150] as const;
+const GAP = 16;
+const CAPTION = 34;
+/** Spreads that the server sends along, before it is known how many fit beside each other. */
+const FIRST_SPREADS = FIRST_PAGES.pages / 2;
+
+/** Page 1 stands alone on the right; then left and right together. */
+function spreadsOf(pages: readonly PlannedPage[]): (readonly PlannedPage[])[] {
+  const spreads: PlannedPage[][] = [];
+  pages.forEach((page) => {
+    if (page.number === 1 || page.side === 'verso') spreads.push([page]);
+    else spreads.at(-1)!.push(page);
+  });
+  return spreads;
+}
+
+/**
+ * Pages in view and, nearest first, those around them: the rows in turn below and above.
+ * @param from first row in view
+ * @param to last row in view
+ */
+function inAndAround(
+  spreads: readonly (readonly PlannedPage[])[],
+  across: number,
+  from: number,
+  to: number,
+): { inView: number[]; around: number[] } {
+  const rowsOf = (first: number, last: number) =>
+    spreads
+      .slice(Math.max(0, first) * across, (last + 1) * across)
+      .flat()
+      .map(({ number }) => number);
+  const rows = Math.ceil(spreads.length / across);
+  const around: number[] = [];
+  for (let step = 1; around.length < PAGES_KEPT && (to + step < rows || from - step >= 0); step++) {
+    around.push(...rowsOf(to + step, to + step));
+    if (from - step >= 0) around.push(...rowsOf(from - step, from - step));
+  }
+  return { inView: rowsOf(from, to), around };
+}
+
+/** All pages as spreads; those in view are drawn first. */
+export function Spreads({
+  chosen,
+  page,
+  onChoose,
+}: {
+  chosen: string | null;
+  page: number | null;
+  onChoose: (section: string, page: number) => void;
+}) {
+  const { plan, ticket, firstPages } = useDesk();
+  const [first] = useState(firstPages);
+  if (first) preload(first, { as: 'image', fetchPriority: 'high' });
+  const sections = useBook((state) => state.recipe.sections);
+  const scroller = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState(0);
+  const [size, setSize] = useState(1);
+  useLayoutEffect(() => {
+    const element = scroller.current!;
+    // Not left to the observer, which speaks only after the first empty picture.
+    setRoom(element.clientWidth);
+    const observer = new ResizeObserver(() => setRoom(element.clientWidth));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const width = SIZES[size]!;
+  const bleed = ticket.bleed ? 9 : 0;
+  const height = Math.round((width * (ticket.trim.height + 2 * bleed)) / (ticket.trim.width + bleed));
+  const spreads = useMemo(() => spreadsOf(plan.pages), [plan]);
+  const across = Math.max(1, Math.floor((room - GAP) / (2 * width + GAP)));
+  const rows = Math.ceil(spreads.length / across);
+  const virtual = useVirtualizer({
+    count: room ? rows : 0,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => height + CAPTION,
+    overscan: 1,
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: rows change their height with these
+  useEffect(() => virtual.measure(), [virtual, height, across]);
+  const mounted = virtual.getVirtualItems();
+  const { startIndex, endIndex } = virtual.range ?? { startIndex: 0, endIndex: -1 };
+  const { inView, around } = useMemo(
+    () => inAndAround(spreads, across, startIndex, endIndex),
+    [spreads, across, startIndex, endIndex],
+  );
+  const pixels = Math.round(
+    width * (typeof devicePixelRatio === 'number' ? Math.max(1, devicePixelRatio) : 1),
+  );
+  const drawn = usePages(inView, pixels, around);
+  const shown = (spread: readonly PlannedPage[]) => (
+    <div key={spread[0]!.number} data-spread={spread[0]!.side} style={{ width: 2 * width }}>
+      {spread.map((planned) => (
+        <PageButton
+          key={planned.number}
+          number={planned.number}
+          side={planned.side}
+          section={planned.section}
+          role={planned.role}
+          width={width}
+          height={height}
+          drawn={drawn}
+          first={first}
+          pigment={pigmentOf(sections, planned.section)}
+          chosen={planned.number === page || (page === null && planned.section === chosen)}
+          onChoose={onChoose}
+        />
+      ))}
+    </div>
+  );
+
+  // Choosing a section in the running order brings its first page into view.
+  const toChosen = useRef({ chosen, across, plan });
+  toChosen.current = { chosen, across, plan };
+  useEffect(() => {
+    const { across: columns, plan: now } = toChosen.current;
+    const first = now.runs.find((run) => run.section === chosen && run.role === 'body')?.first;
+    if (first && scroller.current)
+      virtual.scrollToIndex(Math.floor(Math.floor(first / 2) / columns), { align: 'auto' });
+  }, [chosen, virtual]);
+
+  return (
+    <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 4, px: 4, pt: 2 }}>
+        <Typography sx={{ fontWeight: 700 }}>Spreads</Typography>
+        <Typography color="text.secondary">pages 1–{plan.pages.length}</Typography>
+        <Box sx={{ flex: 1 }} />
+        <Button
+          size="small"
+          disabled={size === 0}
+          onClick={() => setSize(size - 1)}
+          aria-label="Smaller pages"
+        >
+          −
+        </Button>
+        <Button
+          size="small"
+          disabled={size === SIZES.length - 1}
+          onClick={() => setSize(size + 1)}
+          aria-label="Larger pages"
+        >
+          +
+        </Button>
+      </Box>
+      <Box
+        ref={scroller}
+        role="region"
+        aria-label="Spreads"
+        tabIndex={0}
+        sx={{ overflow: 'auto', px: 4, pt: 2, ...PAGES }}
+      >
+        <Box sx={{ position: 'relative', height: virtual.getTotalSize() }}>
+          {room === 0 && (
+            <div
+              data-flow
+              style={{
+                gridTemplateColumns: `repeat(auto-fill, ${2 * width}px)`,
+                gridAutoRows: height + CAPTION,
+              }}
+            >
+              {spreads.slice(0, FIRST_SPREADS).map(shown)}
+            </div>
+          )}
+          {mounted.map(({ index, start }) => (
+            <div key={index} data-row={index} style={{ transform: `translateY(${start}px)` }}>
+              {spreads.slice(index * across, (index + 1) * across).map(shown)}
+            </div>
+          ))}
+        </Box>
+        {plan.pages.length === 0 && (
+          <Typography sx={{ mt: 8, textAlign: 'center' }}>
+            Your pages will lie here as spreads. Add pages in the running order.
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** How pages and rows of spreads look, said once for all of them: a book has hundreds. */
+const PAGES = {
+  '& [data-row]': { position: 'absolute', top: 0, left: 0, right: 0, display: 'flex', gap: `${GAP}px` },
+  // In rows as they will stand, so that what the server sent stays where it is.
+  '& [data-flow]': { display: 'grid', columnGap: `${GAP}px`, alignItems: 'start' },
+  '& [data-spread]': { display: 'flex' },
+  '& [data-spread=recto]': { justifyContent: 'flex-end' },
+  '& button[data-page]': {
+    p: 0,
+    m: 0,
+    border: 0,
+    bgcolor: 'transparent',
+    font: 'inherit',
+    color: 'text.secondary',
+    cursor: 'pointer',
+    textAlign: 'right',
+  },
+  '& button[data-side=verso]': { textAlign: 'left' },
+  '& button > i': {
+    display: 'block',
+    height: 4,
+    mb: '3px',
+    borderRadius: '0 2px 2px 0',
+    bgcolor: 'divider',
+  },
+  '& button[data-side=verso] > i': { borderRadius: '2px 0 0 2px' },
+  '& button > div': { outline: '1px solid', outlineColor: 'divider', outlineOffset: -1 },
+  '& button > span': { display: 'block', fontSize: 12.5, lineHeight: '18px' },
+} as const;
+
+interface PageButtonProps extends Pick<PlannedPage, 'number' | 'side' | 'section' | 'role'> {
+  width: number;
+  height: number;
+  drawn: PageDrawer;
+  first: string | null;
+  pigment: string;
+  chosen: boolean;
+  onChoose: (section: string, page: number) => void;
+}
+
+/** Put together again only when something about this page changes: most changes of a book leave most pages be. */
+const PageButton = memo(function PageButton({
+  number,
+  side,
+  section,
+  role,
+  width,
+  height,
+  drawn,
+  first,
+  pigment,
+  chosen,
+  onChoose,
+}: PageButtonProps) {
+  const label = `Page ${number}${role === 'solutions' ? ', solutions' : role === 'blank' ? ', blank' : ''}`;
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      data-page={number}
+      data-side={side}
+      aria-label={label}
+      disabled={section === null}
+      onClick={() => section && onChoose(section, number)}
+      style={{ width }}
+    >
+      <i
+        style={{
+          ...(role === 'blank' ? {} : { backgroundColor: pigment }),
+          opacity: chosen ? 1 : 0.45,
+        }}
+      />
+      <div>
+        <PagePicture pages={drawn} page={number} width={width} height={height} label={label} first={first} />
+      </div>
+      <span>{number}</span>
+    </button>
+  );
+});

@@ -1,0 +1,71 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { useRevalidator } from 'react-router';
+import { useDesk } from './book-desk.tsx';
+import { useBook } from './store.ts';
+
+/** The pen name, from the list: a name is typed once in its life. */
+export function PenNameField() {
+  const penName = useBook((state) => state.recipe.penName) as string;
+  const edit = useBook((state) => state.edit);
+  const { penNames } = useDesk();
+  const { revalidate } = useRevalidator();
+  const [adding, setAdding] = useState(false);
+  const [name, setName] = useState('');
+  const choose = (chosen: string) => edit((recipe) => ({ ...recipe, penName: chosen }));
+  const names = [...new Set([...penNames, ...(penName ? [penName] : [])])];
+  const keep = async () => {
+    const wanted = name.trim();
+    if (!wanted) return;
+    const response = await fetch('/pen-names', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: wanted }),
+    });
+    if (!response.ok) return;
+    choose(wanted);
+    setAdding(false);
+    void revalidate();
+  };
+  return (
+    <>
+      <TextField
+        select
+        label="Pen name"
+        value={penName}
+        onChange={(event) => (event.target.value === '+' ? setAdding(true) : choose(event.target.value))}
+      >
+        {names.map((known) => (
+          <MenuItem key={known} value={known}>
+            {known}
+          </MenuItem>
+        ))}
+        <MenuItem value="+">A new pen name …</MenuItem>
+      </TextField>
+      <Dialog open={adding} onClose={() => setAdding(false)}>
+        <DialogTitle>A new pen name</DialogTitle>
+        <DialogContent>
+          <TextField
+            label="Pen name"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            sx={{ mt: 2, minWidth: 300 }}
+            helperText="Spelt as it shall stand on every book"
+          />
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => setAdding(false)}>Cancel</Button>
+          <Button variant="contained" onClick={() => void keep()}>
+            Keep it
+          </Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,92 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useNavigate, useParams } from 'react-router';
+import { checks, type Finding } from '#core/proof/index.ts';
+import { useDesk } from '../book-desk.tsx';
+
+const SHOWN = 60;
+
+/** Each check with its answer, and each finding with the way to its place. */
+export function Checks({ onPage }: { onPage: (page: number) => void }) {
+  const { proof } = useDesk();
+  const navigate = useNavigate();
+  const { book } = useParams();
+  const go = ({ place }: Finding) => {
+    if (place.view === 'page') onPage(place.page);
+    else if (place.view !== 'files') void navigate(`/books/${book}/${place.view}`);
+  };
+  const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
+  return (
+    <Box
+      component="section"
+      aria-label="Checks"
+      sx={{ borderRight: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
+    >
+      <Typography variant="h2" aria-live="polite">
+        {proof.current ? (mustFix ? `${mustFix} to fix` : 'Nothing to fix') : 'Looking at every page …'}
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 2 }}>
+        {proof.findings.slice(0, SHOWN).map((finding, i) => (
+          <Box component="li" key={`${finding.check} ${i}`}>
+            <Box
+              component="button"
+              type="button"
+              onClick={() => go(finding)}
+              sx={{
+                font: 'inherit',
+                fontSize: 14,
+                textAlign: 'left',
+                width: '100%',
+                cursor: 'pointer',
+                bgcolor: 'background.paper',
+                color: 'text.primary',
+                border: 1,
+                borderColor: 'divider',
+                borderLeft: 4,
+                borderLeftColor: finding.severity === 'fix' ? 'error.main' : 'warning.main',
+                borderRadius: 1,
+                p: 2,
+                mb: 1.5,
+              }}
+            >
+              <strong>{finding.severity === 'fix' ? 'To fix: ' : 'Look at: '}</strong>
+              {finding.message}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      {proof.findings.length > SHOWN && (
+        <Typography variant="caption">and {proof.findings.length - SHOWN} more</Typography>
+      )}
+      <Typography variant="h3" sx={{ mt: 3, mb: 1 }}>
+        Looked at
+      </Typography>
+      {checks.map(({ id, name }) => {
+        const found = proof.findings.filter(({ check }) => check === id);
+        const bad = found.some(({ severity }) => severity === 'fix');
+        return (
+          <Box
+            key={id}
+            sx={{ display: 'flex', gap: 2, py: 1, borderTop: 1, borderColor: 'divider', fontSize: 14 }}
+          >
+            <Box
+              component="span"
+              aria-hidden
+              sx={{
+                width: 16,
+                fontWeight: 700,
+                color: bad ? 'error.main' : found.length ? 'warning.main' : 'primary.main',
+              }}
+            >
+              {bad ? '✕' : found.length ? '!' : '✓'}
+            </Box>
+            <span>
+              {name}
+              {found.length > 0 && `: ${found.length}`}
+            </span>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,114 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { useFetcher, useParams } from 'react-router';
+import { isRunning } from '../../parts/jobs.tsx';
+import { JobLine } from '../../parts/jobs-button.tsx';
+import { SubmissionState } from '../../parts/submission-state.tsx';
+import { useDesk } from '../book-desk.tsx';
+import { useBook } from '../store.ts';
+
+const size = (bytes: number) =>
+  bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+
+/** The files of the book, whether they are as new as the recipe, and the way to the printing service. */
+export function FilesPanel() {
+  const { files, filesCurrent, submissions, jobs, proof } = useDesk();
+  const saveState = useBook((state) => state.saveState);
+  const { book } = useParams();
+  const fetcher = useFetcher<{ refused: string | null }>();
+  const running = jobs.filter(isRunning);
+  const lastFailed = jobs[0]?.state === 'failed' ? jobs[0] : null;
+  const mustFix = proof.findings.some(({ severity }) => severity === 'fix');
+  const waiting = submissions.some(({ state }) => state === 'sending' || state === 'in review');
+  const ready = filesCurrent && saveState === 'saved' && running.length === 0 && !waiting;
+  const ask = (wish: string) => fetcher.submit({ wish }, { method: 'post', action: `/books/${book}` });
+  return (
+    <Box
+      component="aside"
+      aria-label="Files and hand-in"
+      sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
+    >
+      <Typography variant="h2">Files</Typography>
+      {files.length === 0 ? (
+        <Typography variant="body2" sx={{ mt: 1 }}>
+          Interior, wrap, front and listing will lie here once they are made.
+        </Typography>
+      ) : (
+        <>
+          <Typography
+            variant="body2"
+            sx={{ my: 1, fontWeight: 700, color: filesCurrent ? 'primary.main' : 'error.main' }}
+          >
+            {filesCurrent ? 'As new as the book' : 'Out of date: the book changed since'}
+          </Typography>
+          {files.map((file) => (
+            <Box
+              key={file.name}
+              sx={{
+                display: 'flex',
+                justifyContent: 'space-between',
+                py: 1,
+                borderTop: 1,
+                borderColor: 'divider',
+              }}
+            >
+              <Link href={`/books/${book}/files/${file.name}`}>{file.name}</Link>
+              <Typography variant="caption">{size(file.size)}</Typography>
+            </Box>
+          ))}
+        </>
+      )}
+      {running.map((job) => (
+        <JobLine key={job.id} job={job} />
+      ))}
+      {lastFailed && <JobLine job={lastFailed} />}
+      {!filesCurrent && running.length === 0 && (
+        <Button
+          variant="outlined"
+          fullWidth
+          sx={{ mt: 2 }}
+          disabled={saveState !== 'saved'}
+          onClick={() => ask('make files')}
+        >
+          {files.length ? 'Make files again' : 'Make files now'}
+        </Button>
+      )}
+      <Typography variant="h2" sx={{ mt: 5 }}>
+        Hand in
+      </Typography>
+      <Typography variant="body2" sx={{ my: 1 }}>
+        Sends interior, wrap and listing to Wrenfair. It opens the files, looks at them strictly and answers
+        after its review.
+      </Typography>
+      {mustFix && filesCurrent && (
+        <Typography variant="body2" color="error">
+          There is something to fix; the service would refuse the book.
+        </Typography>
+      )}
+      <Button
+        variant="contained"
+        fullWidth
+        disabled={!ready || fetcher.state !== 'idle'}
+        onClick={() => ask('hand in')}
+      >
+        Hand in
+      </Button>
+      {fetcher.data?.refused && (
+        <Alert severity="error" variant="outlined" sx={{ mt: 2 }}>
+          {fetcher.data.refused}
+        </Alert>
+      )}
+      {submissions.map((row) => (
+        <Box key={row.id} sx={{ mt: 3, pt: 2, borderTop: 1, borderColor: 'divider' }}>
+          <SubmissionState state={row.state} reasons={row.reasons} />
+          <Typography variant="caption" suppressHydrationWarning>
+            {new Date(row.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,38 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { Recipe } from '#core/book/recipe.ts';
+import type { Finding } from '#core/proof/index.ts';
+import { proofingPress, viewDrawn } from '../preview/press.ts';
+import { useBook } from './store.ts';
+
+/** The proof follows when the hand has rested. */
+const REST_MS = 250;
+
+export interface ProofState {
+  findings: Finding[];
+  /** False while the shown findings are of an older state. */
+  current: boolean;
+}
+
+/** The findings of the open book, looked for in the background after every change. */
+export function useProof(filesFrom: string | null): ProofState {
+  const recipe = useBook((state) => state.recipe);
+  const [state, setState] = useState<{ findings: Finding[]; of: Recipe | null }>({ findings: [], of: null });
+  useEffect(() => {
+    let wanted = true;
+    let begun = false;
+    const timer = setTimeout(async () => {
+      await viewDrawn();
+      if (!wanted) return;
+      begun = true;
+      const findings = await proofingPress().proof(recipe, filesFrom);
+      if (wanted && findings) setState({ findings, of: recipe });
+    }, REST_MS);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+      if (begun) void proofingPress().leaveProof();
+    };
+  }, [recipe, filesFrom]);
+  const current = state.of === recipe;
+  return useMemo(() => ({ findings: state.findings, current }), [state.findings, current]);
+}

@@ -1,0 +1,52 @@
+import Box from '@mui/material/Box';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
+import { SettledText } from '../../parts/settled-text.tsx';
+import { PenNameField } from '../pen-name-field.tsx';
+import { useBook } from '../store.ts';
+import { Thumbnail } from './thumbnail.tsx';
+
+/** The words on the cover: fields of the book, the same ones as in listing and title page. */
+export function WrapFields() {
+  const recipe = useBook((state) => state.recipe);
+  const edit = useBook((state) => state.edit);
+  return (
+    <Box
+      component="aside"
+      aria-label="Words on the cover"
+      sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
+    >
+      <Typography variant="h2" sx={{ mb: 3 }}>
+        Words, from the book
+      </Typography>
+      <Stack spacing={3.5}>
+        <SettledText
+          label="Title"
+          value={recipe.title}
+          onCommit={(title) => edit((now) => ({ ...now, title }), 'title')}
+        />
+        <SettledText
+          label="Subtitle"
+          value={recipe.subtitle as string}
+          onCommit={(subtitle) => edit((now) => ({ ...now, subtitle }), 'subtitle')}
+        />
+        <PenNameField />
+        <SettledText
+          label="Blurb on the back"
+          rows={4}
+          value={recipe.cover.fields.blurb as string}
+          onCommit={(blurb) =>
+            edit(
+              (now) => ({ ...now, cover: { ...now.cover, fields: { ...now.cover.fields, blurb } } }),
+              'blurb',
+            )
+          }
+        />
+      </Stack>
+      <Typography variant="h2" sx={{ mt: 4, mb: 2 }}>
+        On the shelf, at 160 px
+      </Typography>
+      <Thumbnail />
+    </Box>
+  );
+}

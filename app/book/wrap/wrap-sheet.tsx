@@ -1,0 +1,107 @@
+import Box from '@mui/material/Box';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { frameOfWrap } from '#core/cover/wrap.ts';
+import { Guides, GuidesLegend } from '../../parts/guides.tsx';
+import { ShownPicture } from '../../preview/picture.tsx';
+import { drawingPress } from '../../preview/press.ts';
+import type { Picture, QuotedBox } from '../../preview/press.worker.ts';
+import { useDesk } from '../book-desk.tsx';
+import { useBook } from '../store.ts';
+import { InPlaceText } from './in-place-text.tsx';
+import { Thumbnail } from './thumbnail.tsx';
+
+type View = 'sheet' | 'trimmed' | 'thumbnail';
+
+/** The wrap as a flat sheet with its guides, as it will be trimmed, or as small as a shop shows it. */
+export function WrapSheet() {
+  const recipe = useBook((state) => state.recipe);
+  const { ticket } = useDesk();
+  const [view, setView] = useState<View>('sheet');
+  const [drawn, setDrawn] = useState<{ picture: Picture; boxes: QuotedBox[] }>();
+  const [room, setRoom] = useState({ width: 0, height: 0 });
+  const area = useRef<HTMLDivElement>(null);
+  const frame = useMemo(() => frameOfWrap(recipe, ticket.pages), [recipe, ticket.pages]);
+  useEffect(() => {
+    const observer = new ResizeObserver(
+      ([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }),
+    );
+    observer.observe(area.current!);
+    return () => observer.disconnect();
+  }, []);
+  const scale = Math.max(0, Math.min(room.width / frame.media.width, room.height / frame.media.height));
+  const width = Math.floor(frame.media.width * scale);
+  const height = Math.floor(frame.media.height * scale);
+  useEffect(() => {
+    if (!width) return;
+    let wanted = true;
+    void drawingPress(recipe)
+      .wrap(Math.round(width * Math.max(1, devicePixelRatio)))
+      .then((answer) => {
+        if (wanted) setDrawn(answer);
+      });
+    return () => {
+      wanted = false;
+    };
+  }, [recipe, width]);
+  const { trim, spine } = frame;
+  const cut =
+    view === 'trimmed'
+      ? `inset(${trim.y * scale}px ${(frame.media.width - trim.x - trim.width) * scale}px)`
+      : 'none';
+  return (
+    <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr) auto', minHeight: 0, p: 4, gap: 3 }}>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={view}
+        onChange={(_, next: View | null) => next && setView(next)}
+        aria-label="How to look at the wrap"
+      >
+        <ToggleButton value="sheet">Flat sheet</ToggleButton>
+        <ToggleButton value="trimmed">As trimmed</ToggleButton>
+        <ToggleButton value="thumbnail">160 px thumbnail</ToggleButton>
+      </ToggleButtonGroup>
+      <Box ref={area} sx={{ minHeight: 0, position: 'relative' }}>
+        {view === 'thumbnail' ? (
+          <Thumbnail />
+        ) : (
+          <Box sx={{ position: 'relative', mx: 'auto' }} style={{ width, height }}>
+            <Box style={{ clipPath: cut }}>
+              <ShownPicture
+                picture={drawn?.picture}
+                width={width}
+                height={height}
+                label="The wrap: back, spine and front"
+              />
+            </Box>
+            {view === 'sheet' && (
+              <Guides
+                sheet={frame.media}
+                trims={[trim]}
+                safes={[frame.backSafe, frame.frontSafe]}
+                folds={[spine.x, spine.x + spine.width]}
+                barcode={frame.barcode}
+              />
+            )}
+            {drawn?.boxes.map((box, i) => (
+              <InPlaceText key={`${box.quote} ${i}`} box={box} scale={scale} spine={spine} />
+            ))}
+          </Box>
+        )}
+      </Box>
+      <Typography variant="caption" sx={{ whiteSpace: 'pre-wrap' }}>
+        {view === 'sheet' ? (
+          <GuidesLegend barcode />
+        ) : view === 'trimmed' ? (
+          'As it comes from the cutter.'
+        ) : (
+          'As small as a shop shows it: can the title be read?'
+        )}
+        {view !== 'thumbnail' && '   Click words to change them.'}
+      </Typography>
+    </Box>
+  );
+}

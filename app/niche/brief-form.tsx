@@ -1,0 +1,303 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Chip from '@mui/material/Chip';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef, useState } from 'react';
+import { useRevalidator } from 'react-router';
+import * as v from 'valibot';
+import {
+  BRIEF_KINDS,
+  type Brief,
+  type BriefKind,
+  BriefSchema,
+  briefCosts,
+  KEYWORD_LETTERS,
+  titleIdeas,
+} from '#core/niche/index.ts';
+import { printService, royalty, showMoney } from '#core/print/index.ts';
+import { NumberField } from '../parts/number-field.tsx';
+import { SettledText } from '../parts/settled-text.tsx';
+import { useNiche } from './niche-desk.tsx';
+import { post } from './post.ts';
+
+const KINDS = Object.entries(BRIEF_KINDS) as [BriefKind, string][];
+const REST_MS = 500;
+const service = printService('wrenfair');
+
+/** A brief that is saved by itself; what is not possible is answered at its field and not saved. */
+function useBriefDraft(id: string, saved: Brief) {
+  const { niche } = useNiche();
+  const { revalidate } = useRevalidator();
+  const [draft, setDraft] = useState(saved);
+  const [state, setState] = useState<'saved' | 'changed' | string>('saved');
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const past = useRef<Brief[]>([]);
+  useEffect(() => setDraft((now) => (state === 'saved' ? saved : now)), [saved, state]);
+  const save = (next: Brief) => {
+    clearTimeout(timer.current);
+    timer.current = setTimeout(async () => {
+      try {
+        await post(`/niches/${niche.id}/briefs/${id}`, next);
+        setState('saved');
+        void revalidate();
+      } catch (error) {
+        setState((error as Error).message);
+      }
+    }, REST_MS);
+  };
+  const change = (part: Partial<Brief>): string | null => {
+    const next = { ...draft, ...part };
+    const read = v.safeParse(BriefSchema, next);
+    if (!read.success) return `${v.getDotPath(read.issues[0]) ?? ''} ${read.issues[0].message}`.trim();
+    past.current = [...past.current.slice(-100), draft];
+    setDraft(next);
+    setState('changed');
+    save(next);
+    return null;
+  };
+  const undo = () => {
+    const before = past.current.pop();
+    if (!before) return;
+    setDraft(before);
+    setState('changed');
+    save(before);
+  };
+  return { draft, change, undo, canUndo: past.current.length > 0, state };
+}
+
+export function BriefForm({ id, saved, children }: { id: string; saved: Brief; children?: React.ReactNode }) {
+  const { choices, rivals, phrases } = useNiche();
+  const { draft, change, undo, canUndo, state } = useBriefDraft(id, saved);
+  const [keyword, setKeyword] = useState('');
+  const ideas = titleIdeas(draft.phrase, choices.lists);
+  const costs = briefCosts(draft);
+  const prices = draft.prices as Record<string, number>;
+  const candidates = phrases.filter(({ chosen, phrase }) => chosen && !draft.keywords.includes(phrase));
+  const addKeywords = (more: string[]) =>
+    change({ keywords: [...new Set([...draft.keywords, ...more.map((one) => one.trim()).filter(Boolean)])] });
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)',
+        gap: 5,
+        alignItems: 'start',
+      }}
+    >
+      <Stack spacing={3}>
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+          <Typography variant="h2" sx={{ flex: 1 }}>
+            What the book is
+          </Typography>
+          <Button size="small" onClick={undo} disabled={!canUndo}>
+            Undo
+          </Button>
+          <Typography variant="caption" role="status">
+            {state === 'saved' ? 'saved' : state === 'changed' ? 'saving …' : state}
+          </Typography>
+        </Box>
+        <SettledText label="Title" value={draft.title} onCommit={(title) => change({ title })} />
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: '4px !important' }}>
+          {ideas.slice(0, 5).map((idea) => (
+            <Chip
+              key={idea}
+              size="small"
+              variant="outlined"
+              label={idea}
+              onClick={() => change({ title: idea })}
+            />
+          ))}
+        </Box>
+        <SettledText label="Subtitle" value={draft.subtitle} onCommit={(subtitle) => change({ subtitle })} />
+        <Box role="group" aria-label="What the pages hold">
+          <Typography variant="caption" component="div">
+            What the pages hold
+          </Typography>
+          {KINDS.map(([kind, name]) => (
+            <FormControlLabel
+              key={kind}
+              label={name}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={draft.kinds.includes(kind)}
+                  onChange={(event) => {
+                    const kinds = KINDS.map(([one]) => one).filter((one) =>
+                      one === kind ? event.target.checked : draft.kinds.includes(one),
+                    );
+                    if (kinds.length) change({ kinds });
+                  }}
+                />
+              }
+            />
+          ))}
+        </Box>
+        <SettledText label="For whom" value={draft.audience} onCommit={(audience) => change({ audience })} />
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2 }}>
+          <TextField
+            select
+            label="Trim"
+            value={draft.trim}
+            onChange={(event) => change({ trim: event.target.value as Brief['trim'] })}
+          >
+            {service.trims.map(({ name }) => (
+              <MenuItem key={name} value={name}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <NumberField
+            label="Pages"
+            value={draft.pages}
+            least={24}
+            most={828}
+            onCommit={(pages) => change({ pages })}
+          />
+          <TextField
+            select
+            label="Ink"
+            value={draft.ink}
+            onChange={(event) => change({ ink: event.target.value as Brief['ink'] })}
+          >
+            {service.inks.map(({ id: ink, name }) => (
+              <MenuItem key={ink} value={ink}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+        </Box>
+        {costs.map(({ market, cost, lowestPrice }) => {
+          const price = prices[market.id] ?? lowestPrice;
+          const each = royalty(market, price, cost);
+          return (
+            <Box
+              key={market.id}
+              sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', gap: 3, alignItems: 'center' }}
+            >
+              <NumberField
+                label={`Price, ${market.currency}`}
+                value={price}
+                least={0.99}
+                most={market.highestPrice}
+                step={0.01}
+                onCommit={(next) =>
+                  change({ prices: { ...prices, [market.id]: next } as Brief['prices'] }) ??
+                  (next < lowestPrice
+                    ? `Under the lowest price, ${showMoney(lowestPrice, market.currency)}.`
+                    : null)
+                }
+              />
+              <Typography variant="body2" color={each < 0 ? 'error' : 'text.primary'}>
+                royalty {showMoney(each, market.currency)}, print cost {showMoney(cost, market.currency)},
+                lowest {showMoney(lowestPrice, market.currency)}
+              </Typography>
+            </Box>
+          );
+        })}
+      </Stack>
+      <Stack spacing={3}>
+        <Typography variant="h2">How it is found and when</Typography>
+        <Box>
+          <Typography variant="caption" component="div" sx={{ mb: 1 }}>
+            Keyword candidates; the first {service.listing.keywordFields} go into the listing
+          </Typography>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            {draft.keywords.map((word, i) => (
+              <Chip
+                key={word}
+                size="small"
+                color={i < service.listing.keywordFields ? 'primary' : 'default'}
+                variant={i < service.listing.keywordFields ? 'filled' : 'outlined'}
+                label={word}
+                onClick={() => change({ keywords: [word, ...draft.keywords.filter((one) => one !== word)] })}
+                onDelete={() => change({ keywords: draft.keywords.filter((one) => one !== word) })}
+                title="Click to put it first"
+              />
+            ))}
+          </Box>
+          <Box
+            component="form"
+            sx={{ display: 'flex', gap: 1, mt: 2 }}
+            onSubmit={(event) => {
+              event.preventDefault();
+              if (!addKeywords(keyword.split(/[\n,;\t]+/))) setKeyword('');
+            }}
+          >
+            <TextField
+              label="Add keywords"
+              value={keyword}
+              onChange={(event) => setKeyword(event.target.value)}
+            />
+            <Button type="submit">Add</Button>
+            {candidates.length > 0 && (
+              <Button
+                onClick={() =>
+                  addKeywords(
+                    candidates.map(({ phrase }) => phrase).filter((one) => one.length <= KEYWORD_LETTERS),
+                  )
+                }
+                sx={{ whiteSpace: 'nowrap' }}
+              >
+                Take {candidates.length} from Phrases
+              </Button>
+            )}
+          </Box>
+        </Box>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 170px', gap: 2 }}>
+          <SettledText
+            label="For the occasion"
+            value={draft.occasion}
+            onCommit={(occasion) => change({ occasion })}
+          />
+          <TextField
+            label="Publish by"
+            type="date"
+            value={draft.publishBy}
+            onChange={(event) => change({ publishBy: event.target.value })}
+            slotProps={{ inputLabel: { shrink: true } }}
+          />
+        </Box>
+        <SettledText label="Notes" rows={4} value={draft.notes} onCommit={(notes) => change({ notes })} />
+        <Box>
+          <Typography variant="caption" component="div" sx={{ mb: 1 }}>
+            Rivals to look at while it is made
+          </Typography>
+          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+            {draft.rivals.map((rivalId) => {
+              const rival = rivals?.find((one) => one.id === rivalId);
+              return (
+                <Box key={rivalId} sx={{ width: 96 }}>
+                  {rival && rival.category !== '' && (
+                    <Box
+                      component="img"
+                      src={`/market/covers/${rivalId}`}
+                      alt=""
+                      sx={{ width: 96, border: 1, borderColor: 'divider', display: 'block' }}
+                    />
+                  )}
+                  <Typography variant="caption" component="div" sx={{ lineHeight: 1.2, mt: 0.5 }}>
+                    {rival?.title ?? rivalId}
+                  </Typography>
+                  <Button
+                    size="small"
+                    sx={{ p: 0 }}
+                    onClick={() => change({ rivals: draft.rivals.filter((one) => one !== rivalId) })}
+                  >
+                    Take out
+                  </Button>
+                </Box>
+              );
+            })}
+            {draft.rivals.length === 0 && <Typography variant="body2">None chosen.</Typography>}
+          </Box>
+        </Box>
+        {children}
+      </Stack>
+    </Box>
+  );
+}

@@ -1,0 +1,40 @@
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { Link as To } from 'react-router';
+import { BRIEF_KINDS } from '#core/niche/index.ts';
+import { Facts } from '../parts/facts.tsx';
+import { useNiche } from './niche-desk.tsx';
+import { dayShown, dollars } from './show.ts';
+
+/** The first brief, short. */
+export function BriefSummary() {
+  const { niche, briefs } = useNiche();
+  const decided = briefs[0]?.brief;
+  if (!decided) return null;
+  const { us, gb } = decided.prices as Record<string, number>;
+  const rows: [string, string][] = [
+    ['Title', decided.title],
+    ['Pages hold', decided.kinds.map((kind) => BRIEF_KINDS[kind]).join(', ')],
+    ['Trim', decided.trim],
+    ['Pages', `${decided.pages}, ${decided.ink}`],
+    ['Price', `${us ? dollars(us) : '–'}${gb ? ` · £${gb.toFixed(2)}` : ''}`],
+    ['Keywords', `${decided.keywords.length}`],
+    [
+      'Publish by',
+      decided.publishBy
+        ? `${dayShown(decided.publishBy)}${decided.occasion ? `, ${decided.occasion}` : ''}`
+        : 'not decided',
+    ],
+  ];
+  return (
+    <>
+      <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+        Brief
+      </Typography>
+      <Facts rows={rows} />
+      <Link component={To} to={`/niches/${niche.id}/brief`} sx={{ display: 'inline-block', mt: 1 }}>
+        {briefs.length > 1 ? `All ${briefs.length} briefs` : 'Change the brief'}
+      </Link>
+    </>
+  );
+}

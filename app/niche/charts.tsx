@@ -1,0 +1,285 @@
+import Box from '@mui/material/Box';
+import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { Bar, BarChart, CartesianGrid, Cell, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
+import { bars, dots, niceStep, type Range, type RivalNumber, trimShares } from '#core/niche/index.ts';
+import { tokens } from '../theme.ts';
+import { axis, ChartFrame, MARGIN, PLOT, Told } from './chart-frame.tsx';
+import { type NicheDesk, useNiche } from './niche-desk.tsx';
+import { copies, count, dollars, wholeDollars } from './show.ts';
+
+type ChartNumber = RivalNumber | 'age';
+
+interface SpreadProps {
+  desk: NicheDesk;
+  question: string;
+  by: ChartNumber;
+  height: number;
+  show: (value: number) => string;
+}
+
+/** The rivals on the table, without a chart's own range: it stays in view while it is moved. */
+const usePlacesBut = ({ narrowed }: NicheDesk, by: ChartNumber | 'trim'): Uint32Array =>
+  useMemo(() => narrowed.but(by), [narrowed, by]);
+
+/** How a number is spread over the rivals on the table; dragging marks a range of it. */
+function SpreadChart({ desk, question, by, height, show }: SpreadProps) {
+  const { laid, filter, setFilter } = desk;
+  const places = usePlacesBut(desk, by);
+  const data = useMemo(() => bars(laid, places, by), [laid, places, by]);
+  const domain: [number, number] = [data[0]?.from ?? 0, data.at(-1)?.to ?? 1];
+  return (
+    <ChartFrame
+      question={question}
+      height={height}
+      domain={domain}
+      range={filter[by]}
+      onRange={(range) => setFilter(withRange(filter, by, range))}
+    >
+      <BarChart
+        data={data.map((bar) => ({ ...bar, middle: (bar.from + bar.to) / 2 }))}
+        margin={MARGIN}
+        barCategoryGap={1}
+        accessibilityLayer={false}
+      >
+        <CartesianGrid stroke={tokens.rule} strokeDasharray="2 4" vertical={false} />
+        <XAxis
+          type="number"
+          dataKey="middle"
+          domain={domain}
+          height={PLOT.bottom}
+          tickFormatter={show}
+          tickCount={4}
+          {...axis}
+        />
+        <YAxis width={PLOT.left} allowDecimals={false} {...axis} axisLine={false} tickCount={3} />
+        <Tooltip
+          cursor={false}
+          content={({ payload }) => {
+            const bar = payload?.[0]?.payload as (typeof data)[number] | undefined;
+            return bar ? (
+              <Told>
+                {show(bar.from)} to {show(bar.to)}: {count(bar.count)}
+              </Told>
+            ) : null;
+          }}
+        />
+        <Bar dataKey="count" fill={tokens.verdigris} isAnimationActive={false} maxBarSize={26} />
+      </BarChart>
+    </ChartFrame>
+  );
+}
+
+const withRange = <F extends object>(filter: F, by: ChartNumber, range: Range | undefined): F => {
+  const { [by as keyof F]: _, ...others } = filter;
+  return (range ? { ...others, [by]: range } : others) as F;
+};
+
+interface DotsProps {
+  desk: NicheDesk;
+  question: string;
+  x: ChartNumber;
+  height: number;
+  show: (value: number) => string;
+}
+
+/** A number against copies a month, on a scale of powers since a few books sell most of them. */
+function SalesChart({ desk, question, x, height, show }: DotsProps) {
+  const { laid, rivals, filter, setFilter } = desk;
+  const places = usePlacesBut(desk, x);
+  const data = useMemo(() => dots(laid, places, x, 'copies'), [laid, places, x]);
+  const step = data.length
+    ? niceStep(Math.max(...data.map((dot) => dot.x)) - Math.min(...data.map((dot) => dot.x)) || 1, 6)
+    : 1;
+  const domain: [number, number] = data.length
+    ? [
+        Math.floor(Math.min(...data.map((dot) => dot.x)) / step) * step,
+        Math.ceil(Math.max(...data.map((dot) => dot.x)) / step + 0.01) * step,
+      ]
+    : [0, 1];
+  const powers = powersOver(data.map((dot) => dot.y));
+  return (
+    <ChartFrame
+      question={question}
+      height={height}
+      domain={domain}
+      range={filter[x]}
+      onRange={(range) => setFilter(withRange(filter, x, range))}
+    >
+      <ScatterChart margin={MARGIN} accessibilityLayer={false}>
+        <CartesianGrid stroke={tokens.rule} strokeDasharray="2 4" />
+        <XAxis
+          type="number"
+          dataKey="x"
+          domain={domain}
+          height={PLOT.bottom}
+          tickFormatter={show}
+          tickCount={4}
+          {...axis}
+        />
+        <YAxis
+          type="number"
+          dataKey="y"
+          scale="log"
+          domain={[powers[0]!, powers.at(-1)!]}
+          ticks={powers}
+          tickFormatter={count}
+          width={PLOT.left}
+          axisLine={false}
+          {...axis}
+        />
+        <Tooltip
+          cursor={false}
+          content={({ payload }) => {
+            const dot = payload?.[0]?.payload as (typeof data)[number] | undefined;
+            const rival = dot && rivals?.[dot.at];
+            if (!dot || !rival) return null;
+            return (
+              <Told>
+                {dot.count > 1 ? (
+                  `${count(dot.count)} books about here`
+                ) : (
+                  <>
+                    <strong>{rival.title}</strong>
+                    <br />
+                    {dollars(rival.price)} · {copies(rival.copies)} copies a month
+                  </>
+                )}
+              </Told>
+            );
+          }}
+        />
+        <Scatter
+          data={data}
+          fill={tokens.verdigris}
+          fillOpacity={0.65}
+          isAnimationActive={false}
+          shape={Dot}
+        />
+      </ScatterChart>
+    </ChartFrame>
+  );
+}
+
+/** A dot as large as the books it stands for. */
+function Dot({ cx = 0, cy = 0, payload }: { cx?: number; cy?: number; payload?: { count: number } }) {
+  return (
+    <circle
+      cx={cx}
+      cy={cy}
+      r={Math.min(9, 3.5 + Math.log2(payload?.count ?? 1))}
+      fill={tokens.verdigris}
+      fillOpacity={0.6}
+    />
+  );
+}
+
+/** Powers of ten that take in all values. */
+function powersOver(values: number[]): number[] {
+  if (values.length === 0) return [1, 10];
+  const from = Math.floor(Math.log10(Math.min(...values)));
+  const to = Math.max(from + 1, Math.ceil(Math.log10(Math.max(...values)) + 1e-9));
+  return Array.from({ length: to - from + 1 }, (_, i) => 10 ** (from + i));
+}
+
+/** Which trims the rivals on the table have; choosing one narrows to it. */
+function TrimChart({ desk, height }: { desk: NicheDesk; height: number }) {
+  const { laid, filter, setFilter } = desk;
+  const places = usePlacesBut(desk, 'trim');
+  const shares = useMemo(() => trimShares(laid, places).slice(0, 5), [laid, places]);
+  return (
+    <ChartFrame question="Which trims?" height={height}>
+      <BarChart data={shares} layout="vertical" margin={MARGIN} accessibilityLayer={false}>
+        <XAxis type="number" hide />
+        <YAxis type="category" dataKey="trim" width={66} {...axis} axisLine={false} />
+        <Bar
+          dataKey="count"
+          isAnimationActive={false}
+          maxBarSize={18}
+          cursor="pointer"
+          label={{ position: 'insideLeft', fontSize: 12, fill: '#fff' }}
+          onClick={(bar) => {
+            const trim = (bar.payload as { trim?: string } | undefined)?.trim;
+            const { trim: chosen, ...others } = filter;
+            setFilter(trim && trim !== chosen ? { ...others, trim } : others);
+          }}
+        >
+          {shares.map(({ trim }) => (
+            <Cell key={trim} fill={filter.trim && filter.trim !== trim ? tokens.rule : tokens.verdigris} />
+          ))}
+        </Bar>
+      </BarChart>
+    </ChartFrame>
+  );
+}
+
+const PRICE = (value: number) => `$${value.toFixed(value % 1 ? 2 : 0)}`;
+
+interface PlotProps {
+  desk: NicheDesk;
+  height: number;
+}
+
+/** The two that every look begins with. */
+const FirstPlots = memo(function FirstPlots({ desk, height }: PlotProps) {
+  return (
+    <>
+      <SalesChart
+        desk={desk}
+        question="At which prices do they sell?"
+        x="price"
+        height={height}
+        show={PRICE}
+      />
+      <SpreadChart desk={desk} question="How many pages have they?" by="pages" height={height} show={count} />
+    </>
+  );
+});
+
+const MorePlots = memo(function MorePlots({ desk, height }: PlotProps) {
+  return (
+    <>
+      <TrimChart desk={desk} height={height} />
+      <SalesChart desk={desk} question="Can newcomers sell? Days out" x="age" height={height} show={count} />
+      <SpreadChart
+        desk={desk}
+        question="What do they earn a month?"
+        by="earnings"
+        height={height}
+        show={wholeDollars}
+      />
+    </>
+  );
+});
+
+/**
+ * Charts of the rivals on the table. They follow it a moment later, so that neither typing nor the first sight of the
+ * numbers is held up by drawing.
+ */
+export function RivalCharts({ height, which }: { height: number; which: 'first' | 'all' }) {
+  const desk = useDeferredValue(useNiche());
+  const [seen, setSeen] = useState(false);
+  useEffect(() => {
+    // After the next picture: until then the verdict and the table are what somebody waits for.
+    const frame = requestAnimationFrame(() => setTimeout(() => setSeen(true)));
+    return () => cancelAnimationFrame(frame);
+  }, []);
+  return seen && desk.rivals ? (
+    <Plots desk={desk} height={height} which={which} />
+  ) : (
+    <Box sx={{ height: height + 24 }} />
+  );
+}
+
+function Plots({ desk, height, which }: { desk: NicheDesk; height: number; which: 'first' | 'all' }) {
+  // The bench reads when the charts have followed.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: told once for what they are drawn from
+  useEffect(() => {
+    performance.mark('quill-charts');
+  }, [desk.narrowed]);
+  return (
+    <>
+      <FirstPlots desk={desk} height={height} />
+      {which === 'all' && <MorePlots desk={desk} height={height} />}
+    </>
+  );
+}

@@ -1,0 +1,204 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef, useState } from 'react';
+import { useRevalidator } from 'react-router';
+import * as v from 'valibot';
+import {
+  type ChoiceField,
+  ChoicesSchema,
+  DEFAULT_CHOICES,
+  fieldsOfChoices,
+  type NicheChoices,
+  PARTS,
+  type PartId,
+  type PhraseLists,
+} from '#core/niche/index.ts';
+import { NumberField } from '../parts/number-field.tsx';
+import { post } from './post.ts';
+
+const REST_MS = 500;
+
+const PART_HEADINGS: Record<PartId, string> = {
+  results: 'Books that answer',
+  demand: 'Copies a month of the top 20',
+  earnings: 'A newcomer’s earnings a month, $',
+  reviews: 'Reviews in the top 20, middle one',
+  leaders: 'Share of the top 3 in the copies',
+  fresh: 'Share of newcomers among the sellers',
+};
+
+const LISTS: [keyof PhraseLists, string][] = [
+  ['audiences', 'For whom'],
+  ['formats', 'Formats'],
+  ['numbers', 'Numbers'],
+  ['occasions', 'Occasions'],
+  ['kinds', 'Kinds of book'],
+];
+
+type Tree = Record<string, unknown>;
+/** Words that were typed or pasted, one a line or parted by commas, each once. */
+const wordsOf = (text: string): string[] => [
+  ...new Set(
+    text
+      .split(/[\n,;\t]+/)
+      .map((word) => word.trim().toLowerCase())
+      .filter(Boolean),
+  ),
+];
+
+const valueAt = (choices: NicheChoices, path: readonly string[]): number =>
+  path.reduce<unknown>((at, key) => (at as Tree)[key], choices) as number;
+
+function withValue(choices: Tree, [key, ...rest]: readonly string[], value: unknown): Tree {
+  return { ...choices, [key!]: rest.length ? withValue(choices[key!] as Tree, rest, value) : value };
+}
+
+/** Every number and list behind the sums, saved by itself; what is not possible is answered and not saved. */
+export function ChoicesForm({ saved }: { saved: NicheChoices }) {
+  const [choices, setChoices] = useState(saved);
+  const [state, setState] = useState('saved');
+  const past = useRef<NicheChoices[]>([]);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const { revalidate } = useRevalidator();
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const take = (next: NicheChoices) => {
+    setChoices(next);
+    setState('saving …');
+    clearTimeout(timer.current);
+    timer.current = setTimeout(async () => {
+      try {
+        await post('/niches/choices', next);
+        setState('saved');
+        void revalidate();
+      } catch (error) {
+        setState((error as Error).message);
+      }
+    }, REST_MS);
+  };
+  const set = (path: readonly string[], value: unknown): string | null => {
+    const read = v.safeParse(ChoicesSchema, withValue(choices as unknown as Tree, path, value));
+    if (!read.success) return read.issues[0].message;
+    past.current = [...past.current.slice(-100), choices];
+    take(read.output);
+    return null;
+  };
+  const field = ({ path, label, least, most, step }: ChoiceField) => (
+    <NumberField
+      key={path.join('.')}
+      label={label}
+      value={valueAt(choices, path)}
+      least={least}
+      most={most}
+      step={step}
+      onCommit={(value) => set(path, value)}
+    />
+  );
+  const group = (name: ChoiceField['group']) => fieldsOfChoices.filter((one) => one.group === name);
+  const two = { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 };
+  return (
+    <Box component="section" aria-label="The sums">
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 2 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          The verdict
+        </Typography>
+        <Button
+          size="small"
+          disabled={past.current.length === 0}
+          onClick={() => {
+            const before = past.current.pop();
+            if (before) take(before);
+          }}
+        >
+          Undo
+        </Button>
+        <Button
+          size="small"
+          onClick={() => {
+            past.current = [...past.current.slice(-100), choices];
+            take(DEFAULT_CHOICES);
+          }}
+        >
+          All as it was given
+        </Button>
+        <Typography variant="caption" role="status">
+          {state}
+        </Typography>
+      </Box>
+      {PARTS.map((part) => (
+        <Box key={part} sx={{ mb: 2.5 }}>
+          <Typography variant="h3" sx={{ mb: 1.5 }}>
+            {PART_HEADINGS[part]}
+          </Typography>
+          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 110px', gap: 3 }}>
+            {group('verdict')
+              .filter(({ path }) => path[1] === part)
+              .map(field)}
+          </Box>
+        </Box>
+      ))}
+      <Box sx={{ ...two, mb: 4 }}>{group('words').map(field)}</Box>
+      <Typography variant="h2" sx={{ mb: 2 }}>
+        A typical newcomer
+      </Typography>
+      <Box sx={{ ...two, mb: 4 }}>{group('newcomer').map(field)}</Box>
+      <Typography variant="h2" sx={{ mb: 2 }}>
+        Days before an occasion
+      </Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 3, mb: 4 }}>
+        {group('lead').map(field)}
+      </Box>
+      <Typography variant="h2" sx={{ mb: 2 }}>
+        Asking and counting
+      </Typography>
+      <Box sx={{ ...two, mb: 4 }}>{group('asking').map(field)}</Box>
+      <Typography variant="h2" sx={{ mb: 2 }}>
+        Words to widen by
+      </Typography>
+      <Box sx={{ ...two }}>
+        {LISTS.map(([key, name]) => (
+          <ListField
+            key={key}
+            name={name}
+            list={choices.lists[key]}
+            onCommit={(list) => set(['lists', key], list)}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** A list of words, one a line; pasted columns part by themselves. */
+function ListField({
+  name,
+  list,
+  onCommit,
+}: {
+  name: string;
+  list: string[];
+  onCommit: (list: string[]) => string | null;
+}) {
+  const [text, setText] = useState(list.join('\n'));
+  const [problem, setProblem] = useState('');
+  const words = wordsOf(text);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the typed text stays as long as it says the same
+  useEffect(() => {
+    if (words.join('\n') !== list.join('\n') && !problem) setText(list.join('\n'));
+  }, [list]);
+  return (
+    <TextField
+      label={name}
+      multiline
+      rows={5}
+      value={text}
+      error={problem !== ''}
+      helperText={problem || `${words.length} words, one a line`}
+      onChange={(event) => {
+        setText(event.target.value);
+        setProblem(onCommit(wordsOf(event.target.value)) ?? '');
+      }}
+    />
+  );
+}

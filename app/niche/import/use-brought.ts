@@ -1,0 +1,94 @@
+import { useMemo, useState } from 'react';
+import {
+  guessTableWriting,
+  type Matching,
+  matchColumns,
+  OWN_TABLES,
+  type OwnTable,
+  type OwnTableId,
+  type Rates,
+  type RawTable,
+  readRaw,
+  readRows,
+  type Unreadable,
+  USUAL_RATES,
+  type Writing,
+} from '#core/niche/own/index.ts';
+
+/** Text shown of a long table; all of it is read. */
+const TEXT_SHOWN = 20_000;
+
+/** A row that could not be read, and what it reads as after mending. */
+export type MendedRow = Unreadable & { now: ReturnType<OwnTable<unknown>['read']> };
+
+/** A table as it was brought, with what was guessed about it. */
+export interface Brought {
+  raw: RawTable;
+  matching: Matching;
+  writing: Writing;
+}
+
+/** A table on its way in: how it is read, what cannot be read, and what was mended of that. */
+export function useBrought(id: OwnTableId) {
+  const table = OWN_TABLES[id] as OwnTable<unknown>;
+  const [text, setText] = useState('');
+  const [brought, setBrought] = useState<Brought | null>(null);
+  const [rates, setRates] = useState<Rates>(USUAL_RATES);
+  const [mended, setMended] = useState<Record<number, Record<string, string>>>({});
+
+  /** @throws RangeError when the table is too long */
+  const bring = (whole: string) => {
+    setText(whole.length > TEXT_SHOWN ? `${whole.slice(0, TEXT_SHOWN)}\n…` : whole);
+    setMended({});
+    if (whole.trim() === '') {
+      setBrought(null);
+      return;
+    }
+    const raw = readRaw(whole, table.fields);
+    const matching = matchColumns(raw, table.fields);
+    setBrought({ raw, matching, writing: guessTableWriting(raw, matching, table.fields) });
+  };
+  const read = useMemo(
+    () => brought && readRows(table, brought.raw, brought.matching, { writing: brought.writing, rates }),
+    [brought, table, rates],
+  );
+  const again = useMemo((): MendedRow[] => {
+    if (!read || !brought) return [];
+    return read.unreadable.map((row) => {
+      const cells = { ...row.cells, ...mended[row.line] };
+      const filled = Object.fromEntries(Object.entries(cells).filter(([, cell]) => cell.trim() !== ''));
+      return { ...row, cells, now: table.read(filled, { writing: brought.writing, rates }) };
+    });
+  }, [read, brought, mended, table, rates]);
+  const whole = again.flatMap(({ now }) => ('row' in now ? [now.row] : []));
+  return {
+    table,
+    text,
+    brought,
+    bring,
+    rates,
+    setRates,
+    /** Rows to mend, mended ones among them. */
+    again,
+    mend: (line: number, field: string, cell: string) =>
+      setMended({ ...mended, [line]: { ...mended[line], [field]: cell } }),
+    setWriting: (part: Partial<Writing>) =>
+      brought && setBrought({ ...brought, writing: { ...brought.writing, ...part } }),
+    /** Says which field a column holds; another column that held it is left out. */
+    match: (column: number, field: string | null) =>
+      brought &&
+      setBrought({
+        ...brought,
+        matching: brought.matching.map((held, i) => (i === column ? field : held === field ? null : held)),
+      }),
+    /** Fields that the table must have and no column holds. */
+    missing: table.fields.filter(
+      ({ key, required }) => required && brought && !brought.matching.includes(key),
+    ),
+    count: { good: (read?.rows.length ?? 0) + whole.length, left: again.length - whole.length },
+    /** All rows that can be read now. Made when they are sent: a large table is not copied at every keystroke. */
+    rows: (): unknown[] => [...(read?.rows ?? []), ...whole],
+  };
+}
+
+export type BroughtTable = ReturnType<typeof useBrought>;

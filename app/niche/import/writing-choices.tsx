@@ -1,0 +1,107 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { BroughtTable } from './use-brought.ts';
+
+/** How the numbers, moneys, lengths and days of a table are written, as guessed, each to be changed. */
+export function WritingChoices({
+  table,
+  brought,
+  rates,
+  setRates,
+  setWriting,
+}: Pick<BroughtTable, 'table' | 'rates' | 'setRates' | 'setWriting'> & {
+  brought: NonNullable<BroughtTable['brought']>;
+}) {
+  const { writing, matching } = brought;
+  const has = (...kinds: string[]) =>
+    table.fields.some(({ key, kind }) => kinds.includes(kind) && matching.includes(key));
+  return (
+    <>
+      <Pick
+        label="Decimals"
+        value={writing.decimal}
+        choices={[
+          ['.', '1,234.5'],
+          [',', '1.234,5'],
+        ]}
+        onPick={(decimal) => setWriting({ decimal })}
+      />
+      {has('money') && (
+        <Pick
+          label="Prices are in"
+          value={writing.currency}
+          choices={[
+            ['USD', '$'],
+            ['GBP', '£'],
+            ['EUR', '€'],
+          ]}
+          onPick={(currency) => setWriting({ currency })}
+        />
+      )}
+      {has('money') && writing.currency !== 'USD' && (
+        <TextField
+          key={writing.currency}
+          label={`Dollars for one ${writing.currency}`}
+          defaultValue={rates[writing.currency]}
+          onChange={(event) => {
+            const rate = Number(event.target.value.replace(',', '.'));
+            if (rate > 0 && rate < 1000) setRates({ ...rates, [writing.currency]: rate });
+          }}
+          sx={{ width: 160 }}
+        />
+      )}
+      {has('length', 'trim') && (
+        <Pick
+          label="Lengths are in"
+          value={writing.unit}
+          choices={[
+            ['in', 'in'],
+            ['cm', 'cm'],
+            ['mm', 'mm'],
+          ]}
+          onPick={(unit) => setWriting({ unit })}
+        />
+      )}
+      {has('day') && (
+        <Pick
+          label="Days are written"
+          value={writing.days}
+          choices={[
+            ['year first', '2026-11-24'],
+            ['day first', '24/11/2026'],
+            ['month first', '11/24/2026'],
+          ]}
+          onPick={(days) => setWriting({ days })}
+        />
+      )}
+    </>
+  );
+}
+
+function Pick<T extends string>({
+  label,
+  value,
+  choices,
+  onPick,
+}: {
+  label: string;
+  value: T;
+  choices: [T, string][];
+  onPick: (value: T) => void;
+}) {
+  return (
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(event) => onPick(event.target.value as T)}
+      sx={{ width: 140 }}
+    >
+      {choices.map(([choice, name]) => (
+        <MenuItem key={choice} value={choice}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

@@ -1,0 +1,61 @@
+import { CartesianGrid, Line, LineChart, Tooltip, XAxis, YAxis } from 'recharts';
+import { tokens } from '../theme.ts';
+import { axis, ChartFrame, MARGIN, PLOT, Told } from './chart-frame.tsx';
+import { dayOfYear, dayShown } from './show.ts';
+
+/** A number of the looks over time. */
+export function LooksChart({
+  question,
+  height,
+  points,
+  show,
+}: {
+  question: string;
+  height: number;
+  points: { day: string; value: number | null }[];
+  show: (value: number) => string;
+}) {
+  const data = points.map(({ day, value }) => ({ at: Date.parse(day), day, value }));
+  return (
+    <ChartFrame question={question} height={height}>
+      <LineChart data={data} margin={MARGIN} accessibilityLayer={false}>
+        <CartesianGrid stroke={tokens.rule} strokeDasharray="2 4" vertical={false} />
+        <XAxis
+          type="number"
+          dataKey="at"
+          domain={['dataMin', 'dataMax']}
+          height={PLOT.bottom}
+          tickCount={3}
+          tickFormatter={dayOfYear}
+          {...axis}
+        />
+        <YAxis
+          width={PLOT.left}
+          tickFormatter={show}
+          tickCount={3}
+          {...axis}
+          axisLine={false}
+          domain={['auto', 'auto']}
+        />
+        <Tooltip
+          content={({ payload }) => {
+            const point = payload?.[0]?.payload as (typeof data)[number] | undefined;
+            return point?.value == null ? null : (
+              <Told>
+                {dayShown(point.day)}: {show(point.value)}
+              </Told>
+            );
+          }}
+        />
+        <Line
+          dataKey="value"
+          stroke={tokens.verdigris}
+          strokeWidth={2}
+          dot={{ r: 2.5 }}
+          isAnimationActive={false}
+          connectNulls
+        />
+      </LineChart>
+    </ChartFrame>
+  );
+}

@@ -1,0 +1,203 @@
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import {
+  counts,
+  judge,
+  type LaidOut,
+  layOut,
+  type Narrowed,
+  type NicheChoices,
+  type Rival,
+  type RivalFilter,
+  type SalesCurve,
+  type Verdict,
+} from '#core/niche/index.ts';
+import type { BriefRow } from '#server/niches/briefs.ts';
+import type { Moves } from '#server/niches/looks.ts';
+import type { OpenedNiche } from '#server/niches/niches.ts';
+import type { PhraseRow } from '#server/niches/phrases.ts';
+import { isRunning, type Job, useJobs } from '../parts/jobs.tsx';
+import { useFresh } from '../parts/use-fresh.ts';
+import { bringRows } from './import/lots.ts';
+import { post } from './post.ts';
+import { fetchRivals } from './rivals.ts';
+
+/** A look as the page needs it. */
+export interface ShownLook {
+  day: string;
+  results: number;
+  demand: number;
+  unread: number;
+  categories: { id: string; name: string; count: number }[];
+}
+
+export interface GivenNiche {
+  niche: OpenedNiche;
+  looks: ShownLook[];
+  moves: Moves | null;
+  choices: NicheChoices;
+  curve: SalesCurve;
+  phrases: PhraseRow[];
+  briefs: BriefRow[];
+  /** Says whether the rivals on the server are others than before. */
+  rivalsMark: string;
+}
+
+export type RivalMarks = Partial<Pick<Rival, 'hidden' | 'unlike' | 'watched'>>;
+
+interface Undoable {
+  words: string;
+  back: () => void;
+}
+
+export interface NicheDesk extends GivenNiche {
+  /** Null while they are on their way. */
+  rivals: Rival[] | null;
+  problem: string;
+  laid: LaidOut;
+  /** Of the rivals that count, with the workspace's thresholds; null before the first look. */
+  verdict: Verdict | null;
+  counted: Rival[];
+  filter: RivalFilter;
+  /** What the filter lets through. */
+  narrowed: Narrowed;
+  setFilter(filter: RivalFilter): void;
+  mark(ids: string[], marks: RivalMarks, words: string): void;
+  /** Loads the rivals anew. */
+  reload(): void;
+  /** Takes own rows off the table for good. */
+  takeOut(ids: string[]): void;
+  undoable: Undoable | null;
+  /** Lets what was just done be taken back. */
+  offerUndo(words: string, back: () => void): void;
+  undo(): void;
+  forget(): void;
+  jobs: Job[];
+  latest: ShownLook | null;
+}
+
+const Context = createContext<NicheDesk | null>(null);
+
+export function useNiche(): NicheDesk {
+  const desk = useContext(Context);
+  if (!desk) throw new Error('No niche is open.');
+  return desk;
+}
+
+const NO_RIVALS: Rival[] = [];
+/** While phrases are asked for, the page takes in what came this often. */
+const FRESH_MS = 2000;
+
+/** Everything about an open niche: what the server gave, the rivals, and the sums over those that count. */
+export function NicheDeskProvider({ children, ...given }: GivenNiche & { children: ReactNode }) {
+  const { niche, curve, choices, looks, rivalsMark } = given;
+  const latest = looks.at(-1) ?? null;
+  const { rivals, problem, change, reload, complain } = useRivals(niche.id, curve, rivalsMark);
+  const [filter, setFilter] = useState<RivalFilter>({});
+  const [undoable, setUndoable] = useState<Undoable | null>(null);
+  const day = latest?.day ?? '2000-01-01';
+  const laid = useMemo(() => layOut(rivals ?? NO_RIVALS, day), [rivals, day]);
+  const narrowed = useMemo(() => laid.narrow(filter), [laid, filter]);
+  const counted = useMemo(() => (rivals ?? NO_RIVALS).filter(counts), [rivals]);
+  const verdict = useMemo(
+    () => (latest && rivals ? judge(latest.results, counted, choices, latest.day) : null),
+    [latest, rivals, counted, choices],
+  );
+  const all = useJobs();
+  const jobs = useMemo(() => all.filter(({ nicheId }) => nicheId === niche.id), [all, niche.id]);
+  useFresh(jobs, jobs.some(isRunning) ? FRESH_MS : null);
+
+  const send = useCallback(
+    (ids: string[], marks: RivalMarks) => {
+      change(ids, marks);
+      void post(`/niches/${niche.id}/marks`, { ids, marks }).catch((error: Error) => complain(error.message));
+    },
+    [change, complain, niche.id],
+  );
+  const mark = useCallback(
+    (ids: string[], marks: RivalMarks, words: string) => {
+      send(ids, marks);
+      const back = Object.fromEntries(Object.entries(marks).map(([key, value]) => [key, !value]));
+      setUndoable({ words, back: () => send(ids, back) });
+    },
+    [send],
+  );
+  const takeOut = useCallback(
+    (ids: string[]) => {
+      const those = new Set(ids);
+      const rows = (rivals ?? NO_RIVALS).filter(({ id, source }) => those.has(id) && source === 'own');
+      const away = async () => {
+        await post(`/niches/${niche.id}/marks`, { ids, takeOut: true });
+        reload();
+      };
+      const back = async () => {
+        await bringRows(`/niches/${niche.id}/own`, { table: 'comparables' }, rows);
+        reload();
+      };
+      const quietly = (work: () => Promise<void>) =>
+        void work().catch((error: Error) => complain(error.message));
+      quietly(away);
+      setUndoable({ words: `${rows.length} of your own rows taken out`, back: () => quietly(back) });
+    },
+    [rivals, niche.id, reload, complain],
+  );
+  const undo = useCallback(() => {
+    undoable?.back();
+    setUndoable(null);
+  }, [undoable]);
+  const offerUndo = useCallback((words: string, back: () => void) => setUndoable({ words, back }), []);
+  const forget = useCallback(() => setUndoable(null), []);
+
+  return (
+    <Context.Provider
+      value={{
+        ...given,
+        rivals,
+        problem,
+        laid,
+        verdict,
+        counted,
+        filter,
+        narrowed,
+        setFilter,
+        mark,
+        reload,
+        takeOut,
+        undoable,
+        offerUndo,
+        undo,
+        forget,
+        jobs,
+        latest,
+      }}
+    >
+      {children}
+    </Context.Provider>
+  );
+}
+
+function useRivals(nicheId: string, curve: SalesCurve, mark: string) {
+  const [rivals, setRivals] = useState<Rival[] | null>(null);
+  const [problem, setProblem] = useState('');
+  const [turn, setTurn] = useState(0);
+  const reload = useCallback(() => setTurn((now) => now + 1), []);
+  // The curve is a new object with every load; what it says is what matters.
+  const curveText = JSON.stringify(curve);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `mark` and `turn` say that the server's rivals are others now
+  useEffect(() => {
+    const stop = new AbortController();
+    fetchRivals(nicheId, JSON.parse(curveText) as SalesCurve, stop.signal)
+      .then((found) => {
+        setRivals(found);
+        setProblem('');
+      })
+      .catch((error: Error) => {
+        if (!stop.signal.aborted) setProblem(`${error.message} Open the niche again.`);
+      });
+    return () => stop.abort();
+  }, [nicheId, curveText, mark, turn]);
+  const change = useCallback((ids: string[], marks: RivalMarks) => {
+    const those = new Set(ids);
+    setRivals((now) => now?.map((rival) => (those.has(rival.id) ? { ...rival, ...marks } : rival)) ?? null);
+  }, []);
+  return { rivals, problem, change, reload, complain: setProblem };
+}

@@ -1,0 +1,55 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { SaveCsv } from '../parts/save-csv.tsx';
+import { LooksChart } from './looks-chart.tsx';
+import { useNiche } from './niche-desk.tsx';
+import { copies, count, dayShown } from './show.ts';
+
+/** Results and demand from look to look, and what moved since the one before. */
+export function OverTime() {
+  const { niche, looks, moves, latest } = useNiche();
+  if (!latest) return null;
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', mt: 3, mb: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          Over time
+        </Typography>
+        <SaveCsv
+          name={`${niche.phrase} looks`}
+          rows={() => [
+            ['day', 'results', 'copies of the top 20'],
+            ...looks.map(({ day, results, demand }) => [day, results, demand.toFixed(1)]),
+          ]}
+        />
+      </Box>
+      {moves ? (
+        <>
+          <Typography variant="body2" sx={{ mb: 1 }}>
+            Since {dayShown(moves.since)}: results {count(moves.resultsBefore)} → {count(latest.results)},
+            copies {copies(moves.demandBefore)} → {copies(latest.demand)}.
+          </Typography>
+          {moves.changes.slice(0, 4).map(({ message }) => (
+            <Typography key={message} variant="body2" sx={{ mb: 0.5 }}>
+              {message}
+            </Typography>
+          ))}
+          <LooksChart
+            question="Copies of the top 20"
+            height={96}
+            show={count}
+            points={looks.map(({ day, demand }) => ({ day, value: demand }))}
+          />
+          <LooksChart
+            question="Books that answer"
+            height={96}
+            show={count}
+            points={looks.map(({ day, results }) => ({ day, value: results }))}
+          />
+        </>
+      ) : (
+        <Typography variant="body2">A second look on another day shows what moved.</Typography>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,111 @@
+import { WAYS } from '#core/niche/index.ts';
+import type { PhraseRow } from '#server/niches/phrases.ts';
+import { type RowColumn, type RowGroup, RowTable } from '../parts/row-table.tsx';
+import { copies, count, dollars, NOTHING, sentence, VERDICTS, verdictOrder } from './show.ts';
+
+export type PhraseSort =
+  | 'phrase'
+  | 'way'
+  | 'volume'
+  | 'results'
+  | 'demand'
+  | 'sellers'
+  | 'price'
+  | 'points'
+  | 'word';
+
+const wayName = (way: PhraseRow['way']): string =>
+  way === 'itself' ? 'the phrase' : way === 'own' ? 'your own' : WAYS[way];
+
+const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
+  {
+    key: 'phrase',
+    name: 'Phrase',
+    width: 'minmax(200px, 1fr)',
+    left: true,
+    show: ({ phrase, chosen }) => `${chosen ? '★ ' : ''}${phrase}`,
+  },
+  {
+    key: 'word',
+    name: 'Verdict',
+    colour: ({ word, results }) => (word && results ? VERDICTS[word].colour : undefined),
+    width: '120px',
+    left: true,
+    show: ({ word, state, results }) =>
+      state === 'waiting'
+        ? 'waiting'
+        : state === 'failed'
+          ? 'no answer'
+          : results === 0
+            ? 'nobody there'
+            : word
+              ? `${VERDICTS[word].sign} ${sentence(word)}`
+              : NOTHING,
+  },
+  {
+    key: 'points',
+    name: 'Points',
+    width: '62px',
+    show: ({ points, results }) => (points === null || results === 0 ? NOTHING : points.toFixed(1)),
+  },
+  { key: 'results', name: 'Results', width: '74px', show: ({ results }) => count(results) },
+  { key: 'demand', name: 'Copies/mo', width: '84px', show: ({ demand }) => copies(demand) },
+  { key: 'sellers', name: 'Sellers', width: '66px', show: ({ sellers }) => count(sellers) },
+  { key: 'price', name: 'Price', width: '66px', show: ({ price }) => dollars(price) },
+  { key: 'volume', name: 'Searches/mo', width: '92px', show: ({ volume }) => count(volume) },
+  { key: 'way', name: 'Found by', width: '118px', left: true, show: ({ way }) => wayName(way) },
+];
+
+/** Compares two phrases by a column; what is not known comes last. */
+export function comparePhrases(by: PhraseSort, down: boolean): (a: PhraseRow, b: PhraseRow) => number {
+  const way = down ? -1 : 1;
+  const value = (row: PhraseRow): string | number | null => {
+    if (by === 'phrase') return row.phrase;
+    if (by === 'way') return wayName(row.way);
+    if (by === 'word') return row.state === 'done' ? verdictOrder(row.word) : null;
+    if (by === 'points' && row.results === 0) return null;
+    return row[by];
+  };
+  return (a, b) => {
+    const [x, y] = [value(a), value(b)];
+    if (x === null || y === null) return Number(x === null) - Number(y === null);
+    return way * (x < y ? -1 : x > y ? 1 : 0);
+  };
+}
+
+/** Phrases, with a line over each group where they are grouped. */
+export function PhrasesTable({
+  lines,
+  sort,
+  onSort,
+  chosen,
+  onChosen,
+  onStar,
+}: {
+  lines: (PhraseRow | RowGroup)[];
+  sort: { by: PhraseSort; down: boolean };
+  onSort: (by: PhraseSort) => void;
+  chosen: ReadonlySet<string>;
+  onChosen: (ids: ReadonlySet<string>) => void;
+  onStar: (ids: string[], chosen: boolean) => void;
+}) {
+  return (
+    <RowTable<PhraseRow, PhraseSort>
+      label="Phrases"
+      keysTold="Arrows move, Space chooses, K makes a keyword candidate"
+      columns={COLUMNS}
+      count={lines.length}
+      lineAt={(index) => lines[index]!}
+      idOf={({ id }) => id}
+      nameOf={({ phrase }) => phrase}
+      sort={sort}
+      onSort={onSort}
+      chosen={chosen}
+      onChosen={onChosen}
+      keys={{ k: (ids, row) => onStar(ids, !row.chosen) }}
+      pale={({ state }) => state !== 'done'}
+      bold={(row) => row.chosen}
+      empty="No phrase holds these words."
+    />
+  );
+}

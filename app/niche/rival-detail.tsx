@@ -1,0 +1,151 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { useRevalidator } from 'react-router';
+import type { Rival } from '#core/niche/index.ts';
+import { Facts } from '../parts/facts.tsx';
+import { LooksChart } from './looks-chart.tsx';
+import { useNiche } from './niche-desk.tsx';
+import { post } from './post.ts';
+import { copies, count, dayShown, dollars, wholeDollars } from './show.ts';
+
+interface Detail {
+  pagesShown: number;
+  line: { day: string; rank: number | null; price: number | null }[];
+}
+
+/** What a rival can be marked as: the words on the button, and those said afterwards. */
+const MARKS = [
+  {
+    key: 'watched',
+    set: 'Watch',
+    clear: 'Stop watching',
+    done: 'Under watch',
+    undone: 'No longer under watch',
+  },
+  {
+    key: 'unlike',
+    set: 'Not comparable',
+    clear: 'Comparable after all',
+    done: 'Marked as not comparable',
+    undone: 'Counts again',
+  },
+  { key: 'hidden', set: 'Hide', clear: 'Show', done: 'Hidden', undone: 'Shown again' },
+] as const;
+
+/** One rival: its cover and first pages, its numbers and how its rank moved, and what can be done with it. */
+export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => void }) {
+  const { niche, mark, briefs } = useNiche();
+  const { revalidate } = useRevalidator();
+  const first = briefs[0];
+  const inBrief = first?.brief.rivals.includes(rival.id) ?? false;
+  const toBrief = async () => {
+    if (!first) return;
+    const rivals = inBrief
+      ? first.brief.rivals.filter((id) => id !== rival.id)
+      : [...first.brief.rivals, rival.id];
+    await post(`/niches/${niche.id}/briefs/${first.id}`, { ...first.brief, rivals });
+    await revalidate();
+  };
+  const [detail, setDetail] = useState<Detail | null>(null);
+  // Only books of the marketplace stand on a shelf of it; it alone has their pictures.
+  const market = rival.category !== '';
+  useEffect(() => {
+    setDetail(null);
+    if (!market) return;
+    const stop = new AbortController();
+    void fetch(`/niches/${niche.id}/rivals/${rival.id}`, { signal: stop.signal })
+      .then((answer) => (answer.ok ? answer.json() : null))
+      .then((found: Detail | null) => setDetail(found))
+      .catch(() => {});
+    return () => stop.abort();
+  }, [niche.id, rival.id, market]);
+  const rows: [string, string][] = [
+    ['Price → royalty', `${dollars(rival.price)} → ${dollars(rival.royalty)}`],
+    ['Print cost', dollars(rival.printCost)],
+    ['Rank', count(rival.rank)],
+    ['Copies a month', `${copies(rival.copies)} (${copies(rival.copiesLow)} to ${copies(rival.copiesHigh)})`],
+    ['Earns a month', wholeDollars(rival.earnings)],
+    ['Reviews', count(rival.reviews)],
+    [
+      'Made of',
+      `${rival.trim ? `${rival.trim.width} × ${rival.trim.height} in, ` : ''}${count(rival.pages)} pages, ${rival.ink}`,
+    ],
+    ['Out since', rival.published ? dayShown(rival.published) : '–'],
+    ['Shelf', rival.category || '–'],
+  ];
+  return (
+    <Box
+      component="aside"
+      aria-label="Rival"
+      tabIndex={0}
+      sx={{ borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper', p: 4, overflow: 'auto' }}
+    >
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {rival.title}
+        </Typography>
+        <Button size="small" onClick={onClose} aria-label="Close the rival">
+          ✕
+        </Button>
+      </Box>
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
+        {rival.penName}
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
+        {MARKS.map(({ key, set, clear, done, undone }) => (
+          <Button
+            key={key}
+            size="small"
+            variant="outlined"
+            onClick={() => mark([rival.id], { [key]: !rival[key] }, rival[key] ? undone : done)}
+          >
+            {rival[key] ? clear : set}
+          </Button>
+        ))}
+        {first && (
+          <Button size="small" variant="outlined" aria-pressed={inBrief} onClick={() => void toBrief()}>
+            {inBrief ? 'In the brief ✓' : 'For the brief'}
+          </Button>
+        )}
+      </Box>
+      {market && (
+        <Box
+          role="group"
+          aria-label="Cover and first pages"
+          tabIndex={0}
+          sx={{
+            display: 'flex',
+            gap: 1.5,
+            overflowX: 'auto',
+            pb: 2,
+            '& img': { border: 1, borderColor: 'divider', height: 150, width: 'auto', display: 'block' },
+          }}
+        >
+          <img src={`/market/covers/${rival.id}`} alt={`Cover of ${rival.title}`} height={150} />
+          {Array.from({ length: detail?.pagesShown ?? 0 }, (_, i) => (
+            <img key={i} src={`/market/pages/${rival.id}/${i + 1}`} alt={`Page ${i + 1}`} height={150} />
+          ))}
+        </Box>
+      )}
+      <Facts rows={rows} />
+      {detail && detail.line.length > 1 && (
+        <Box sx={{ mt: 3 }}>
+          <LooksChart
+            question="How its rank moved"
+            height={130}
+            show={count}
+            points={detail.line.map(({ day, rank }) => ({ day, value: rank }))}
+          />
+          <LooksChart
+            question="And its price"
+            height={110}
+            show={dollars}
+            points={detail.line.map(({ day, price }) => ({ day, value: price }))}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}

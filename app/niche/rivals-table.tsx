@@ -1,0 +1,132 @@
+import Box from '@mui/material/Box';
+import { counts, type Rival, type SortKey } from '#core/niche/index.ts';
+import { type RowColumn, RowTable } from '../parts/row-table.tsx';
+import { useNiche } from './niche-desk.tsx';
+import { copies, count, dollars, NOTHING, wholeDollars } from './show.ts';
+
+type ColumnKey = SortKey | 'moved';
+
+/** Columns left out where there is less room. */
+const LEFT_OUT: Record<'whole' | 'beside a rival' | 'short', ReadonlySet<ColumnKey>> = {
+  whole: new Set(),
+  'beside a rival': new Set(['printCost', 'age']),
+  short: new Set(['printCost', 'moved', 'age', 'pages']),
+};
+
+/** The rivals: sorted by any column, chosen by mouse or keys, marked where they stand. */
+export function RivalsTable({
+  places,
+  sort,
+  onSort,
+  chosen,
+  onChosen,
+  open,
+  onOpen,
+  room = 'whole',
+}: {
+  places: Uint32Array;
+  sort: { by: SortKey; down: boolean };
+  onSort: (by: SortKey) => void;
+  chosen: ReadonlySet<string>;
+  onChosen: (ids: ReadonlySet<string>) => void;
+  open: string | null;
+  onOpen: (id: string | null) => void;
+  room?: keyof typeof LEFT_OUT;
+}) {
+  const { rivals, moves, mark, latest } = useNiche();
+  const today = latest ? Date.parse(latest.day) : 0;
+  const columns: RowColumn<Rival, ColumnKey>[] = [
+    {
+      key: 'title',
+      name: 'Title',
+      width: 'minmax(150px, 1fr)',
+      left: true,
+      hint: ({ title, penName }) => `${title}, ${penName}`,
+      show: (rival) => (
+        <>
+          {rival.watched && <span title="Under watch">◉ </span>}
+          {rival.unlike && <span title="Not really comparable">≠ </span>}
+          {rival.source === 'own' && <span title="Your own row">✎ </span>}
+          <Box component="span" sx={{ textDecoration: counts(rival) ? 'none' : 'line-through' }}>
+            {rival.title}
+          </Box>
+        </>
+      ),
+    },
+    {
+      key: 'trim',
+      name: 'Trim',
+      width: '68px',
+      show: ({ trim }) => (trim ? `${trim.width} × ${trim.height}` : NOTHING),
+    },
+    {
+      key: 'pages',
+      name: 'Pages',
+      width: '54px',
+      show: ({ pages, ink }) => `${count(pages)}${ink === 'colour' ? ' c' : ''}`,
+      hint: ({ ink }) => (ink === 'colour' ? 'in colour' : undefined),
+    },
+    { key: 'price', name: 'Price', width: '62px', show: ({ price }) => dollars(price) },
+    { key: 'printCost', name: 'Cost', width: '56px', show: ({ printCost }) => dollars(printCost) },
+    { key: 'rank', name: 'Rank', width: '78px', show: ({ rank }) => count(rank) },
+    {
+      key: 'moved',
+      name: 'Moved',
+      width: '70px',
+      sorts: false,
+      show: ({ id, rank }) => {
+        const before = moves?.ranksBefore[id];
+        if (!before || !rank) return moves && rank ? 'new' : NOTHING;
+        const change = Math.round((rank / before - 1) * 100);
+        return change === 0 ? '=' : `${change < 0 ? '▲' : '▼'} ${Math.abs(change)} %`;
+      },
+      hint: ({ id }) =>
+        moves?.ranksBefore[id] ? `rank ${count(moves.ranksBefore[id]!)} on ${moves.since}` : undefined,
+    },
+    { key: 'reviews', name: 'Reviews', width: '64px', show: ({ reviews }) => count(reviews) },
+    {
+      key: 'age',
+      name: 'Days out',
+      width: '68px',
+      show: ({ published }) => (published ? count((today - Date.parse(published)) / 86_400_000) : NOTHING),
+      hint: ({ published }) => published ?? undefined,
+    },
+    {
+      key: 'copies',
+      name: 'Copies/mo',
+      width: room === 'short' ? '74px' : '134px',
+      show: ({ copies: middle, copiesLow, copiesHigh }) =>
+        room === 'short' || middle === null
+          ? copies(middle)
+          : `${copies(middle)} (${copies(copiesLow)}–${copies(copiesHigh)})`,
+      hint: ({ copiesLow, copiesHigh }) => `between ${copies(copiesLow)} and ${copies(copiesHigh)}`,
+    },
+    { key: 'royalty', name: 'Royalty', width: '62px', show: ({ royalty }) => dollars(royalty) },
+    { key: 'earnings', name: 'Earns/mo', width: '72px', show: ({ earnings }) => wholeDollars(earnings) },
+  ];
+  const many = (ids: string[]) => (ids.length === 1 ? 'One rival' : `${ids.length} rivals`);
+  return (
+    <RowTable<Rival, ColumnKey>
+      label="Comparables"
+      keysTold="Arrows move, Space chooses, Enter opens, W watches, H hides, N marks as not comparable"
+      columns={columns.filter(({ key }) => !LEFT_OUT[room].has(key))}
+      count={places.length}
+      lineAt={(index) => rivals![places[index]!]!}
+      idOf={({ id }) => id}
+      nameOf={({ title }) => title}
+      sort={sort}
+      onSort={(by) => by !== 'moved' && onSort(by)}
+      chosen={chosen}
+      onChosen={onChosen}
+      open={open}
+      onOpen={onOpen}
+      pale={(rival) => !counts(rival)}
+      keys={{
+        h: (ids) => mark(ids, { hidden: true }, `${many(ids)} hidden`),
+        n: (ids) => mark(ids, { unlike: true }, `${many(ids)} marked as not comparable`),
+        w: (ids) => mark(ids, { watched: true }, `${many(ids)} under watch`),
+      }}
+      empty="No rival is left on the table. Take a filter off."
+    />
+  );
+}

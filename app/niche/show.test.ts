@@ -1,0 +1,179 @@
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_CURVE, sumsOf } from '#core/niche/index.ts';
+import type { PhraseRow } from '#server/niches/phrases.ts';
+import { type Job, secondsLeft } from '../parts/jobs.tsx';
+import { comparePhrases } from './phrases-table.tsx';
+import { rivalsFrom } from './rivals.ts';
+import {
+  copies,
+  count,
+  dayOfYear,
+  dayShown,
+  dollars,
+  NOTHING,
+  partValue,
+  percent,
+  sentence,
+  verdictOrder,
+  wholeDollars,
+} from './show.ts';
+
+describe('numbers for people', () => {
+  it.each([
+    [count(1234567), '1,234,567'],
+    [count(0), '0'],
+    [count(null), NOTHING],
+    [copies(3.149), '3.1'],
+    [copies(9.99), '10.0'],
+    [copies(10.4), '10'],
+    [copies(null), NOTHING],
+    [dollars(8.5), '$8.50'],
+    [dollars(-2.375), '−$2.38'],
+    [dollars(null), NOTHING],
+    [wholeDollars(22712.6), '$22,713'],
+    [wholeDollars(-40), '−$40'],
+    [percent(0.425), '43 %'],
+    [sentence('worth a try'), 'Worth a try'],
+    [partValue(0.2, 'share'), '20 %'],
+    [partValue(60, 'money'), '$60 a month'],
+    [partValue(511.4, 'copies'), '511 a month'],
+    [partValue(412, 'books'), '412'],
+  ])('%s', (shown, wanted) => {
+    expect(shown).toBe(wanted);
+  });
+
+  it('a day is the day it says, wherever the reader sits', () => {
+    expect(dayShown('2026-11-24')).toBe('24 Nov 2026');
+    expect(dayShown('2027-01-01')).toBe('1 Jan 2027');
+    expect(dayOfYear(Date.UTC(2026, 10, 24, 23, 59))).toBe('24 Nov');
+  });
+
+  it('verdicts stand from the best to the worst, what is not known last', () => {
+    const order = ['open', 'worth a try', 'crowded', 'no demand', null] as const;
+    expect([...order].sort((a, b) => verdictOrder(a) - verdictOrder(b))).toEqual(order);
+  });
+});
+
+describe('the order of phrases', () => {
+  const row = (phrase: string, more: Partial<PhraseRow> = {}): PhraseRow => ({
+    id: phrase,
+    phrase,
+    way: 'audience',
+    state: 'done',
+    problem: '',
+    volume: null,
+    results: 10,
+    demand: 100,
+    sellers: 1,
+    price: 9,
+    word: 'open',
+    points: 5,
+    day: '2026-11-24',
+    chosen: false,
+    gone: false,
+    ...more,
+  });
+  const sorted = (rows: PhraseRow[], ...by: Parameters<typeof comparePhrases>) =>
+    rows
+      .slice()
+      .sort(comparePhrases(...by))
+      .map(({ phrase }) => phrase);
+
+  it('is that of the column, either way, and what is not known comes last both ways', () => {
+    const rows = [
+      row('a', { points: 3 }),
+      row('b', { points: null }),
+      row('c', { points: 8 }),
+      // Nobody there: its points say nothing.
+      row('d', { points: 9, results: 0 }),
+    ];
+    expect(sorted(rows, 'points', true).slice(0, 2)).toEqual(['c', 'a']);
+    expect(sorted(rows, 'points', false).slice(0, 2)).toEqual(['a', 'c']);
+    expect(sorted(rows, 'points', true).slice(2).sort()).toEqual(['b', 'd']);
+    expect(sorted(rows, 'points', false).slice(2).sort()).toEqual(['b', 'd']);
+  });
+
+  it('by verdict runs from open to no demand; what waits comes last', () => {
+    const rows = [
+      row('w', { state: 'waiting', word: null }),
+      row('n', { word: 'no demand' }),
+      row('o', { word: 'open' }),
+      row('c', { word: 'crowded' }),
+    ];
+    expect(sorted(rows, 'word', false)).toEqual(['o', 'c', 'n', 'w']);
+  });
+
+  it('by words is alphabetical', () => {
+    expect(sorted([row('moth'), row('ant'), row('bee')], 'phrase', false)).toEqual(['ant', 'bee', 'moth']);
+  });
+});
+
+describe('rivals as the server sends them', () => {
+  it('become rivals with their sums; a trim needs both its sides', () => {
+    const row = [
+      'b1',
+      'Bee Log',
+      'Odile',
+      12.83,
+      6,
+      9,
+      257,
+      'black',
+      915,
+      4,
+      '2026-01-01',
+      'Bees',
+      'market',
+      false,
+      true,
+      false,
+    ] as Parameters<typeof rivalsFrom>[0][number];
+    const [whole] = rivalsFrom([row], DEFAULT_CURVE);
+    expect(whole).toMatchObject({
+      id: 'b1',
+      title: 'Bee Log',
+      trim: { width: 6, height: 9 },
+      unlike: true,
+      hidden: false,
+      source: 'market',
+      ...sumsOf(
+        { price: 12.83, trim: { width: 6, height: 9 }, pages: 257, ink: 'black', rank: 915 },
+        DEFAULT_CURVE,
+      ),
+    });
+    // $0.85 + 257 × $0.012 = $3.93; $12.83 gives $3.76 (worked figures common in the trade, no source).
+    expect([whole!.printCost!.toFixed(2), whole!.royalty!.toFixed(2)]).toEqual(['3.93', '3.76']);
+    const cut = row.slice() as typeof row;
+    cut[5] = null;
+    const [without] = rivalsFrom([cut], DEFAULT_CURVE);
+    expect([without!.trim, without!.printCost, without!.earnings]).toEqual([null, null, null]);
+  });
+});
+
+describe('time left of a job', () => {
+  const job = (more: Partial<Job>): Job => ({
+    id: 'j',
+    bookId: 'b',
+    nicheId: null,
+    kind: 'make-files',
+    state: 'running',
+    done: 30,
+    of: 120,
+    message: '',
+    createdAt: '2026-11-24T10:00:00Z',
+    startedAt: '2026-11-24T10:00:00Z',
+    finishedAt: null,
+    ...more,
+  });
+  const at = Date.parse('2026-11-24T10:00:15Z');
+
+  it('goes on at the pace so far', () => {
+    expect(secondsLeft(job({}), at)).toBe(45);
+    expect(secondsLeft(job({ done: 120 }), at)).toBe(0);
+  });
+
+  it('is anyone’s guess before the first step, in the queue, and for a job of unknown length', () => {
+    for (const more of [{ done: 0 }, { state: 'queued' as const }, { startedAt: null }, { of: 0 }])
+      expect(secondsLeft(job(more), at)).toBeNull();
+  });
+});

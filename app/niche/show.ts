@@ -1,0 +1,43 @@
+import { VERDICT_WORDS, type VerdictPart, type VerdictWord } from '#core/niche/index.ts';
+
+export { dayShown } from '#core/niche/index.ts';
+
+/** How the sums are written for people. A dash stands for what is not known. */
+export const NOTHING = '–';
+
+const grouped = new Intl.NumberFormat('en-US', { maximumFractionDigits: 0 });
+export const count = (value: number | null): string => (value === null ? NOTHING : grouped.format(value));
+
+/** Copies: few of them are worth a decimal. */
+export const copies = (value: number | null): string =>
+  value === null ? NOTHING : value < 10 ? value.toFixed(1) : count(value);
+
+export const dollars = (value: number | null): string =>
+  value === null ? NOTHING : `${value < 0 ? '−' : ''}$${Math.abs(value).toFixed(2)}`;
+
+export const wholeDollars = (value: number | null): string =>
+  value === null ? NOTHING : `${value < 0 ? '−' : ''}$${count(Math.abs(value))}`;
+
+export const percent = (value: number): string => `${Math.round(value * 100)} %`;
+
+export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+export const partValue = (value: number, unit: VerdictPart['unit']): string => {
+  if (unit === 'share') return percent(value);
+  if (unit === 'money') return `${wholeDollars(value)} a month`;
+  return unit === 'copies' ? `${copies(value)} a month` : count(value);
+};
+
+/** A sign beside the word, so that no verdict is told by colour alone. */
+export const VERDICTS: Record<VerdictWord, { sign: string; colour: string }> = {
+  open: { sign: '◆', colour: 'primary.main' },
+  'worth a try': { sign: '◇', colour: 'warning.main' },
+  crowded: { sign: '✕', colour: 'error.main' },
+  'no demand': { sign: '○', colour: 'text.secondary' },
+};
+
+export const verdictOrder = (word: VerdictWord | null): number => (word ? VERDICT_WORDS.indexOf(word) : 9);
+
+const daysOfYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+/** Without its year: 24 Nov. */
+export const dayOfYear = (at: number): string => daysOfYear.format(at);

@@ -1,0 +1,142 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Recipe } from '#core/book/recipe.ts';
+import { PAGES_KEPT, PageDrawer, type Wanted } from './page-drawer.ts';
+import type { DrawnPage } from './press.worker.ts';
+
+/** States of a book are told apart by the object alone. */
+const states = Array.from({ length: 4 }, () => ({}) as Recipe);
+
+/** Draws when it is told to, and says on each picture what it was drawn from. */
+function pressOnDemand(pages: number) {
+  const open: { wanted: Wanted; asked: number[]; inView: boolean; give: (drawn: DrawnPage[]) => void }[] = [];
+  const draw = (wanted: Wanted, asked: number[], inView: boolean) =>
+    new Promise<DrawnPage[]>((give) => open.push({ wanted, asked, inView, give }));
+  const answer = async () => {
+    const { wanted, asked, give } = open.shift()!;
+    give(
+      asked
+        .filter((page) => page <= pages)
+        .map((page) => ({
+          page,
+          picture: {
+            width: wanted.width,
+            height: states.indexOf(wanted.recipe),
+            pixels: new Uint8ClampedArray(),
+          },
+        })),
+    );
+    await new Promise((next) => setTimeout(next, 0));
+  };
+  return { open, draw, answer };
+}
+
+const pageNumbers = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
+
+describe('the drawer of pages', () => {
+  it('draws what is in view in one go, then what lies ahead a few at a time', async () => {
+    const press = pressOnDemand(100);
+    const drawer = new PageDrawer(press.draw);
+    drawer.want({
+      recipe: states[0]!,
+      width: 74,
+      inView: pageNumbers(10, 30),
+      ahead: [...pageNumbers(31, 60), ...pageNumbers(1, 9)],
+    });
+    expect(press.open[0]!.asked).toEqual(pageNumbers(10, 30));
+    expect(press.open[0]!.inView).toBe(true);
+    await press.answer();
+    const ahead: number[] = [];
+    while (press.open.length) {
+      expect(press.open[0]!.inView).toBe(false);
+      expect(press.open[0]!.asked.length).toBeLessThanOrEqual(8);
+      ahead.push(...press.open[0]!.asked);
+      await press.answer();
+    }
+    expect(ahead).toEqual([...pageNumbers(31, 60), ...pageNumbers(1, 9)]);
+  });
+
+  it('answers the newest of many changes next, and keeps the older picture until then', async () => {
+    const press = pressOnDemand(100);
+    const drawer = new PageDrawer(press.draw);
+    const want = (state: number) =>
+      drawer.want({ recipe: states[state]!, width: 74, inView: [1, 2], ahead: [3] });
+    want(0);
+    await press.answer();
+    for (const state of [1, 2, 3]) want(state);
+    // The page ahead was under way; then the newest state, not the two between.
+    expect(press.open.map(({ asked }) => asked)).toEqual([[3]]);
+    await press.answer();
+    expect(drawer.picture(1)!.height).toBe(0);
+    expect(press.open[0]!.wanted.recipe).toBe(states[3]);
+    await press.answer();
+    expect(drawer.picture(1)!.height).toBe(3);
+  });
+
+  it('tells who watches a page each time it is drawn anew, and nobody who has left', async () => {
+    const press = pressOnDemand(100);
+    const drawer = new PageDrawer(press.draw);
+    const told: string[] = [];
+    const leave = drawer.watch(1, () => told.push('first'));
+    drawer.watch(1, () => told.push('second'));
+    drawer.watch(2, () => told.push('other page'));
+    drawer.want({ recipe: states[0]!, width: 74, inView: [1], ahead: [] });
+    await press.answer();
+    leave();
+    drawer.want({ recipe: states[1]!, width: 74, inView: [1], ahead: [] });
+    await press.answer();
+    expect(told).toEqual(['first', 'second', 'second']);
+  });
+
+  it('does not ask again and again for pages the book no longer has', async () => {
+    const press = pressOnDemand(5);
+    const drawer = new PageDrawer(press.draw);
+    drawer.want({ recipe: states[0]!, width: 74, inView: [4, 5, 6, 7], ahead: [] });
+    await press.answer();
+    expect(press.open).toEqual([]);
+    expect(drawer.picture(5)).toBeDefined();
+    expect(drawer.picture(6)).toBeUndefined();
+  });
+
+  it('rests when nothing is wanted any more', async () => {
+    const press = pressOnDemand(100);
+    const drawer = new PageDrawer(press.draw);
+    drawer.want({ recipe: states[0]!, width: 74, inView: [1], ahead: pageNumbers(2, 50) });
+    drawer.want(null);
+    await press.answer();
+    expect(press.open).toEqual([]);
+  });
+
+  it('whatever was wanted on the way, ends with every page in view as it is now, and keeps no more than it may', async () => {
+    const wish = fc.record({
+      state: fc.integer({ min: 0, max: 3 }),
+      width: fc.constantFrom(0, 52, 74),
+      first: fc.integer({ min: 1, max: 780 }),
+      answers: fc.integer({ min: 0, max: 3 }),
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(wish, { minLength: 1, maxLength: 8 }), async (wishes) => {
+        const press = pressOnDemand(828);
+        const drawer = new PageDrawer(press.draw);
+        let last: Wanted | undefined;
+        for (const { state, width, first, answers } of wishes) {
+          const inView = pageNumbers(first, first + 30);
+          const ahead = [...pageNumbers(first + 31, first + 400), ...pageNumbers(1, first - 1).reverse()];
+          last = { recipe: states[state]!, width, inView, ahead };
+          drawer.want(last);
+          expect(press.open.length).toBeLessThanOrEqual(1);
+          for (let i = 0; i < answers && press.open.length; i++) await press.answer();
+        }
+        while (press.open.length) await press.answer();
+        if (last!.width === 0) return;
+        for (const page of last!.inView.filter((number) => number <= 828)) {
+          const picture = drawer.picture(page)!;
+          expect([picture.width, states[picture.height]]).toEqual([last!.width, last!.recipe]);
+        }
+        const kept = pageNumbers(1, 1300).filter((page) => drawer.picture(page)).length;
+        expect(kept).toBeLessThanOrEqual(PAGES_KEPT);
+      }),
+      { numRuns: 30 },
+    );
+  });
+});

@@ -1,0 +1,108 @@
+import type { Recipe } from '#core/book/recipe.ts';
+import type { DrawnPage, Picture } from './press.worker.ts';
+
+/** Drawings kept, those ahead of need included. */
+export const PAGES_KEPT = 240;
+/** Pages drawn ahead in one go: so few that a change need not wait long for its turn. */
+const AHEAD_AT_ONCE = 8;
+
+/** What is wanted of the drawer until it is told otherwise. */
+export interface Wanted {
+  recipe: Recipe;
+  /** In device pixels. */
+  width: number;
+  inView: readonly number[];
+  /** Drawn when all in view is there, in this order, so that scrolling finds them. */
+  ahead: readonly number[];
+}
+
+interface Kept {
+  recipe: Recipe;
+  width: number;
+  /** Missing for a page that the book no longer has. */
+  picture: Picture | undefined;
+}
+
+/**
+ * Keeps the drawings of a book's pages up to date: what is in view first and all at once, then what lies around it.
+ * An older drawing stays until the new one is there, so that nothing flickers; while one question is out only the
+ * newest waits.
+ */
+export class PageDrawer {
+  readonly #kept = new Map<number, Kept>();
+  readonly #watchers = new Map<number, Set<() => void>>();
+  readonly #draw: (wanted: Wanted, pages: number[], inView: boolean) => Promise<DrawnPage[]>;
+  #wanted: Wanted | null = null;
+  #busy = false;
+
+  /** @param draw draws pages as wanted; pages that the book does not have are left out of the answer */
+  constructor(draw: (wanted: Wanted, pages: number[], inView: boolean) => Promise<DrawnPage[]>) {
+    this.#draw = draw;
+  }
+
+  picture(page: number): Picture | undefined {
+    return this.#kept.get(page)?.picture;
+  }
+
+  /** Calls `show` whenever the page has been drawn anew. @returns the way to end that */
+  watch(page: number, show: () => void): () => void {
+    const watchers = this.#watchers.get(page) ?? new Set();
+    this.#watchers.set(page, watchers.add(show));
+    return () => {
+      watchers.delete(show);
+      if (watchers.size === 0 && this.#watchers.get(page) === watchers) this.#watchers.delete(page);
+    };
+  }
+
+  /** Says what is wanted from now on; null ends the drawing. */
+  want(wanted: Wanted | null): void {
+    // What would be drawn only to be dropped again is left out.
+    this.#wanted = wanted && {
+      ...wanted,
+      ahead: wanted.ahead.slice(0, Math.max(0, PAGES_KEPT - wanted.inView.length)),
+    };
+    void this.#work();
+  }
+
+  async #work(): Promise<void> {
+    if (this.#busy) return;
+    this.#busy = true;
+    try {
+      for (let next = this.#next(); next; next = this.#next()) {
+        const { wanted, pages, inView } = next;
+        this.#keep(wanted, pages, await this.#draw(wanted, pages, inView));
+        if (inView) performance.mark('quill-drawn', { detail: { pages: pages.length } });
+      }
+    } finally {
+      this.#busy = false;
+    }
+  }
+
+  #next(): { wanted: Wanted; pages: number[]; inView: boolean } | null {
+    const wanted = this.#wanted;
+    if (!wanted || wanted.width < 1) return null;
+    const missing = (page: number) => {
+      const known = this.#kept.get(page);
+      return !known || known.recipe !== wanted.recipe || known.width !== wanted.width;
+    };
+    const inView = wanted.inView.filter(missing);
+    if (inView.length) return { wanted, pages: inView, inView: true };
+    const ahead = wanted.ahead.filter(missing);
+    return ahead.length ? { wanted, pages: ahead.slice(0, AHEAD_AT_ONCE), inView: false } : null;
+  }
+
+  #keep({ recipe, width }: Wanted, pages: number[], drawn: DrawnPage[]): void {
+    const pictures = new Map(drawn.map(({ page, picture }) => [page, picture]));
+    for (const page of pages) {
+      // Taken out and put back: the map's order is that of the last drawing.
+      this.#kept.delete(page);
+      this.#kept.set(page, { recipe, width, picture: pictures.get(page) });
+      for (const show of this.#watchers.get(page) ?? []) show();
+    }
+    const needed = new Set([...(this.#wanted?.inView ?? []), ...(this.#wanted?.ahead ?? [])]);
+    for (const page of this.#kept.keys()) {
+      if (this.#kept.size <= PAGES_KEPT) break;
+      if (!needed.has(page)) this.#kept.delete(page);
+    }
+  }
+}

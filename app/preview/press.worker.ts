@@ -1,0 +1,134 @@
+import { expose, transfer } from 'comlink';
+import { drawPage } from '#core/book/draw.ts';
+import { type Plan, planBook } from '#core/book/plan.ts';
+import type { Recipe } from '#core/book/recipe.ts';
+import { drawFront, drawWrap } from '#core/cover/wrap.ts';
+import { type Finding, proofSteps } from '#core/proof/index.ts';
+import { eachMark, markBounds, type Scene } from '#core/scene/index.ts';
+import { drawScene } from './canvas.ts';
+import { typesetterInWorker } from './faces.ts';
+
+/** A proof listens for other work after this long. */
+const PROOF_STRETCH_MS = 15;
+
+const type = typesetterInWorker();
+let book: { recipe: Recipe; plan: Plan } | null = null;
+let proofRun = 0;
+
+/** A picture on its way to the page: its pixels are handed over, not copied. */
+export interface Picture {
+  width: number;
+  height: number;
+  pixels: Uint8ClampedArray<ArrayBuffer>;
+}
+
+export interface DrawnPage {
+  page: number;
+  picture: Picture;
+}
+
+/** Where the words of a recipe field stand on a sheet, in points. */
+export interface QuotedBox {
+  quote: string;
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/**
+ * One canvas for every drawing, which only grows: a new one, or a new size, waits until the page itself is at rest.
+ * The first touch takes the memory, so it is done before anybody waits for a picture.
+ */
+const sheet = new OffscreenCanvas(320, 480).getContext('2d', { alpha: false, willReadFrequently: true })!;
+sheet.fillRect(0, 0, 1, 1);
+
+function pictureOf(scene: Scene, width: number): Picture {
+  const scale = width / scene.width;
+  const size = {
+    width: Math.max(1, Math.round(width)),
+    height: Math.max(1, Math.round(scene.height * scale)),
+  };
+  const { canvas } = sheet;
+  if (canvas.width < size.width) canvas.width = size.width;
+  if (canvas.height < size.height) canvas.height = size.height;
+  const { data } = drawScene(sheet, scene, type, scale, size);
+  return { ...size, pixels: data as Uint8ClampedArray<ArrayBuffer> };
+}
+
+const press = {
+  /** The recipe that pages are drawn from, until the next one. */
+  take(recipe: Recipe): void {
+    book = { recipe, plan: planBook(recipe) };
+  },
+
+  /** Draws pages of the recipe at hand, `width` pixels wide; pages that are not there are left out. */
+  pages(numbers: number[], width: number): DrawnPage[] {
+    const { recipe, plan } = book!;
+    const drawn: DrawnPage[] = [];
+    for (const page of numbers) {
+      if (page >= 1 && page <= plan.pages.length)
+        drawn.push({ page, picture: pictureOf(drawPage(recipe, plan, page, type), width) });
+    }
+    return transfer(
+      drawn,
+      drawn.map(({ picture }) => picture.pixels.buffer),
+    );
+  },
+
+  wrap(width: number): { picture: Picture; boxes: QuotedBox[] } {
+    const { recipe, plan } = book!;
+    const scene = drawWrap(recipe, plan.pages.length, type);
+    const boxes: QuotedBox[] = [];
+    for (const layer of scene.layers) {
+      eachMark(layer.marks, (mark, matrix) => {
+        const box = mark.quote ? markBounds(mark, matrix, type) : null;
+        const before = boxes.at(-1);
+        if (!box) return;
+        if (before && before.quote === mark.quote) {
+          before.left = Math.min(before.left, box.left);
+          before.top = Math.min(before.top, box.top);
+          before.right = Math.max(before.right, box.right);
+          before.bottom = Math.max(before.bottom, box.bottom);
+        } else boxes.push({ quote: mark.quote!, ...box });
+      });
+    }
+    const picture = pictureOf(scene, width);
+    return transfer({ picture, boxes }, [picture.pixels.buffer]);
+  },
+
+  front(width: number, height: number, recipe: Recipe = book!.recipe): Picture {
+    // Composed at the trim's own size, so that the thumbnail is the cover made small.
+    const points = 432;
+    const picture = pictureOf(
+      drawFront(recipe, { width: points, height: (points * height) / width }, type),
+      width,
+    );
+    return transfer(picture, [picture.pixels.buffer]);
+  },
+
+  /** Ends the proof under way: what it looks at is not the book any more. */
+  leaveProof(): void {
+    proofRun++;
+  },
+
+  /** All findings, or null when it was told to leave off or a newer proof was begun meanwhile. */
+  async proof(recipe: Recipe, filesFrom: string | null): Promise<Finding[] | null> {
+    const run = ++proofRun;
+    const steps = proofSteps(recipe, type, { filesFrom });
+    let rested = performance.now();
+    for (;;) {
+      const step = steps.next();
+      if (step.done) return step.value;
+      if (performance.now() - rested > PROOF_STRETCH_MS) {
+        await new Promise((resolve) => setTimeout(resolve, 0));
+        rested = performance.now();
+        if (run !== proofRun) return null;
+      }
+    }
+  },
+};
+
+export type Press = typeof press;
+
+expose(press);

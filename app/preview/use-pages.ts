@@ -1,0 +1,49 @@
+import { useEffect, useState } from 'react';
+import { useBookStore } from '../book/store.ts';
+import { PageDrawer } from './page-drawer.ts';
+import { drawingInView, presses } from './press.ts';
+
+/**
+ * Drawings of the pages asked for, made in the workers from the recipe as it is now and after every change of it.
+ * @param inView pages to draw at once
+ * @param width in device pixels
+ * @param ahead pages to draw when nothing else is to do
+ */
+export function usePages(
+  inView: readonly number[],
+  width: number,
+  ahead: readonly number[] = [],
+): PageDrawer {
+  const store = useBookStore();
+  const [drawer] = useState(() => {
+    const made = new PageDrawer(async ({ recipe, width: pixels }, pages, seen) => {
+      const hands = presses(recipe);
+      // A page goes to the same worker again, which knows its puzzle.
+      const drawn = Promise.all(
+        hands.map((press, i) => {
+          const share = pages.filter((page) => page % hands.length === i);
+          return share.length ? press.pages(share, pixels) : [];
+        }),
+      );
+      return (await (seen ? drawingInView(drawn) : drawn)).flat();
+    });
+    // What is ahead can be begun while the rest of the screen is still being put together.
+    if (typeof window !== 'undefined')
+      made.want({ recipe: store.getState().recipe, width, inView: [], ahead });
+    return made;
+  });
+  const asked = inView.join(' ');
+  const later = ahead.join(' ');
+  useEffect(() => {
+    const numbers = (list: string) => (list ? list.split(' ').map(Number) : []);
+    const pages = { width, inView: numbers(asked), ahead: numbers(later) };
+    const want = () => drawer.want({ ...pages, recipe: store.getState().recipe });
+    want();
+    // Straight from the store: the workers draw while the page is still being put together.
+    return store.subscribe((state, before) => {
+      if (state.recipe !== before.recipe) want();
+    });
+  }, [drawer, asked, later, width, store]);
+  useEffect(() => () => drawer.want(null), [drawer]);
+  return drawer;
+}

@@ -1,0 +1,168 @@
+import Box from '@mui/material/Box';
+import Paper from '@mui/material/Paper';
+import Stack from '@mui/material/Stack';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { Recipe } from '#core/book/recipe.ts';
+import { pageKind } from '#core/pages/index.ts';
+import { showMoney } from '#core/print/index.ts';
+import { showSize } from '#core/units.ts';
+import { useDesk } from '../book/book-desk.tsx';
+import { useBook } from '../book/store.ts';
+import { Choice } from '../parts/choice.tsx';
+import { NumberField } from '../parts/number-field.tsx';
+import { SettledText } from '../parts/settled-text.tsx';
+
+const NUMBERINGS = [
+  { value: 'none', label: 'None' },
+  { value: '1', label: '1' },
+  { value: 'Page 1', label: 'Page 1' },
+  { value: '1 of 100', label: '1 of 100' },
+  { value: 'Page 1 of 100', label: 'Page 1 of 100' },
+] as const;
+
+/** What was decided: for whom, what it is like, what it earns; and what holds for the whole book. */
+export default function Brief() {
+  const recipe = useBook((state) => state.recipe);
+  const edit = useBook((state) => state.edit);
+  const { ticket } = useDesk();
+  const { brief, style } = recipe;
+  const numbering = style.numbering as { form: string; place: string; from: number };
+  const set = (change: Partial<Recipe['brief']>, mergeAs: string) =>
+    edit((now) => ({ ...now, brief: { ...now.brief, ...change } }), mergeAs);
+  const setNumbering = (change: object) =>
+    edit(
+      (now) => ({
+        ...now,
+        style: {
+          ...now.style,
+          numbering: { ...now.style.numbering, ...change } as typeof now.style.numbering,
+        },
+      }),
+      'numbering',
+    );
+  const [home] = ticket.markets;
+  const kinds = recipe.sections.map(
+    (section) =>
+      `${pageKind(section.kind).name}${section.items ? `, ${section.items}` : section.pages ? `, ${section.pages} pages` : ''}`,
+  );
+  const rows: [string, string][] = [
+    ['Pages hold', [...new Set(kinds)].join(' · ') || 'nothing yet'],
+    ['Trim', showSize(ticket.trim.width, ticket.trim.height, 'in')],
+    ['Pages', `${ticket.pages}${brief.pages ? ` (the brief asks for ${brief.pages})` : ''}`],
+    [
+      'Price',
+      home?.price
+        ? `${showMoney(home.price, home.currency)} → royalty ${showMoney(home.royalty!, home.currency)}`
+        : 'none yet',
+    ],
+    ['First keywords', (recipe.listing.keywords as string[]).join(' · ') || 'none yet'],
+  ];
+  return (
+    <Box
+      sx={{
+        overflow: 'auto',
+        p: 5,
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)',
+        gap: 6,
+        alignItems: 'start',
+      }}
+    >
+      <Stack spacing={3.5}>
+        <Typography variant="h2">Decided</Typography>
+        <Paper>
+          <Table size="small">
+            <TableBody>
+              {rows.map(([name, value]) => (
+                <TableRow key={name}>
+                  <TableCell sx={{ color: 'text.secondary', width: 130 }}>{name}</TableCell>
+                  <TableCell>{value}</TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Paper>
+        <SettledText
+          label="Niche"
+          value={brief.niche as string}
+          onCommit={(niche) => set({ niche }, 'niche')}
+        />
+        <SettledText
+          label="For whom"
+          value={brief.audience as string}
+          onCommit={(audience) => set({ audience }, 'audience')}
+        />
+        <SettledText
+          label="Notes"
+          rows={5}
+          value={brief.notes as string}
+          onCommit={(notes) => set({ notes }, 'notes')}
+        />
+      </Stack>
+      <Stack spacing={3.5}>
+        <Typography variant="h2">The whole book</Typography>
+        <SettledText
+          label="Imprint"
+          value={recipe.imprint as string}
+          onCommit={(imprint) => edit((now) => ({ ...now, imprint }), 'imprint')}
+        />
+        <SettledText
+          label="Series"
+          value={recipe.series?.name ?? ''}
+          hint="Empty when the book stands alone"
+          onCommit={(name) =>
+            edit((now) => {
+              const { series, ...without } = now;
+              return name
+                ? { ...without, series: { name, volume: series?.volume ?? 1 } }
+                : (without as Recipe);
+            }, 'series')
+          }
+        />
+        {recipe.series && (
+          <NumberField
+            label="Volume"
+            value={recipe.series.volume}
+            least={1}
+            most={999}
+            onCommit={(volume) =>
+              edit((now) => (now.series ? { ...now, series: { ...now.series, volume } } : now), 'volume')
+            }
+          />
+        )}
+        <Choice
+          label="Page numbers"
+          value={numbering.form}
+          choices={NUMBERINGS}
+          onChange={(form) => setNumbering({ form })}
+        />
+        <Choice
+          label="Where they stand"
+          value={numbering.place}
+          choices={[
+            { value: 'outer', label: 'At the outer edge' },
+            { value: 'centre', label: 'In the middle' },
+          ]}
+          onChange={(place) => setNumbering({ place })}
+        />
+        <NumberField
+          label="Number of page 1"
+          value={numbering.from}
+          least={1}
+          most={9999}
+          onCommit={(from) => setNumbering({ from })}
+        />
+        <SettledText
+          label="Seed"
+          value={recipe.seed}
+          hint="Another seed makes every unpinned puzzle anew"
+          onCommit={(seed) => edit((now) => ({ ...now, seed }), 'seed')}
+        />
+      </Stack>
+    </Box>
+  );
+}

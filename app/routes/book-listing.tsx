@@ -1,0 +1,140 @@
+import Box from '@mui/material/Box';
+import Paper from '@mui/material/Paper';
+import Stack from '@mui/material/Stack';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { Recipe } from '#core/book/recipe.ts';
+import { countLetters } from '#core/keyed.ts';
+import { printService, showMoney } from '#core/print/index.ts';
+import { useDesk } from '../book/book-desk.tsx';
+import { PenNameField } from '../book/pen-name-field.tsx';
+import { useBook } from '../book/store.ts';
+import { SettledText } from '../parts/settled-text.tsx';
+
+/** What the shop will say and ask for the book. */
+export default function Listing() {
+  const recipe = useBook((state) => state.recipe);
+  const edit = useBook((state) => state.edit);
+  const { ticket } = useDesk();
+  const service = printService(recipe.print.service);
+  const { keywordFields, keywordLength, titleAndSubtitle, descriptionLength } = service.listing;
+  const keywords = recipe.listing.keywords as string[];
+  const listing = (change: Partial<Recipe['listing']>, mergeAs: string) =>
+    edit((now) => ({ ...now, listing: { ...now.listing, ...change } }), mergeAs);
+  const setKeyword = (at: number, text: string) => {
+    const next = Array.from({ length: Math.max(keywords.length, at + 1) }, (_, i) =>
+      i === at ? text : (keywords[i] ?? ''),
+    );
+    while (next.at(-1) === '') next.pop();
+    return listing({ keywords: next }, `keyword ${at}`);
+  };
+  const setPrice = (market: string, text: string): string | null => {
+    const price = Number(text.replace(',', '.'));
+    if (text.trim() === '' || !Number.isFinite(price)) return 'Write a price such as 8.99.';
+    const floor = ticket.markets.find((row) => row.market === market)!;
+    const refused = listing(
+      { prices: { ...recipe.listing.prices, [market]: Math.round(price * 100) / 100 } },
+      `price ${market}`,
+    );
+    return (
+      refused ??
+      (price < floor.lowestPrice
+        ? `Under the lowest price, ${showMoney(floor.lowestPrice, floor.currency)}.`
+        : null)
+    );
+  };
+  const both = countLetters(recipe.title) + countLetters(recipe.subtitle as string);
+  const description = recipe.listing.description as string;
+  return (
+    <Box
+      sx={{
+        overflow: 'auto',
+        p: 5,
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1.15fr) minmax(0, 1fr)',
+        gap: 6,
+        alignItems: 'start',
+      }}
+    >
+      <Stack spacing={3.5}>
+        <Typography variant="h2">Title and description</Typography>
+        <SettledText
+          label="Title"
+          value={recipe.title}
+          onCommit={(title) => edit((now) => ({ ...now, title }), 'title')}
+        />
+        <SettledText
+          label="Subtitle"
+          value={recipe.subtitle as string}
+          count={`title and subtitle ${both} of ${titleAndSubtitle}`}
+          onCommit={(subtitle) => edit((now) => ({ ...now, subtitle }), 'subtitle')}
+        />
+        <PenNameField />
+        <SettledText
+          label="Description"
+          rows={8}
+          value={description}
+          count={`${countLetters(description).toLocaleString('en-US')} of ${descriptionLength.toLocaleString('en-US')}`}
+          onCommit={(text) => listing({ description: text }, 'description')}
+        />
+      </Stack>
+      <Stack spacing={3.5}>
+        <Typography variant="h2">Prices</Typography>
+        <Paper>
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>Market</TableCell>
+                <TableCell>Price</TableCell>
+                <TableCell align="right">Print cost</TableCell>
+                <TableCell align="right">Royalty</TableCell>
+                <TableCell align="right">Lowest</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {ticket.markets.map((row) => (
+                <TableRow key={row.market}>
+                  <TableCell>{row.name}</TableCell>
+                  <TableCell sx={{ width: 130 }}>
+                    <SettledText
+                      label={`Price, ${row.currency}`}
+                      value={row.price === null ? '' : row.price.toFixed(2)}
+                      onCommit={(text) => setPrice(row.market, text)}
+                    />
+                  </TableCell>
+                  <TableCell align="right">{showMoney(row.cost, row.currency)}</TableCell>
+                  <TableCell
+                    align="right"
+                    sx={{
+                      fontWeight: 700,
+                      color: row.royalty !== null && row.royalty < 0 ? 'error.main' : 'primary.main',
+                    }}
+                  >
+                    {row.royalty === null ? '–' : showMoney(row.royalty, row.currency)}
+                  </TableCell>
+                  <TableCell align="right">{showMoney(row.lowestPrice, row.currency)}</TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Paper>
+        <Typography variant="h2">Keywords</Typography>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 }}>
+          {Array.from({ length: keywordFields }, (_, i) => (
+            <SettledText
+              key={i}
+              label={`Keyword field ${i + 1}`}
+              value={keywords[i] ?? ''}
+              count={`${countLetters(keywords[i] ?? '')} of ${keywordLength}`}
+              onCommit={(text) => setKeyword(i, text)}
+            />
+          ))}
+        </Box>
+      </Stack>
+    </Box>
+  );
+}

@@ -1,0 +1,98 @@
+import Box from '@mui/material/Box';
+import { useEffect, useState } from 'react';
+import { Outlet } from 'react-router';
+import * as v from 'valibot';
+import { fingerprint } from '#core/fingerprint.ts';
+import { openBook } from '#server/books.ts';
+import { madeFiles } from '#server/files.ts';
+import { askForFiles } from '#server/jobs.ts';
+import { listPenNames, listWordBanks } from '#server/shelf.ts';
+import { handIn, listSubmissions } from '#server/submissions.ts';
+import { BookDesk } from '../book/book-desk.tsx';
+import { BookHeader } from '../book/book-header.tsx';
+import { BookMessages } from '../book/book-messages.tsx';
+import { JobTicket } from '../book/job-ticket.tsx';
+import { BookProvider, openBookStore } from '../book/store.ts';
+import { useBookKeys } from '../book/use-book-keys.ts';
+import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/book.ts';
+
+export const meta = ({ loaderData }: Route.MetaArgs) => [
+  { title: loaderData ? `${loaderData.book.recipe.title} – Restless Quill` : 'Restless Quill' },
+];
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const id = idFrom(params.book);
+  const book = await openBook(workspaceId, id);
+  if (!book) throw notFound();
+  const [files, submissions, penNames, banks] = await Promise.all([
+    madeFiles(workspaceId, id),
+    listSubmissions(workspaceId, id),
+    listPenNames(workspaceId),
+    listWordBanks(workspaceId),
+  ]);
+  return {
+    book,
+    firstPages: `/books/${id}/first-pages.png?of=${fingerprint(book.recipe)}`,
+    files,
+    submissions,
+    penNames,
+    banks,
+  };
+}
+
+const Wish = v.object({ wish: v.picklist(['make files', 'hand in']) });
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const id = idFrom(params.book);
+  const read = await formFrom(request, Wish);
+  if (!read.success) return { refused: read.issues[0].message };
+  const book = await openBook(workspaceId, id);
+  if (!book) throw notFound();
+  if (read.output.wish === 'make files') {
+    await askForFiles(workspaceId, id, book.recipe);
+    return { refused: null };
+  }
+  const answer = await handIn(workspaceId, id, book.recipe);
+  return { refused: 'refused' in answer ? answer.refused : null };
+}
+
+/** An open book: its header and job ticket, which never leave, and one of its five views. */
+export default function Book({ loaderData }: Route.ComponentProps) {
+  // A book is opened once; later loads bring new files and submissions, never an older recipe.
+  return <OpenBook key={loaderData.book.id} loaderData={loaderData} />;
+}
+
+function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
+  const [store] = useState(() => openBookStore(loaderData.book));
+  useEffect(() => store.begin(), [store]);
+  return (
+    <BookProvider value={store}>
+      <BookDesk
+        firstPages={loaderData.firstPages}
+        files={loaderData.files}
+        submissions={loaderData.submissions}
+        penNames={loaderData.penNames}
+        banks={loaderData.banks}
+      >
+        <OpenedBook />
+      </BookDesk>
+    </BookProvider>
+  );
+}
+
+function OpenedBook() {
+  useBookKeys();
+  return (
+    <Box sx={{ height: '100%', display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
+      <Box sx={{ borderBottom: 1, borderColor: 'divider', px: 5, pt: 3, pb: 3 }}>
+        <BookHeader />
+        <JobTicket />
+      </Box>
+      <Outlet />
+      <BookMessages />
+    </Box>
+  );
+}

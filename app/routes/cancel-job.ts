@@ -1,0 +1,8 @@
+import { cancelJob } from '#server/jobs.ts';
+import { idFrom, requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/cancel-job.ts';
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  return { cancelled: await cancelJob(workspaceId, idFrom(params.job)) };
+}

@@ -1,0 +1,18 @@
+import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
+import { wrenfair } from '#server/services/wrenfair.ts';
+import { requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/market-suggestions.ts';
+
+const SUGGESTIONS = 10;
+
+/** What people type that begins like this. Without an answer there is nothing to suggest, and nothing in the way. */
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireVisitor(request);
+  const start = (new URL(request.url).searchParams.get('start') ?? '').slice(0, 100);
+  try {
+    return Response.json(await wrenfair.suggest(start, SUGGESTIONS));
+  } catch (error) {
+    if (error instanceof ServiceTrouble || error instanceof ServiceRefusal) return Response.json([]);
+    throw error;
+  }
+}

@@ -1,0 +1,241 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { useFetcher } from 'react-router';
+import {
+  type GapCell,
+  gapTable,
+  type KnownPhrase,
+  PART_NAMES,
+  type PartName,
+  partsOf,
+} from '#core/niche/index.ts';
+import { useNiche } from '../niche/niche-desk.tsx';
+import { copies, count } from '../niche/show.ts';
+import { Choice } from '../parts/choice.tsx';
+import { SaveCsv } from '../parts/save-csv.tsx';
+import { tokens } from '../theme.ts';
+
+const PAIRS: Record<string, [PartName, PartName]> = {
+  'audience format': ['audience', 'format'],
+  'audience kind': ['audience', 'kind'],
+  'kind format': ['kind', 'format'],
+};
+
+/** Shades of a cell, palest first; each cell also says its number. */
+const SHADES = ['#fffdf8', '#e6f0ec', '#c4ddd6', '#93c0b7', '#5f9f96'];
+
+/** Where buyers are and few good books: audience, format and kind crossed. */
+export default function NicheGaps() {
+  const { niche, phrases, choices } = useNiche();
+  const [pair, setPair] = useState('audience format');
+  const [open, setOpen] = useState<GapCell | null>(null);
+  const fetcher = useFetcher();
+  const known = useMemo<KnownPhrase[]>(
+    () =>
+      phrases.flatMap(({ id, phrase, results, demand, sellers, state }) =>
+        state === 'done' && results !== null && demand !== null
+          ? [{ id, phrase, results, demand, sellers: sellers ?? 0, parts: partsOf(phrase, choices.lists) }]
+          : [],
+      ),
+    [phrases, choices.lists],
+  );
+  const [rowPart, columnPart] = PAIRS[pair]!;
+  const table = useMemo(
+    () => gapTable(known, rowPart, columnPart, choices.sellsFrom),
+    [known, rowPart, columnPart, choices.sellsFrom],
+  );
+  const most = Math.max(1, ...table.cells.flat().map((cell) => cell?.share ?? 0));
+  const shade = ({ share }: GapCell) =>
+    SHADES[Math.min(SHADES.length - 1, Math.ceil((share / most) * (SHADES.length - 1)))]!;
+  if (known.length === 0)
+    return (
+      <Box sx={{ p: 6, maxWidth: 620, mx: 'auto' }}>
+        <Typography variant="h2" sx={{ mb: 2 }}>
+          Where are the gaps?
+        </Typography>
+        <Typography sx={{ mb: 3 }}>
+          Audiences, formats and kinds of book, crossed: a table of where buyers are and few books sell. It is
+          made from phrases that were looked up, and there are none yet.
+        </Typography>
+        <Button
+          variant="contained"
+          onClick={() =>
+            fetcher.submit(
+              { wish: 'widen', ways: 'audience format kind combined' },
+              { method: 'post', action: `/niches/${niche.id}/phrases` },
+            )
+          }
+        >
+          Look the combinations up
+        </Button>
+      </Box>
+    );
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 300px', minHeight: 0 }}>
+      <Box role="region" aria-label="Gaps" tabIndex={0} sx={{ p: 4, overflow: 'auto' }}>
+        <Box sx={{ display: 'flex', alignItems: 'flex-end', justifyContent: 'space-between', gap: 3, mb: 3 }}>
+          <Box sx={{ width: 480 }}>
+            <Choice
+              label="Crossed"
+              value={pair}
+              choices={[
+                { value: 'audience format', label: 'For whom × format' },
+                { value: 'audience kind', label: 'For whom × kind' },
+                { value: 'kind format', label: 'Kind × format' },
+              ]}
+              onChange={(next) => {
+                setPair(next);
+                setOpen(null);
+              }}
+            />
+          </Box>
+          <SaveCsv
+            variant="outlined"
+            name={`${niche.phrase} gaps`}
+            rows={() => [
+              [
+                PART_NAMES[rowPart],
+                PART_NAMES[columnPart],
+                'copies in 30 days',
+                'sellers',
+                'copies for each and a newcomer',
+                'phrases',
+              ],
+              ...table.cells
+                .flat()
+                .flatMap((cell) =>
+                  cell
+                    ? [
+                        [
+                          cell.row,
+                          cell.column,
+                          cell.demand.toFixed(1),
+                          cell.sellers,
+                          cell.share.toFixed(1),
+                          cell.phrases.map(({ phrase }) => phrase).join('; '),
+                        ],
+                      ]
+                    : [],
+                ),
+            ]}
+          />
+        </Box>
+        <Box
+          component="table"
+          aria-label="Copies a month for each seller"
+          sx={{
+            borderCollapse: 'collapse',
+            fontSize: 14,
+            '& th': { fontWeight: 400, textAlign: 'left', p: '4px 8px', whiteSpace: 'nowrap' },
+            '& thead th': { textAlign: 'right' },
+          }}
+        >
+          <thead>
+            <tr>
+              <th aria-label={PART_NAMES[rowPart]} />
+              {table.columns.map((name) => (
+                <th key={name} scope="col">
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {table.rows.map((name, i) => (
+              <tr key={name}>
+                <th scope="row">{name}</th>
+                {table.cells[i]!.map((cell, j) => (
+                  <Box component="td" key={table.columns[j]} sx={{ p: '1px', minWidth: 78 }}>
+                    {cell ? (
+                      <Box
+                        component="button"
+                        type="button"
+                        onClick={() => setOpen(cell)}
+                        aria-label={`${cell.row}, ${cell.column}: ${copies(cell.demand)} copies a month, ${cell.sellers} sellers`}
+                        sx={{
+                          font: 'inherit',
+                          width: '100%',
+                          border: 0,
+                          textAlign: 'right',
+                          p: '5px 8px',
+                          cursor: 'pointer',
+                          color: 'text.primary',
+                          outline: cell === open ? `2px solid ${tokens.ink}` : 'none',
+                        }}
+                        style={{ background: cell.demand > 0 ? shade(cell) : 'transparent' }}
+                      >
+                        {table.best.includes(cell) ? '◆ ' : ''}
+                        {cell.demand > 0 ? copies(cell.demand) : 'none'}
+                        <Box component="span" sx={{ fontSize: 12, display: 'block', lineHeight: 1 }}>
+                          {cell.demand > 0 ? `${cell.sellers} sell` : '\u00a0'}
+                        </Box>
+                      </Box>
+                    ) : (
+                      <Box sx={{ textAlign: 'right', p: '5px 8px', color: 'text.secondary' }}>·</Box>
+                    )}
+                  </Box>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </Box>
+        <Typography variant="caption" component="p" sx={{ mt: 2 }}>
+          Each cell: copies a month of the best sellers, and how many books sell {count(choices.sellsFrom)} or
+          more. The darker, the more copies for each seller and a newcomer; ◆ marks the five best. A dot has
+          not been looked up.
+        </Typography>
+      </Box>
+      <Box
+        component="aside"
+        aria-label="The best gaps"
+        tabIndex={0}
+        sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
+      >
+        <Typography variant="h2" sx={{ mb: 2 }}>
+          {open ? `${open.row}, ${open.column}` : 'The best gaps'}
+        </Typography>
+        {(open ? [open] : table.best).map((cell) => (
+          <Box key={`${cell.row} ${cell.column}`} sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
+            {!open && (
+              <Typography variant="h3">
+                {cell.row}, {cell.column}
+              </Typography>
+            )}
+            <Typography variant="body2">
+              {copies(cell.demand)} copies a month, {cell.sellers}{' '}
+              {cell.sellers === 1 ? 'book sells' : 'books sell'}: {copies(cell.share)} for each and a
+              newcomer.
+            </Typography>
+            {cell.phrases.slice(0, open ? 20 : 2).map(({ id, phrase, results }) => (
+              <Typography key={id} variant="body2" color="text.secondary">
+                {phrase} · {count(results)} results
+              </Typography>
+            ))}
+            <Button
+              size="small"
+              variant="outlined"
+              sx={{ mt: 1 }}
+              onClick={() =>
+                fetcher.submit({ phrase: cell.phrases[0]!.phrase }, { method: 'post', action: '/niches' })
+              }
+            >
+              Look at it
+            </Button>
+          </Box>
+        ))}
+        {open && (
+          <Button size="small" onClick={() => setOpen(null)}>
+            All of the best
+          </Button>
+        )}
+        {!open && table.best.length === 0 && (
+          <Typography>
+            No combination sells {count(choices.sellsFrom)} copies a month. Try another kind of book.
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,310 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { Link as To, useFetcher } from 'react-router';
+import * as v from 'valibot';
+import { groupByStems, WAY_IDS } from '#core/niche/index.ts';
+import { takeCandidates } from '#server/niches/briefs.ts';
+import { lookLater } from '#server/niches/looks.ts';
+import { keepNiche, openNiche } from '#server/niches/niches.ts';
+import {
+  addPhrases,
+  choosePhrases,
+  phrasesOf,
+  resumePhrases,
+  takePhrasesOut,
+  widenNiche,
+} from '#server/niches/phrases.ts';
+import { ImportDialog } from '../niche/import/import-dialog.tsx';
+import { useNiche } from '../niche/niche-desk.tsx';
+import { comparePhrases, type PhraseSort, PhrasesTable } from '../niche/phrases-table.tsx';
+import { WidenBar } from '../niche/widen-bar.tsx';
+import { SaveCsv } from '../parts/save-csv.tsx';
+import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/niche-phrases.ts';
+
+const MOST_IDS = 5000;
+const ids = v.pipe(
+  v.string(),
+  v.transform((text) => text.split(' ').filter(Boolean)),
+  v.array(v.pipe(v.string(), v.regex(/^\w{1,64}$/))),
+  v.maxLength(MOST_IDS),
+);
+const Wish = v.variant('wish', [
+  v.object({
+    wish: v.literal('widen'),
+    ways: v.pipe(
+      v.string(),
+      v.transform((text) => text.split(' ')),
+      v.array(v.picklist(WAY_IDS)),
+      v.minLength(1),
+    ),
+  }),
+  v.object({ wish: v.literal('resume') }),
+  v.object({ wish: v.literal('add'), phrases: v.pipe(v.string(), v.maxLength(100_000)) }),
+  v.object({ wish: v.picklist(['choose', 'let go', 'take out', 'bring back', 'keep as niches']), ids }),
+]);
+
+const MOST_KEPT = 50;
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const niche = await openNiche(workspaceId, idFrom(params.niche));
+  if (!niche) throw notFound();
+  const read = await formFrom(request, Wish);
+  if (!read.success) return { problem: read.issues[0].message };
+  const wish = read.output;
+  switch (wish.wish) {
+    case 'widen':
+      await widenNiche(workspaceId, niche.id, niche.phrase, wish.ways, new Date().getFullYear());
+      break;
+    case 'resume':
+      await resumePhrases(workspaceId, niche.id);
+      break;
+    case 'add': {
+      const lines = wish.phrases
+        .split(/[\n,;]+/)
+        .map((line) => line.toLowerCase().replace(/\s+/g, ' ').trim())
+        .filter(Boolean);
+      const long = lines.find((line) => line.length > 100);
+      if (long)
+        return { problem: `“${long.slice(0, 30)}…” has ${long.length} letters; a phrase has 100 at most.` };
+      await addPhrases(
+        workspaceId,
+        niche.id,
+        [...new Set(lines)].map((phrase) => ({ phrase, way: 'own' as const })),
+      );
+      await resumePhrases(workspaceId, niche.id);
+      break;
+    }
+    case 'choose':
+    case 'let go': {
+      const chosen = wish.wish === 'choose';
+      const words = await choosePhrases(workspaceId, niche.id, wish.ids, chosen);
+      await takeCandidates(workspaceId, niche.id, words, chosen);
+      break;
+    }
+    case 'take out':
+    case 'bring back':
+      await takePhrasesOut(workspaceId, niche.id, wish.ids, wish.wish === 'take out');
+      break;
+    case 'keep as niches':
+      return { problem: null, kept: await keepAsNiches(workspaceId, niche.id, wish.ids.slice(0, MOST_KEPT)) };
+  }
+  return { problem: null };
+}
+
+/** Makes niches of their own from phrases, each with a look that is taken in the background. @returns how many */
+async function keepAsNiches(workspaceId: string, nicheId: string, chosen: string[]): Promise<number> {
+  const those = (await phrasesOf(workspaceId, nicheId)).filter(({ id }) => chosen.includes(id));
+  for (const { phrase } of those) {
+    const id = await keepNiche(workspaceId, phrase);
+    await lookLater(workspaceId, id);
+  }
+  return those.length;
+}
+
+const DOWNWARDS = new Set<PhraseSort>(['points', 'demand', 'volume', 'price']);
+
+/** Every phrase the niche was widened to: looked up, grouped, sorted, chosen as keywords. */
+export default function NichePhrases() {
+  const { niche, phrases, offerUndo } = useNiche();
+  const [words, setWords] = useState('');
+  const [grouped, setGrouped] = useState(false);
+  const [onlyGood, setOnlyGood] = useState(false);
+  const [sort, setSort] = useState<{ by: PhraseSort; down: boolean }>({ by: 'points', down: true });
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [own, setOwn] = useState('');
+  const [bringing, setBringing] = useState(false);
+  const fetcher = useFetcher<typeof action>();
+  const shown = useMemo(() => {
+    const asked = words.toLowerCase().split(/\s+/).filter(Boolean);
+    return phrases
+      .filter(
+        ({ phrase, word, results }) =>
+          asked.every((part) => phrase.includes(part)) &&
+          (!onlyGood || ((word === 'open' || word === 'worth a try') && (results ?? 0) > 0)),
+      )
+      .sort(comparePhrases(sort.by, sort.down));
+  }, [phrases, words, onlyGood, sort]);
+  const lines = useMemo(
+    () =>
+      grouped
+        ? groupByStems(niche.phrase, shown).flatMap((group) => [
+            { group: group.name || 'Others', size: group.phrases.length },
+            ...group.phrases,
+          ])
+        : shown,
+    [grouped, niche.phrase, shown],
+  );
+  const send = (wish: Record<string, string>) =>
+    void fetcher.submit(wish, { method: 'post', action: `/niches/${niche.id}/phrases` });
+  const withChosen = (wish: string) => {
+    send({ wish, ids: [...chosen].join(' ') });
+    setChosen(new Set());
+  };
+  const candidates = phrases.filter((row) => row.chosen).length;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '272px minmax(0, 1fr)', minHeight: 0 }}>
+      <Box
+        component="section"
+        aria-label="Widen"
+        tabIndex={0}
+        sx={{ borderRight: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
+      >
+        <Typography variant="h2" sx={{ mb: 1.5 }}>
+          Widen “{niche.phrase}”
+        </Typography>
+        <WidenBar />
+        <Typography variant="caption" component="p" sx={{ mt: 1 }}>
+          Audiences, formats, numbers and kinds are yours to change under{' '}
+          <Link component={To} to="/niches/sums" underline="always">
+            the sums
+          </Link>
+          .
+        </Typography>
+        <Typography variant="h2" sx={{ mt: 4, mb: 1.5 }}>
+          Your own
+        </Typography>
+        <TextField
+          label="Phrases, one a line"
+          multiline
+          rows={4}
+          value={own}
+          onChange={(event) => setOwn(event.target.value)}
+          helperText={fetcher.data?.problem || 'Typed, or pasted from a spreadsheet'}
+          error={Boolean(fetcher.data?.problem)}
+        />
+        <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+          <Button
+            size="small"
+            variant="outlined"
+            disabled={own.trim() === ''}
+            onClick={() => {
+              send({ wish: 'add', phrases: own });
+              setOwn('');
+            }}
+          >
+            Look them up
+          </Button>
+          <Button size="small" onClick={() => setBringing(true)}>
+            From a file …
+          </Button>
+        </Box>
+        <Typography variant="h2" sx={{ mt: 4, mb: 1 }}>
+          Keyword candidates
+        </Typography>
+        <Typography variant="body2">
+          {candidates === 0
+            ? 'Choose phrases and make them candidates: they go into the brief, and from there into the listing.'
+            : `${candidates} of ${phrases.length} phrases are candidates of the brief.`}
+        </Typography>
+      </Box>
+      <Box sx={{ px: 4, py: 2, display: 'grid', gridTemplateRows: 'auto auto minmax(0, 1fr)', minHeight: 0 }}>
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 1 }}>
+          <TextField
+            label="Words in the phrase"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+            sx={{ width: 220 }}
+          />
+          <ToggleButton value="grouped" size="small" selected={grouped} onChange={() => setGrouped(!grouped)}>
+            Group by shared word
+          </ToggleButton>
+          <ToggleButton value="good" size="small" selected={onlyGood} onChange={() => setOnlyGood(!onlyGood)}>
+            ◆ ◇ only the good ones
+          </ToggleButton>
+          <Box sx={{ flex: 1 }} />
+          <span role="status">
+            {shown.length.toLocaleString('en-US')} of {phrases.length.toLocaleString('en-US')}
+          </span>
+          <SaveCsv
+            variant="outlined"
+            name={`${niche.phrase} phrases`}
+            disabled={shown.length === 0}
+            rows={() => [
+              [
+                'phrase',
+                'verdict',
+                'points',
+                'results',
+                'copies in 30 days',
+                'sellers',
+                'price',
+                'searches a month',
+                'found by',
+                'candidate',
+                'day',
+              ],
+              ...shown.map((row) => [
+                row.phrase,
+                row.word,
+                row.points?.toFixed(1),
+                row.results,
+                row.demand?.toFixed(1),
+                row.sellers,
+                row.price,
+                row.volume,
+                row.way,
+                row.chosen ? 'yes' : 'no',
+                row.day,
+              ]),
+            ]}
+          />
+        </Box>
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minHeight: 36 }}>
+          {chosen.size > 0 ? (
+            <>
+              <strong>{chosen.size} chosen</strong>
+              <Button size="small" onClick={() => withChosen('choose')}>
+                Make candidates
+              </Button>
+              <Button size="small" onClick={() => withChosen('let go')}>
+                No candidates
+              </Button>
+              <Button size="small" onClick={() => withChosen('keep as niches')}>
+                Keep as niches
+              </Button>
+              <Button
+                size="small"
+                onClick={() => {
+                  const those = [...chosen].join(' ');
+                  offerUndo(`${chosen.size} taken out`, () => send({ wish: 'bring back', ids: those }));
+                  withChosen('take out');
+                }}
+              >
+                Take out
+              </Button>
+            </>
+          ) : (
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: 14 }}>
+              {fetcher.data && 'kept' in fetcher.data
+                ? `${fetcher.data.kept} kept as niches of their own.`
+                : 'Space chooses, K makes a keyword candidate. ◆ open, ◇ worth a try, ✕ crowded, ○ no demand.'}
+            </Box>
+          )}
+        </Box>
+        {phrases.length === 0 ? (
+          <Typography sx={{ mt: 6, textAlign: 'center' }}>
+            No phrases yet. Choose ways on the left and widen: hundreds come to stand here, each with its
+            sums.
+          </Typography>
+        ) : (
+          <PhrasesTable
+            lines={lines}
+            sort={sort}
+            onSort={(by) => setSort((now) => ({ by, down: now.by === by ? !now.down : DOWNWARDS.has(by) }))}
+            chosen={chosen}
+            onChosen={setChosen}
+            onStar={(which, star) => send({ wish: star ? 'choose' : 'let go', ids: which.join(' ') })}
+          />
+        )}
+      </Box>
+      {bringing && <ImportDialog table="phrases" nicheId={niche.id} onClose={() => setBringing(false)} />}
+    </Box>
+  );
+}

@@ -1,0 +1,23 @@
+import { linesOf } from '#server/niches/looks.ts';
+import { openNiche } from '#server/niches/niches.ts';
+import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
+import { wrenfair } from '#server/services/wrenfair.ts';
+import { idFrom, notFound, requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/niche-rival.ts';
+
+/** How a rival moved from look to look, and how many of its pages the shop shows. */
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const niche = await openNiche(workspaceId, idFrom(params.niche));
+  if (!niche) throw notFound();
+  const id = idFrom(params.rival);
+  const [line, pagesShown] = await Promise.all([
+    linesOf(workspaceId, niche.id, [id]),
+    // Without the shop's word there are no pages to look at; the line is worth showing all the same.
+    wrenfair.pagesShown(id).catch((error: unknown) => {
+      if (error instanceof ServiceTrouble || error instanceof ServiceRefusal) return 0;
+      throw error;
+    }),
+  ]);
+  return Response.json({ pagesShown, line: line.map(({ day, rank, price }) => ({ day, rank, price })) });
+}

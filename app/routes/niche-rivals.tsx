@@ -1,0 +1,168 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { AddRival } from '../niche/add-rival.tsx';
+import { RivalCharts } from '../niche/charts.tsx';
+import { FilterBar } from '../niche/filter-bar.tsx';
+import { ImportDialog } from '../niche/import/import-dialog.tsx';
+import { useNiche } from '../niche/niche-desk.tsx';
+import { RivalDetail } from '../niche/rival-detail.tsx';
+import { RivalsTable } from '../niche/rivals-table.tsx';
+import { count } from '../niche/show.ts';
+import { useSorted } from '../niche/use-sorted.ts';
+import { SaveCsv } from '../parts/save-csv.tsx';
+
+const HEADINGS =
+  'title,author,price,print cost,royalty,rank,copies in 30 days,at least,at most,earnings in 30 days,reviews,pages,width in,height in,ink,published,category,id,counts'.split(
+    ',',
+  );
+
+/** The rivals: what the charts ask, the filters narrow, and the table shows row by row. */
+export default function NicheRivals() {
+  const { niche, rivals, mark, takeOut, reload } = useNiche();
+  const { places, sort, onSort } = useSorted();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [search, setSearch] = useSearchParams();
+  const [bringing, setBringing] = useState(false);
+  const [adding, setAdding] = useState(false);
+  const open = search.get('rival');
+  const rival = open ? rivals?.find(({ id }) => id === open) : undefined;
+  const show = (id: string | null) =>
+    setSearch(id ? { rival: id } : {}, { replace: true, preventScrollReset: true });
+  const ids = [...chosen];
+  const act = (marks: Parameters<typeof mark>[1], words: string) => {
+    mark(ids, marks, `${ids.length} ${ids.length === 1 ? 'rival' : 'rivals'} ${words}`);
+    setChosen(new Set());
+  };
+  const rows = () => [
+    HEADINGS,
+    ...Array.from(places, (place) => {
+      const one = rivals![place]!;
+      return [
+        one.title,
+        one.penName,
+        one.price,
+        one.printCost?.toFixed(2),
+        one.royalty?.toFixed(2),
+        one.rank,
+        one.copies?.toFixed(1),
+        one.copiesLow?.toFixed(1),
+        one.copiesHigh?.toFixed(1),
+        one.earnings?.toFixed(2),
+        one.reviews,
+        one.pages,
+        one.trim?.width,
+        one.trim?.height,
+        one.ink,
+        one.published,
+        one.category,
+        one.id,
+        one.hidden || one.unlike ? 'no' : 'yes',
+      ];
+    }),
+  ];
+  if (!rivals) return <Box sx={{ p: 5 }}>The comparables are on their way …</Box>;
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: rival ? 'minmax(0, 1fr) 320px' : 'minmax(0, 1fr)',
+        minHeight: 0,
+      }}
+    >
+      <Box
+        sx={{
+          px: 4,
+          pt: 2,
+          pb: 2,
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          gridTemplateRows: 'auto auto auto minmax(0, 1fr)',
+          minHeight: 0,
+        }}
+      >
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', gap: 3 }}>
+          <RivalCharts which="all" height={140} />
+        </Box>
+        <FilterBar />
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minHeight: 36 }}>
+          {ids.length > 0 ? (
+            <>
+              <strong>{ids.length} chosen</strong>
+              <Button size="small" onClick={() => act({ unlike: true }, 'marked as not comparable')}>
+                Not comparable
+              </Button>
+              <Button size="small" onClick={() => act({ unlike: false, hidden: false }, 'counted again')}>
+                Count again
+              </Button>
+              <Button size="small" onClick={() => act({ hidden: true }, 'hidden')}>
+                Hide
+              </Button>
+              <Button size="small" onClick={() => act({ watched: true }, 'under watch')}>
+                Watch
+              </Button>
+              {rivals.some(({ id, source }) => source === 'own' && chosen.has(id)) && (
+                <Button
+                  size="small"
+                  onClick={() => {
+                    takeOut(ids);
+                    setChosen(new Set());
+                  }}
+                >
+                  Take my own rows out
+                </Button>
+              )}
+            </>
+          ) : (
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: 14, minWidth: 0 }}>
+              Drag over a chart to mark a range. In the table: Space chooses, Enter opens, N not comparable, H
+              hides, W watches.
+            </Box>
+          )}
+          <Box
+            sx={{
+              ml: 'auto',
+              flex: 'none',
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1.5,
+              whiteSpace: 'nowrap',
+            }}
+          >
+            <Box component="span" role="status" sx={{ color: 'text.secondary', fontSize: 14 }}>
+              {count(places.length)} of {count(rivals.length)}
+            </Box>
+            <Button size="small" variant="outlined" onClick={() => setAdding(true)}>
+              Add by hand …
+            </Button>
+            <Button size="small" variant="outlined" onClick={() => setBringing(true)}>
+              Bring your own …
+            </Button>
+            <SaveCsv variant="outlined" name={`${niche.phrase} comparables`} rows={rows} />
+          </Box>
+        </Box>
+        <RivalsTable
+          places={places}
+          sort={sort}
+          onSort={onSort}
+          chosen={chosen}
+          onChosen={setChosen}
+          open={open}
+          onOpen={show}
+          room={rival ? 'beside a rival' : 'whole'}
+        />
+      </Box>
+      {rival && <RivalDetail rival={rival} onClose={() => show(null)} />}
+      {adding && <AddRival onClose={() => setAdding(false)} />}
+      {bringing && (
+        <ImportDialog
+          table="comparables"
+          nicheId={niche.id}
+          onBrought={reload}
+          onClose={() => setBringing(false)}
+        />
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,100 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { OBSERVED_PAIR } from '#core/niche/index.ts';
+import { BriefSummary } from '../niche/brief-summary.tsx';
+import { RivalCharts } from '../niche/charts.tsx';
+import { useNiche } from '../niche/niche-desk.tsx';
+import { OverTime } from '../niche/over-time.tsx';
+import { PhraseList } from '../niche/phrase-list.tsx';
+import { RivalsTable } from '../niche/rivals-table.tsx';
+import { SharedParagraph } from '../niche/shared-paragraph.tsx';
+import { Shelves } from '../niche/shelves.tsx';
+import { dollars, percent } from '../niche/show.ts';
+import { useSorted } from '../niche/use-sorted.ts';
+import { VerdictStrip } from '../niche/verdict-strip.tsx';
+
+/** What there is to decide, on one sheet: phrases, verdict, charts, rivals, and what the sums say. */
+export default function NicheSums() {
+  const { niche, verdict, rivals, latest, curve } = useNiche();
+  const { places, sort, onSort } = useSorted();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const navigate = useNavigate();
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '200px minmax(0, 1fr) 230px', lg: '272px minmax(0, 1fr) 270px' },
+        minHeight: 0,
+      }}
+    >
+      <PhraseList />
+      <Box
+        sx={{
+          p: 3,
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          gridTemplateRows: 'auto auto minmax(0, 1fr)',
+          minHeight: 0,
+          gap: 2,
+        }}
+      >
+        {verdict ? (
+          <VerdictStrip verdict={verdict} />
+        ) : (
+          <Typography sx={{ p: 3 }}>
+            {latest
+              ? 'The comparables are on their way …'
+              : 'Wrenfair has not answered yet. The look goes on; its answer comes to stand here.'}
+          </Typography>
+        )}
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 3 }}>
+          <RivalCharts which="first" height={150} />
+        </Box>
+        {rivals && (
+          <RivalsTable
+            places={places}
+            sort={sort}
+            onSort={onSort}
+            chosen={chosen}
+            onChosen={setChosen}
+            open={null}
+            room="short"
+            onOpen={(id) => id && void navigate(`/niches/${niche.id}/rivals?rival=${id}`)}
+          />
+        )}
+      </Box>
+      <Box
+        component="aside"
+        aria-label="What the sums say"
+        tabIndex={0}
+        sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
+      >
+        <Typography variant="h2" sx={{ mb: 1 }}>
+          What the sums say
+        </Typography>
+        <SharedParagraph />
+        <BriefSummary />
+        <Shelves />
+        <OverTime />
+        {verdict && (
+          <>
+            <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+              What this rests on
+            </Typography>
+            <Typography variant="body2">
+              A newcomer comes to stand at rank {verdict.newcomer.ranks.best.toLocaleString('en-US')} to{' '}
+              {verdict.newcomer.ranks.worst.toLocaleString('en-US')}, costs {dollars(verdict.newcomer.price)},
+              of which {dollars(verdict.newcomer.royalty)} are royalty, and spends{' '}
+              {percent(verdict.newcomer.advertisingShare)} of that on advertising.{' '}
+              {curve.sure.by === 'pairs'
+                ? `Copies follow the curve of your own ${curve.sure.n} pairs of rank and sales.`
+                : `Copies follow the usual curve through rank ${OBSERVED_PAIR.rank} and ${OBSERVED_PAIR.copies.toLocaleString('en-US')} copies, a rough guide: from half to double.`}
+            </Typography>
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}

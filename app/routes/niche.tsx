@@ -1,0 +1,203 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
+import { Form, NavLink, Outlet, redirect, useNavigation } from 'react-router';
+import * as v from 'valibot';
+import { briefsOf, briefsOrDraft, startBooks } from '#server/niches/briefs.ts';
+import { choicesOf, curveOf } from '#server/niches/choices.ts';
+import { lookNow, looksAt, movesOf } from '#server/niches/looks.ts';
+import { letGo, openNiche, watchNiche } from '#server/niches/niches.ts';
+import { type PhraseRow, phrasesJson } from '#server/niches/phrases.ts';
+import { NicheDeskProvider, useNiche } from '../niche/niche-desk.tsx';
+import { beginRivals } from '../niche/rivals.ts';
+import { dayShown } from '../niche/show.ts';
+import { UndoBar } from '../niche/undo-bar.tsx';
+import { useNicheKeys } from '../niche/use-niche-keys.ts';
+import { isRunning } from '../parts/jobs.tsx';
+import { JobLine } from '../parts/jobs-button.tsx';
+import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/niche.ts';
+
+const Wish = v.object({ wish: v.picklist(['start', 'look again', 'drop', 'watch', 'stop watching']) });
+
+export const meta = ({ loaderData }: Route.MetaArgs) => [
+  { title: `${loaderData?.niche.phrase ?? 'Niche'} – Restless Quill` },
+];
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const niche = await openNiche(workspaceId, idFrom(params.niche));
+  if (!niche) throw notFound();
+  const [looks, moves, choices, curve, phrases, briefs] = await Promise.all([
+    looksAt(workspaceId, niche.id),
+    movesOf(workspaceId, niche.id),
+    choicesOf(workspaceId),
+    curveOf(workspaceId),
+    phrasesJson(workspaceId, niche.id),
+    briefsOf(workspaceId, niche.id),
+  ]);
+  return {
+    niche,
+    looks: looks.map(({ day, results, demand, unread, categories }) => ({
+      day,
+      results,
+      demand,
+      unread,
+      categories,
+    })),
+    moves,
+    choices,
+    curve,
+    phrases,
+    briefs,
+    rivalsMark: looks.at(-1)?.id ?? '',
+  };
+}
+
+/** The rivals come by a request of their own, begun beside that for the page, not after it. */
+export async function clientLoader({ params, serverLoader }: Route.ClientLoaderArgs) {
+  if (!location.pathname.startsWith(`/niches/${params.niche}`)) beginRivals(params.niche);
+  return serverLoader();
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { workspaceId, workspaceName } = await requireVisitor(request);
+  const niche = await openNiche(workspaceId, idFrom(params.niche));
+  if (!niche) throw notFound();
+  const read = await formFrom(request, Wish);
+  if (!read.success) return null;
+  switch (read.output.wish) {
+    case 'drop':
+      await letGo(workspaceId, [niche.id], true);
+      return redirect(`/niches?gone=${niche.id}`);
+    case 'watch':
+      await watchNiche(workspaceId, niche.id, true);
+      return null;
+    case 'stop watching':
+      await watchNiche(workspaceId, niche.id, false);
+      return null;
+    case 'look again':
+      await lookNow(workspaceId, niche.id, niche.phrase);
+      return null;
+    case 'start': {
+      const [brief] = await briefsOrDraft(workspaceId, niche.id, niche.phrase);
+      const [book] = await startBooks(workspaceId, workspaceName, [brief!.id]);
+      return redirect(`/books/${book}/flatplan`);
+    }
+  }
+}
+
+const VIEWS = [
+  ['', 'Sums'],
+  ['rivals', 'Rivals'],
+  ['phrases', 'Phrases'],
+  ['gaps', 'Gaps'],
+  ['when', 'When'],
+  ['brief', 'Brief'],
+] as const;
+
+/** An open niche: its header, and one of its views in the order in which a niche is decided. */
+export default function Niche({ loaderData }: Route.ComponentProps) {
+  const phrases = useMemo(() => JSON.parse(loaderData.phrases) as PhraseRow[], [loaderData.phrases]);
+  return (
+    <NicheDeskProvider key={loaderData.niche.id} {...loaderData} phrases={phrases}>
+      <Box sx={{ height: '100%', display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
+        <Header />
+        <Outlet />
+      </Box>
+      <UndoBar />
+    </NicheDeskProvider>
+  );
+}
+
+const PATHS = VIEWS.map(([path]) => path);
+
+function Header() {
+  useNicheKeys(PATHS);
+  const { niche, looks, latest, rivals, problem, jobs } = useNiche();
+  const busy = useNavigation().formMethod === 'POST';
+  const look = jobs.find((job) => job.kind === 'look' && (isRunning(job) || job.state === 'failed'));
+  const looked = latest
+    ? [
+        `Looked at in Wrenfair on ${dayShown(latest.day)}`,
+        looks.length > 1 ? `${looks.length - 1} earlier ${looks.length === 2 ? 'look' : 'looks'}` : '',
+        rivals ? `${rivals.length.toLocaleString('en-US')} comparables` : '',
+      ]
+    : ['Not looked at yet'];
+  return (
+    <Box sx={{ borderBottom: 1, borderColor: 'divider', px: 5, pt: 2.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 3 }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <Typography variant="h1" noWrap>
+            {niche.phrase}
+          </Typography>
+          <Typography variant="body2" color="text.secondary">
+            {looked.filter(Boolean).join(' · ')}
+          </Typography>
+        </Box>
+        <Form method="post" action={`/niches/${niche.id}`}>
+          <Button type="submit" name="wish" value="drop">
+            Let it go
+          </Button>
+          <Button type="submit" name="wish" value={niche.watched ? 'stop watching' : 'watch'} sx={{ ml: 1 }}>
+            {niche.watched ? '◉ Stop watching' : 'Watch'}
+          </Button>
+          <Button
+            type="submit"
+            name="wish"
+            value="look again"
+            variant="outlined"
+            disabled={busy}
+            sx={{ mx: 2 }}
+          >
+            Look again
+          </Button>
+          <Button type="submit" name="wish" value="start" variant="contained" disabled={busy || !latest}>
+            Start a book from this
+          </Button>
+        </Form>
+      </Box>
+      <Box
+        component="nav"
+        aria-label="Views of the niche"
+        sx={{
+          display: 'flex',
+          gap: 2,
+          mt: 1,
+          '& a': {
+            color: 'text.primary',
+            textDecoration: 'none',
+            px: 2,
+            py: 1,
+            borderBottom: '2px solid transparent',
+          },
+          '& a.active': { color: 'primary.main', fontWeight: 700, borderColor: 'primary.main' },
+        }}
+      >
+        {VIEWS.map(([path, name]) => (
+          <NavLink key={path} to={`/niches/${niche.id}${path ? `/${path}` : ''}`} end>
+            {name}
+          </NavLink>
+        ))}
+      </Box>
+      {look && (
+        <Box sx={{ maxWidth: 480, pb: 1 }}>
+          <JobLine job={look} />
+        </Box>
+      )}
+      {latest && latest.unread > 0 && (
+        <Alert severity="warning" variant="outlined" sx={{ mb: 2 }}>
+          {latest.unread} rows of Wrenfair’s answer could not be read and are left out. Look again later for a
+          whole answer.
+        </Alert>
+      )}
+      {problem && (
+        <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
+          {problem}
+        </Alert>
+      )}
+    </Box>
+  );
+}

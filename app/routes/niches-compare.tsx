@@ -1,0 +1,191 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { redirect, Link as To } from 'react-router';
+import * as v from 'valibot';
+import { bestSellers, briefFrom, estimate, judge, sharedByBest } from '#core/niche/index.ts';
+import { choicesOf, curveOf } from '#server/niches/choices.ts';
+import { looksAt } from '#server/niches/looks.ts';
+import { openNiche } from '#server/niches/niches.ts';
+import { countedRivals } from '#server/niches/rivals.ts';
+import {
+  copies,
+  count,
+  dayShown,
+  dollars,
+  partValue,
+  sentence,
+  VERDICTS,
+  wholeDollars,
+} from '../niche/show.ts';
+import { Spark } from '../niche/spark.tsx';
+import { notFound, requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/niches-compare.ts';
+
+const Ids = v.pipe(
+  v.string(),
+  v.transform((text) => text.split(',')),
+  v.array(v.pipe(v.string(), v.regex(/^\w{1,64}$/))),
+  v.minLength(1),
+  v.maxLength(4),
+);
+
+export const meta = () => [{ title: 'Niches side by side – Restless Quill' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const read = v.safeParse(Ids, new URL(request.url).searchParams.get('ids'));
+  if (!read.success) throw redirect('/niches');
+  const [choices, curve] = await Promise.all([choicesOf(workspaceId), curveOf(workspaceId)]);
+  const niches = await Promise.all(
+    read.output.map(async (id) => {
+      const niche = await openNiche(workspaceId, id);
+      if (!niche) throw notFound();
+      const [looks, rows] = await Promise.all([looksAt(workspaceId, id), countedRivals(workspaceId, id)]);
+      const latest = looks.at(-1);
+      const rivals = rows.map((row) => ({ ...estimate(row, curve), source: row.source }));
+      return {
+        ...niche,
+        day: latest?.day ?? null,
+        demand: looks.map((look) => look.demand),
+        verdict: latest ? judge(latest.results, rivals, choices, latest.day) : null,
+        shared: sharedByBest(rivals, choices.lists)
+          .map(({ text }) => text)
+          .join(''),
+        brief: briefFrom(niche.phrase, rivals, choices.lists),
+        best: bestSellers(
+          rivals.filter(({ source }) => source === 'market'),
+          3,
+        ).map((rival) => ({ id: rival.id, title: rival.title })),
+      };
+    }),
+  );
+  return { niches };
+}
+
+/** Up to four niches side by side, part by part. */
+export default function Compare({ loaderData }: Route.ComponentProps) {
+  const { niches } = loaderData;
+  type Shown = (typeof niches)[number];
+  const parts = niches.find(({ verdict }) => verdict)?.verdict?.parts ?? [];
+  const rows: [name: string, show: (niche: Shown) => React.ReactNode][] = [
+    [
+      'Verdict',
+      ({ verdict }) =>
+        verdict ? (
+          <Box component="strong" sx={{ color: VERDICTS[verdict.word].colour }}>
+            {VERDICTS[verdict.word].sign} {sentence(verdict.word)}, {verdict.points.toFixed(1)} of 10
+          </Box>
+        ) : (
+          'not looked at yet'
+        ),
+    ],
+    [
+      'A newcomer earns a month',
+      ({ verdict }) =>
+        verdict ? `${wholeDollars(verdict.newcomer.low)} to ${wholeDollars(verdict.newcomer.high)}` : '–',
+    ],
+    ...parts.map(({ what, id }): [string, (niche: Shown) => React.ReactNode] => [
+      what,
+      ({ verdict }) => {
+        const part = verdict?.parts.find((one) => one.id === id);
+        return part ? `${partValue(part.value, part.unit)} · counts ${Math.round(part.score * 100)} %` : '–';
+      },
+    ]),
+    ['Sellers in the top 20', ({ verdict }) => (verdict ? count(verdict.sellers) : '–')],
+    [
+      'Copies over the looks',
+      ({ demand }) => (
+        <>
+          <Spark values={demand} label="Copies over the looks" width={120} /> {copies(demand.at(-1) ?? null)}
+        </>
+      ),
+    ],
+    ['What the best share', ({ shared }) => shared],
+    [
+      'A book that fits',
+      ({ brief }) =>
+        `${brief.trim}, ${brief.pages} pages, ${dollars((brief.prices as Record<string, number>).us ?? null)}`,
+    ],
+    [
+      'Best sellers',
+      ({ best }) => (
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          {best.map(({ id, title }) => (
+            <Box
+              key={id}
+              component="img"
+              src={`/market/covers/${id}`}
+              alt={title}
+              title={title}
+              sx={{ height: 96, border: 1, borderColor: 'divider' }}
+            />
+          ))}
+        </Box>
+      ),
+    ],
+  ];
+  return (
+    <Box sx={{ p: 6 }}>
+      <Box sx={{ display: 'flex', mb: 4 }}>
+        <Typography variant="h1" sx={{ flex: 1 }}>
+          Side by side
+        </Typography>
+        <Button component={To} to="/niches">
+          All niches
+        </Button>
+      </Box>
+      <Box
+        component="table"
+        aria-label="Niches side by side"
+        sx={{
+          width: '100%',
+          tableLayout: 'fixed',
+          borderCollapse: 'collapse',
+          '& th, & td': {
+            textAlign: 'left',
+            verticalAlign: 'top',
+            p: '7px 10px',
+            borderBottom: 1,
+            borderColor: 'divider',
+          },
+          '& tbody th': { fontWeight: 400, color: 'text.secondary', width: 190 },
+        }}
+      >
+        <colgroup>
+          <col style={{ width: 200 }} />
+        </colgroup>
+        <thead>
+          <tr>
+            <td />
+            {niches.map(({ id, phrase, day }) => (
+              <th key={id} scope="col">
+                <Link
+                  component={To}
+                  to={`/niches/${id}`}
+                  sx={{ fontFamily: '"Alegreya", serif', fontSize: 19 }}
+                >
+                  {phrase}
+                </Link>
+                <Typography variant="caption" component="div">
+                  {day ? dayShown(day) : ''}
+                </Typography>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([name, show]) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              {niches.map((niche) => (
+                <td key={niche.id}>{show(niche)}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}

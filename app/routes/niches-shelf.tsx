@@ -1,0 +1,213 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { Link as To, useFetcher, useSearchParams } from 'react-router';
+import * as v from 'valibot';
+import { type EstimatedComparable, estimate, trimName } from '#core/niche/index.ts';
+import { curveOf } from '#server/niches/choices.ts';
+import { reckonSoon } from '#server/niches/looks.ts';
+import { openNiche } from '#server/niches/niches.ts';
+import { addOwnRivals } from '#server/niches/rivals.ts';
+import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
+import { wrenfair } from '#server/services/wrenfair.ts';
+import { copies, count, dayShown, dollars, NOTHING, wholeDollars } from '../niche/show.ts';
+import { type RowColumn, RowTable } from '../parts/row-table.tsx';
+import { SaveCsv } from '../parts/save-csv.tsx';
+import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/niches-shelf.ts';
+
+const Shelf = v.pipe(v.string(), v.regex(/^[\w.-]{1,64}$/));
+const Niche = v.fallback(v.nullable(v.pipe(v.string(), v.regex(/^\w{1,64}$/))), null);
+const Wish = v.object({
+  niche: v.pipe(v.string(), v.regex(/^\w{1,64}$/)),
+  ids: v.pipe(
+    v.string(),
+    v.transform((text) => text.split(' ').filter(Boolean)),
+    v.maxLength(100),
+  ),
+});
+
+export const meta = ({ loaderData }: Route.MetaArgs) => [
+  { title: `${loaderData?.name ?? 'Shelf'} – Restless Quill` },
+];
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const read = v.safeParse(Shelf, params.shelf);
+  if (!read.success) throw notFound();
+  const from = v.parse(Niche, new URL(request.url).searchParams.get('from'));
+  const [curve, niche] = await Promise.all([
+    curveOf(workspaceId),
+    from ? openNiche(workspaceId, from) : Promise.resolve(null),
+  ]);
+  try {
+    const { day, name, comparables } = await wrenfair.topOf(read.output);
+    return { day, name, niche, books: comparables.map((book) => estimate(book, curve)), trouble: '' };
+  } catch (error) {
+    if (error instanceof ServiceRefusal) throw notFound();
+    if (!(error instanceof ServiceTrouble)) throw error;
+    return {
+      day: '',
+      name: 'A shelf of Wrenfair',
+      niche,
+      books: [],
+      trouble: `${error.message} Open the shelf again in a moment.`,
+    };
+  }
+}
+
+/** Takes best sellers of the shelf among a niche's comparables. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const shelf = v.safeParse(Shelf, params.shelf);
+  const read = await formFrom(request, Wish);
+  if (!read.success || !shelf.success) return { taken: 0 };
+  const niche = await openNiche(workspaceId, idFrom(read.output.niche));
+  if (!niche) throw notFound();
+  const chosen = new Set(read.output.ids);
+  const { comparables } = await wrenfair.topOf(shelf.output);
+  const those = comparables.filter(({ id }) => chosen.has(id));
+  await addOwnRivals(workspaceId, niche.id, those);
+  await reckonSoon(workspaceId, niche.id);
+  return { taken: those.length };
+}
+
+type Key =
+  | 'rank'
+  | 'title'
+  | 'trim'
+  | 'pages'
+  | 'price'
+  | 'reviews'
+  | 'published'
+  | 'copies'
+  | 'royalty'
+  | 'earnings';
+
+const COLUMNS: RowColumn<EstimatedComparable, Key>[] = [
+  { key: 'rank', name: 'Rank', width: '78px', show: ({ rank }) => count(rank) },
+  {
+    key: 'title',
+    name: 'Title',
+    width: 'minmax(220px, 1fr)',
+    left: true,
+    show: ({ title }) => title,
+    hint: ({ penName }) => penName,
+  },
+  {
+    key: 'trim',
+    name: 'Trim',
+    width: '80px',
+    show: ({ trim }) => (trim ? `${trim.width} × ${trim.height}` : NOTHING),
+  },
+  { key: 'pages', name: 'Pages', width: '64px', show: ({ pages }) => count(pages) },
+  { key: 'price', name: 'Price', width: '72px', show: ({ price }) => dollars(price) },
+  { key: 'reviews', name: 'Reviews', width: '76px', show: ({ reviews }) => count(reviews) },
+  {
+    key: 'published',
+    name: 'Since',
+    width: '110px',
+    show: ({ published }) => (published ? dayShown(published) : NOTHING),
+  },
+  { key: 'copies', name: 'Copies/mo', width: '90px', show: (book) => copies(book.copies) },
+  { key: 'royalty', name: 'Royalty', width: '76px', show: ({ royalty }) => dollars(royalty) },
+  { key: 'earnings', name: 'Earns/mo', width: '86px', show: ({ earnings }) => wholeDollars(earnings) },
+];
+
+const OTHERS = COLUMNS.filter(({ key }) => key !== 'title');
+
+const value = (book: EstimatedComparable, key: Key): number | string =>
+  key === 'trim' ? (book.trim ? book.trim.width * book.trim.height : 0) : (book[key] ?? 0);
+
+/** The hundred best sellers of a shelf of the marketplace. */
+export default function Shelf100({ loaderData }: Route.ComponentProps) {
+  const { name, day, books, niche, trouble } = loaderData;
+  const [sort, setSort] = useState<{ by: Key; down: boolean }>({ by: 'rank', down: false });
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [search] = useSearchParams();
+  const fetcher = useFetcher<typeof action>();
+  const rows = useMemo(
+    () =>
+      books.slice().sort((a, b) => {
+        const [x, y] = [value(a, sort.by), value(b, sort.by)];
+        return (sort.down ? -1 : 1) * (x < y ? -1 : x > y ? 1 : 0);
+      }),
+    [books, sort],
+  );
+  return (
+    <Box
+      sx={{
+        p: 5,
+        height: '100%',
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1fr)',
+        gridTemplateRows: 'auto auto minmax(0, 1fr)',
+        gap: 2,
+      }}
+    >
+      <Box sx={{ display: 'flex', gap: 3, alignItems: 'baseline' }}>
+        <Typography variant="h1">{name}</Typography>
+        <Typography color="text.secondary" sx={{ flex: 1 }}>
+          {day ? `the ${books.length} best sellers on ${dayShown(day)}` : trouble}
+        </Typography>
+        <SaveCsv
+          name={name}
+          disabled={books.length === 0}
+          rows={() => [
+            ['title', 'author', ...OTHERS.map(({ name: heading }) => heading.toLowerCase())],
+            ...rows.map((book) => [
+              book.title,
+              book.penName,
+              ...OTHERS.map(({ key }) => (key === 'trim' ? trimName(book) : book[key])),
+            ]),
+          ]}
+        />
+        <Button component={To} to={niche ? `/niches/${niche.id}` : '/niches'}>
+          {niche ? `Back to “${niche.phrase}”` : 'All niches'}
+        </Button>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', minHeight: 36 }}>
+        {niche && chosen.size > 0 ? (
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => {
+              void fetcher.submit(
+                { niche: niche.id, ids: [...chosen].join(' ') },
+                { method: 'post', action: `?${search}` },
+              );
+              setChosen(new Set());
+            }}
+          >
+            Compare {chosen.size} in “{niche.phrase}”
+          </Button>
+        ) : (
+          <Typography variant="body2" color="text.secondary" role="status">
+            {fetcher.data?.taken
+              ? `${fetcher.data.taken} taken among the comparables.`
+              : niche
+                ? 'Choose books to take among the comparables of the niche.'
+                : 'Sorted by any column.'}
+          </Typography>
+        )}
+      </Box>
+      <RowTable<EstimatedComparable, Key>
+        label="Best sellers"
+        keysTold="Arrows move, Space chooses"
+        columns={COLUMNS}
+        count={rows.length}
+        lineAt={(index) => rows[index]!}
+        idOf={({ id }) => id}
+        nameOf={({ title }) => title}
+        sort={sort}
+        onSort={(by) =>
+          setSort((now) => ({ by, down: now.by === by ? !now.down : !['rank', 'title'].includes(by) }))
+        }
+        chosen={chosen}
+        onChosen={setChosen}
+        empty={trouble || 'Nothing stands on this shelf.'}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,71 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import * as v from 'valibot';
+import { salesTable, USUAL_RATES } from '#core/niche/own/index.ts';
+import { addPairs, choicesOf, dropPair, HOME_MARKET, MARKETS, pairsOf } from '#server/niches/choices.ts';
+import { reckonAll } from '#server/niches/looks.ts';
+import { Calibration } from '../niche/calibration.tsx';
+import { ChoicesForm } from '../niche/choices-form.tsx';
+import { formFrom, requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/niches-sums.ts';
+
+const short = v.pipe(v.string(), v.trim(), v.maxLength(30));
+const Wish = v.variant('wish', [
+  v.object({ wish: v.literal('add pair'), rank: short, copies: short }),
+  v.object({ wish: v.literal('drop pair'), id: v.pipe(v.string(), v.regex(/^\w{1,64}$/)) }),
+]);
+
+export const meta = () => [{ title: 'The sums – Restless Quill' }];
+
+/** Every market has a curve of its own; estimates follow the one of the marketplace that is looked at. */
+const marketIn = (request: Request): string => {
+  const asked = new URL(request.url).searchParams.get('market');
+  return MARKETS.find(({ id }) => id === asked)?.id ?? HOME_MARKET;
+};
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const market = marketIn(request);
+  const [choices, pairs] = await Promise.all([choicesOf(workspaceId), pairsOf(workspaceId, market)]);
+  return { choices, pairs, market, markets: MARKETS, home: HOME_MARKET };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  const read = await formFrom(request, Wish);
+  if (!read.success) return { problem: read.issues[0].message };
+  if (read.output.wish === 'drop pair') await dropPair(workspaceId, read.output.id);
+  else {
+    const { rank, copies } = read.output;
+    const row = salesTable.read(
+      { ...(rank ? { rank } : {}), ...(copies ? { copies } : {}) },
+      { writing: { decimal: '.', currency: 'USD', unit: 'in', days: 'year first' }, rates: USUAL_RATES },
+    );
+    if ('problems' in row) return { problem: row.problems.map(({ reason }) => reason).join(' ') };
+    await addPairs(workspaceId, marketIn(request), [row.row]);
+  }
+  await reckonAll(workspaceId);
+  return { problem: null };
+}
+
+/** What the sums rest on, all of it the publisher's to change: the curve of sales, thresholds, weights, lists. */
+export default function Sums({ loaderData }: Route.ComponentProps) {
+  return (
+    <Box sx={{ p: 6, maxWidth: 1240, mx: 'auto' }}>
+      <Typography variant="h1" sx={{ mb: 3 }}>
+        The sums
+      </Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)',
+          gap: 7,
+          alignItems: 'start',
+        }}
+      >
+        <Calibration {...loaderData} />
+        <ChoicesForm saved={loaderData.choices} />
+      </Box>
+    </Box>
+  );
+}

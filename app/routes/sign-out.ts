@@ -1,0 +1,8 @@
+import { redirect } from 'react-router';
+import { auth } from '#server/auth.ts';
+import type { Route } from './+types/sign-out.ts';
+
+export async function action({ request }: Route.ActionArgs) {
+  const { headers } = await auth().api.signOut({ headers: request.headers, returnHeaders: true });
+  return redirect('/sign-in', { headers: { 'set-cookie': headers.getSetCookie().join(', ') } });
+}

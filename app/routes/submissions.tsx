@@ -1,0 +1,83 @@
+import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
+import Paper from '@mui/material/Paper';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { useEffect } from 'react';
+import { Link as To, useRevalidator } from 'react-router';
+import { listSubmissions } from '#server/submissions.ts';
+import { SubmissionState } from '../parts/submission-state.tsx';
+import { requireVisitor } from '../visitor.server.ts';
+import type { Route } from './+types/submissions.ts';
+
+export const meta = () => [{ title: 'Submissions – Restless Quill' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { workspaceId } = await requireVisitor(request);
+  return { submissions: await listSubmissions(workspaceId) };
+}
+
+const LOOK_MS = 2500;
+
+/** Every book that was handed in, and what the service said. */
+export default function Submissions({ loaderData }: Route.ComponentProps) {
+  const { submissions } = loaderData;
+  const { revalidate } = useRevalidator();
+  const waiting = submissions.some(({ state }) => state === 'sending' || state === 'in review');
+  useEffect(() => {
+    if (!waiting) return;
+    const timer = setInterval(() => void revalidate(), LOOK_MS);
+    return () => clearInterval(timer);
+  }, [waiting, revalidate]);
+  return (
+    <Box sx={{ p: 6, maxWidth: 980, mx: 'auto' }}>
+      <Typography variant="h1" sx={{ mb: 4 }}>
+        Submissions
+      </Typography>
+      {submissions.length === 0 ? (
+        <Typography>
+          Books you hand in are listed here with the service’s answer. Open a book’s Proof, make its files,
+          and hand it in.
+        </Typography>
+      ) : (
+        <Paper>
+          <Table>
+            <TableHead>
+              <TableRow>
+                <TableCell>Book</TableCell>
+                <TableCell>Service</TableCell>
+                <TableCell>Handed in</TableCell>
+                <TableCell>State</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {submissions.map((row) => (
+                <TableRow key={row.id}>
+                  <TableCell>
+                    <Link component={To} to={`/books/${row.bookId}/proof`}>
+                      {row.title}
+                    </Link>
+                  </TableCell>
+                  <TableCell sx={{ textTransform: 'capitalize' }}>{row.service}</TableCell>
+                  <TableCell suppressHydrationWarning>
+                    {new Date(row.createdAt).toLocaleString('en-GB', {
+                      dateStyle: 'medium',
+                      timeStyle: 'short',
+                    })}
+                  </TableCell>
+                  <TableCell>
+                    <SubmissionState state={row.state} reasons={row.reasons} />
+                  </TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Paper>
+      )}
+    </Box>
+  );
+}

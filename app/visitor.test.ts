@@ -1,0 +1,98 @@
+import * as v from 'valibot';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { pageHeaders } from './security.server.ts';
+
+let doors: typeof import('./visitor.server.ts');
+beforeAll(async () => {
+  doors = await import('./visitor.server.ts');
+});
+
+/** The answer that was thrown instead of a value. */
+async function refused(work: () => unknown): Promise<Response> {
+  try {
+    await work();
+  } catch (thrown) {
+    if (thrown instanceof Response) return thrown;
+    throw thrown;
+  }
+  throw new Error('It was let in.');
+}
+
+describe('ids from an address', () => {
+  it.each(['b1', 'V1StGXR8_Z5jdHi6B-myT', 'x'.repeat(64)])('%s is one', (id) => {
+    expect(doors.idFrom(id)).toBe(id);
+  });
+
+  it.each([undefined, '', '..', 'a/b', 'a b', "a'--", 'x'.repeat(65), 'ä', 'a\0'])(
+    '%j is none: not found',
+    async (id) => {
+      expect((await refused(() => doors.idFrom(id))).status).toBe(404);
+    },
+  );
+});
+
+describe('a JSON body', () => {
+  const Body = v.object({ from: v.pipe(v.number(), v.integer('from should be a whole number.')) });
+  const sent = (body: string, headers: Record<string, string> = {}) =>
+    new Request('http://quill.example/', { method: 'POST', body, headers });
+
+  it('is parsed, and what it does not ask for is left behind', async () => {
+    expect(await doors.jsonFrom(sent('{"from":3,"more":"x"}'), Body)).toEqual({ from: 3 });
+  });
+
+  it('that is no JSON, or has another shape, is refused with the reason', async () => {
+    expect((await refused(() => doors.jsonFrom(sent('{'), Body))).status).toBe(400);
+    const wrong = await refused(() => doors.jsonFrom(sent('{"from":1.5}'), Body));
+    expect([wrong.status, await wrong.text()]).toEqual([400, 'from should be a whole number.']);
+  });
+
+  it('that is too large is refused, whether it says so or not', async () => {
+    const large = JSON.stringify({ from: 1, fill: 'x'.repeat(4 * 1024 * 1024) });
+    expect((await refused(() => doors.jsonFrom(sent(large), Body))).status).toBe(413);
+    const said = sent('{"from":1}', { 'content-length': String(5 * 1024 * 1024) });
+    expect((await refused(() => doors.jsonFrom(said, Body))).status).toBe(413);
+  });
+});
+
+describe('a form', () => {
+  it('is parsed like everything else that comes in', async () => {
+    const form = (fields: Record<string, string>) =>
+      new Request('http://quill.example/', { method: 'POST', body: new URLSearchParams(fields) });
+    const Wish = v.object({ wish: v.picklist(['make files', 'hand in']) });
+    expect((await doors.formFrom(form({ wish: 'hand in' }), Wish)).success).toBe(true);
+    for (const fields of [{ wish: 'delete all' }, {}])
+      expect((await doors.formFrom(form(fields as Record<string, string>), Wish)).success).toBe(false);
+  });
+});
+
+describe('headers of every page', () => {
+  const headers = pageHeaders('abc123');
+  const policy = Object.fromEntries(
+    headers['content-security-policy']!.split('; ').map((part) => {
+      const [name, ...values] = part.split(' ');
+      return [name!, values];
+    }),
+  );
+
+  // Content Security Policy Level 3 (W3C).
+  it('let nothing be loaded but from here, and no script run that the page did not name', () => {
+    expect(policy['default-src']).toEqual(["'none'"]);
+    expect(policy['script-src']).toEqual(["'self'", "'nonce-abc123'"]);
+    for (const values of Object.values(policy)) {
+      expect(values.join(' ')).not.toMatch(/\*|https?:|'unsafe-eval'/);
+    }
+    for (const [name, values] of Object.entries(policy))
+      if (name !== 'style-src-attr') expect(values).not.toContain("'unsafe-inline'");
+    for (const name of ['base-uri', 'frame-ancestors', 'object-src'])
+      expect(policy[name]).toEqual(["'none'"]);
+    expect(policy['form-action']).toEqual(["'self'"]);
+  });
+
+  it('keep pages out of caches and frames, and types from being guessed', () => {
+    expect(headers).toMatchObject({
+      'x-content-type-options': 'nosniff',
+      'x-frame-options': 'DENY',
+      'cache-control': 'no-store',
+    });
+  });
+});

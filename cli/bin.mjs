@@ -1,0 +1,11 @@
+#!/usr/bin/env node
+import { existsSync } from 'node:fs';
+
+// The built command starts in a fraction of the time; a fresh checkout runs from its sources.
+const built = new URL('../build/node/quill.mjs', import.meta.url);
+if (existsSync(built)) await import(built.href);
+else {
+  const { register } = await import('tsx/esm/api');
+  register();
+  await import('./quill.ts');
+}

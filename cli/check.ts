@@ -1,0 +1,16 @@
+import { proofBook } from '#core/proof/index.ts';
+import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { recipeFrom } from './reading.ts';
+
+/** Prints what the proof finds; 1 when something must be fixed. */
+export function check(file: string, json: boolean): number {
+  const findings = proofBook(recipeFrom(file), typesetterFromDisk());
+  const mustFix = findings.filter(({ severity }) => severity === 'fix').length;
+  if (json) console.log(JSON.stringify({ mustFix, findings }, null, 2));
+  else {
+    for (const { severity, message } of findings)
+      console.log(`${severity === 'fix' ? 'To fix ' : 'Look at'}  ${message}`);
+    console.log(mustFix ? `${mustFix} to fix.` : 'Nothing to fix.');
+  }
+  return mustFix ? 1 : 0;
+}

@@ -1,0 +1,36 @@
+import { jobTicket } from '#core/book/ticket.ts';
+import { printService, showMoney } from '#core/print/index.ts';
+import { showLength, showSize } from '#core/units.ts';
+import { recipeFrom } from './reading.ts';
+
+/** Prints the job ticket. */
+export function describe(file: string, json: boolean): number {
+  const recipe = recipeFrom(file);
+  const ticket = jobTicket(recipe);
+  if (json) {
+    console.log(JSON.stringify({ title: recipe.title, lengths: 'points', ...ticket }, null, 2));
+    return 0;
+  }
+  const rows: [string, string][] = [
+    ['Title', recipe.title],
+    ['Trim', showSize(ticket.trim.width, ticket.trim.height, 'in')],
+    ['Bleed', ticket.bleed ? showLength(printService(recipe.print.service).bleed, 'in') : 'none'],
+    ['Pages', String(ticket.pages)],
+    ['Ink, paper', `${ticket.ink}, ${ticket.paper}`],
+    ['Gutter', showLength(ticket.gutter, 'in')],
+    ['Spine', `${showLength(ticket.spine, 'in', 3)}${ticket.spineText ? '' : ', no words on it'}`],
+    ['Wrap', showSize(ticket.wrap.width, ticket.wrap.height, 'in', 3)],
+    ...ticket.markets.map((market): [string, string] => {
+      const price =
+        market.price === null
+          ? 'no price'
+          : `${showMoney(market.price, market.currency)}, royalty ${showMoney(market.royalty!, market.currency)}`;
+      return [
+        market.name,
+        `print cost ${showMoney(market.cost, market.currency)}, ${price}, lowest ${showMoney(market.lowestPrice, market.currency)}`,
+      ];
+    }),
+  ];
+  for (const [name, value] of rows) console.log(`${name.padEnd(12)} ${value}`);
+  return 0;
+}

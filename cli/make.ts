@@ -1,0 +1,58 @@
+import { once } from 'node:events';
+import { createWriteStream } from 'node:fs';
+import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
+import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { BadCall, recipeFrom } from './reading.ts';
+
+/** Makes all files of a book into a folder. A file appears only when it is whole. */
+export async function make(file: string, out: string | undefined, json: boolean): Promise<number> {
+  if (!out) throw new BadCall('Name the folder for the files: quill make book.json --out folder');
+  const recipe = recipeFrom(file);
+  const type = typesetterFromDisk();
+  const tty = process.stderr.isTTY && !json;
+  try {
+    await mkdir(out, { recursive: true });
+    const half = join(out, '.interior.pdf.part');
+    const stream = createWriteStream(half);
+    const failed = once(stream, 'error').then(([error]) => Promise.reject(error));
+    failed.catch(() => {});
+    await writeInterior(
+      recipe,
+      type,
+      async (chunk) => {
+        if (!stream.write(chunk)) await Promise.race([once(stream, 'drain'), failed]);
+      },
+      (written, of) => {
+        if (tty) process.stderr.write(`\rinterior.pdf: page ${written} of ${of}`);
+      },
+    );
+    stream.end();
+    await Promise.race([once(stream, 'close'), failed]);
+    if (tty) process.stderr.write('\n');
+    await rename(half, join(out, 'interior.pdf'));
+    const small = await smallFiles(recipe, type);
+    const all: Record<string, Uint8Array> = {
+      'interior.pdf': await readFile(join(out, 'interior.pdf')),
+      ...small,
+    };
+    for (const [name, bytes] of Object.entries(small)) await writeFile(join(out, name), bytes);
+    await writeFile(join(out, `${recipe.id}.zip`), await bookZip(all));
+    const names = [...Object.keys(all), `${recipe.id}.zip`];
+    console.log(
+      json ? JSON.stringify({ folder: out, files: names }) : `Made in ${out}: ${names.join(', ')}.`,
+    );
+    return 0;
+  } catch (error) {
+    await rm(join(out, '.interior.pdf.part'), { force: true }).catch(() => {});
+    const { code } = error as NodeJS.ErrnoException;
+    if (code === 'ENOSPC')
+      throw new BadCall(
+        `The disk of ${out} is full. Nothing half-made was left; free some room and run it again.`,
+      );
+    if (code === 'EACCES' || code === 'ENOTDIR' || code === 'EEXIST' || code === 'EROFS')
+      throw new BadCall(`${out} cannot be written to (${code}). Name another folder.`);
+    throw error;
+  }
+}

@@ -1,0 +1,60 @@
+import { parseArgs } from 'node:util';
+import { recipeJsonSchema } from '#core/book/schema.ts';
+import { check } from './check.ts';
+import { describe } from './describe.ts';
+import { make } from './make.ts';
+import { BadCall } from './reading.ts';
+
+const USAGE = `quill: books from recipes, without a server
+
+  quill make book.json --out folder   makes interior.pdf, wrap.pdf, front.jpg, listing and one ZIP
+  quill check book.json               prints the proof's findings; exit 1 if any must be fixed
+  quill describe book.json            prints the job ticket
+  quill schema                        prints the recipe's JSON Schema
+
+  --json   for programs: one JSON document on standard output
+  --help   this page`;
+
+async function run(): Promise<number> {
+  let call: ReturnType<typeof parse>;
+  try {
+    call = parse();
+  } catch (error) {
+    throw new BadCall(`${(error as Error).message}\n\n${USAGE}`);
+  }
+  const [command, file, ...more] = call.positionals;
+  const { json = false, out, help = false } = call.values;
+  if (help || command === undefined) {
+    console.log(USAGE);
+    return help ? 0 : 2;
+  }
+  if (more.length > 0) throw new BadCall(`“${more[0]}” is one word too many.\n\n${USAGE}`);
+  if (command === 'schema') {
+    console.log(JSON.stringify(recipeJsonSchema(), null, 2));
+    return 0;
+  }
+  const commands = {
+    make: () => make(file!, out, json),
+    check: () => check(file!, json),
+    describe: () => describe(file!, json),
+  };
+  if (!(command in commands)) throw new BadCall(`There is no command “${command}”.\n\n${USAGE}`);
+  if (file === undefined) throw new BadCall(`Name the recipe: quill ${command} book.json`);
+  return commands[command as keyof typeof commands]();
+}
+
+const parse = () =>
+  parseArgs({
+    allowPositionals: true,
+    options: { out: { type: 'string' }, json: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+  });
+
+run().then(
+  (code) => {
+    process.exitCode = code;
+  },
+  (error: unknown) => {
+    console.error(error instanceof BadCall ? error.message : error);
+    process.exitCode = 2;
+  },
+);

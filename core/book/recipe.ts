@@ -1,0 +1,282 @@
+import * as v from 'valibot';
+import { COMPOSITION_NAMES, MOTIF_NAMES } from '../cover/names.ts';
+import { keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
+import { type PageKind, pageKind, pageKinds } from '../pages/index.ts';
+import { printService, printServiceIds } from '../print/index.ts';
+import { LENGTH_PATTERN } from '../units.ts';
+
+/** Version of the recipe format this program writes. */
+export const RECIPE_VERSION = 1;
+/** Values of `solutions.perPage`. */
+export const SOLUTIONS_PER_PAGE = [1, 2, 4, 6, 9] as const;
+/** The most pages or items one section may ask for: no service prints more than 828 pages. */
+const MOST_IN_SECTION = 828;
+
+const service = printService(printServiceIds[0]!);
+const id = v.pipe(
+  v.string(),
+  v.regex(/^[A-Za-z0-9_-]{1,64}$/, 'should be 1 to 64 letters, digits, hyphens or underscores.'),
+);
+const length = v.pipe(
+  v.string((issue) => `is ${issue.received}, but should be a number with a unit, such as "6in".`),
+  v.regex(
+    LENGTH_PATTERN,
+    (issue) => `is ${issue.received}. Write a number and a unit: in, mm, cm or pt, such as "6in".`,
+  ),
+);
+const hexColour = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}$/, 'should be a colour such as "#1d2733".'));
+const itemNumber = v.pipe(
+  v.string(),
+  v.regex(/^[1-9]\d{0,3}$/, 'should be the number of an item, such as "12".'),
+);
+
+const print = keyed({
+  service: oneOf(printServiceIds),
+  binding: v.optional(oneOf(['paperback']), 'paperback'),
+  trim: keyed({ width: length, height: length }),
+  bleed: v.optional(v.boolean('should be true or false.'), false),
+  ink: v.optional(oneOf(service.inks.map((ink) => ink.id)), 'black'),
+  paper: v.optional(oneOf(service.papers.map((paper) => paper.id)), 'white'),
+  finish: v.optional(oneOf(service.finishes), 'matte'),
+});
+
+const style = keyed({
+  palette: v.optional(keyed({ ground: hexColour, accent: hexColour, second: hexColour, light: hexColour }), {
+    ground: '#1d2733',
+    accent: '#e3b34c',
+    second: '#b9811a',
+    light: '#f4efe4',
+  }),
+  typefaces: v.optional(
+    keyed({
+      display: oneOf(['alegreya-bold', 'alegreya-sans-bold']),
+      text: oneOf(['alegreya-regular', 'alegreya-sans-regular']),
+    }),
+    {
+      display: 'alegreya-bold',
+      text: 'alegreya-sans-regular',
+    },
+  ),
+  motif: v.optional(oneOf(MOTIF_NAMES), 'hexagons'),
+  numbering: v.optional(
+    keyed({
+      form: v.optional(oneOf(['none', '1', 'Page 1', '1 of 100', 'Page 1 of 100']), '1'),
+      place: v.optional(oneOf(['outer', 'centre']), 'outer'),
+      /** The number shown on page 1. */
+      from: v.optional(wholeNumber(1, 9999), 1),
+    }),
+    {},
+  ),
+});
+
+const solutions = keyed({
+  place: v.optional(oneOf(['end', 'after', 'none']), 'end'),
+  perPage: v.optional(
+    v.picklist(
+      SOLUTIONS_PER_PAGE,
+      (issue) => `is ${issue.received}. Allowed: ${SOLUTIONS_PER_PAGE.join(', ')}.`,
+    ),
+    6,
+  ),
+});
+
+const version = (kind: PageKind) =>
+  v.optional(
+    v.literal(kind.version, `should be ${kind.version}, the version of ${kind.kind} known here.`),
+    kind.version,
+  );
+
+function sectionSchema(kind: PageKind) {
+  const common = {
+    id,
+    kind: v.literal(kind.kind),
+    version: version(kind),
+    options: v.optional(kind.options, {}),
+  };
+  if (kind.counted === 'once') return keyed(common);
+  if (kind.counted === 'pages') return keyed({ ...common, pages: wholeNumber(1, MOST_IN_SECTION) });
+  return keyed({
+    ...common,
+    items: wholeNumber(1, MOST_IN_SECTION),
+    solutions: v.optional(solutions, {}),
+    /** How often each item was re-rolled. */
+    rolls: v.optional(v.record(itemNumber, wholeNumber(0, 1_000_000)), {}),
+    /** Items kept as they are, whatever the settings become. */
+    pins: v.optional(v.record(itemNumber, kind.pin?.schema ?? v.never()), {}),
+  });
+}
+
+const section = v.variant('kind', pageKinds.map(sectionSchema) as never, (issue) =>
+  issue.type === 'variant'
+    ? `is ${issue.received}. Kinds of page known here: ${pageKinds.map((kind) => kind.kind).join(', ')}.`
+    : issue.message,
+) as v.GenericSchema<unknown, Section>;
+
+const price = numberBetween(0.01, 250);
+
+/** The recipe of a book: everything about a title, from which all pages, numbers and files follow. */
+export const RecipeSchema = keyed({
+  quill: v.literal(
+    RECIPE_VERSION,
+    (issue) => `is ${issue.received}. This program reads recipes of version ${RECIPE_VERSION}.`,
+  ),
+  id,
+  seed: text(1, 64),
+  title: text(1, 200),
+  subtitle: v.optional(text(0, 200), ''),
+  series: v.optional(keyed({ name: text(1, 100), volume: wholeNumber(1, 999) })),
+  penName: v.optional(text(0, 100), ''),
+  imprint: v.optional(text(0, 100), ''),
+  language: v.optional(
+    v.pipe(v.string(), v.regex(/^[a-z]{2}(-[A-Z]{2})?$/, 'should be a language code such as "en".')),
+    'en',
+  ),
+  print,
+  style: v.optional(style, {}),
+  /** Word banks the sections name, carried along so that the recipe is complete by itself. */
+  banks: v.optional(
+    v.record(id, keyed({ name: text(1, 100), words: v.pipe(v.array(text(1, 60)), v.maxLength(20_000)) })),
+    {},
+  ),
+  sections: v.pipe(
+    v.array(section, 'should be a list of sections.'),
+    v.maxLength(200, 'has more than 200 sections.'),
+  ),
+  cover: v.optional(
+    keyed({
+      composition: v.optional(oneOf(COMPOSITION_NAMES), 'field'),
+      fields: v.optional(keyed({ blurb: v.optional(text(0, 1200), '') }), {}),
+      adjust: v.optional(keyed({ titleScale: v.optional(numberBetween(0.5, 1.5), 1) }), {}),
+    }),
+    {},
+  ),
+  listing: v.optional(
+    keyed({
+      description: v.optional(text(0, service.listing.descriptionLength), ''),
+      keywords: v.optional(
+        v.pipe(
+          v.array(text(0, service.listing.keywordLength)),
+          v.maxLength(
+            service.listing.keywordFields,
+            `has more than ${service.listing.keywordFields} fields.`,
+          ),
+        ),
+        [],
+      ),
+      categories: v.optional(v.pipe(v.array(text(1, 120)), v.maxLength(3)), []),
+      prices: v.optional(v.record(oneOf(service.markets.map((market) => market.id)), price), {}),
+    }),
+    {},
+  ),
+  /** What was decided from a niche. */
+  brief: v.optional(
+    keyed({
+      niche: v.optional(text(0, 200), ''),
+      audience: v.optional(text(0, 200), ''),
+      notes: v.optional(text(0, 4000), ''),
+      pages: v.optional(wholeNumber(1, MOST_IN_SECTION)),
+    }),
+    {},
+  ),
+});
+
+type WithoutSections = Omit<v.InferOutput<typeof RecipeSchema>, 'sections'>;
+
+export interface Solutions {
+  place: 'end' | 'after' | 'none';
+  perPage: (typeof SOLUTIONS_PER_PAGE)[number];
+}
+
+/** One stretch of the running order. `options` belong to the kind, which alone knows what they hold. */
+export interface Section {
+  id: string;
+  kind: string;
+  version: number;
+  options: Record<string, unknown>;
+  pages?: number;
+  items?: number;
+  solutions?: Solutions;
+  rolls?: Record<string, number>;
+  pins?: Record<string, unknown>;
+}
+
+export interface Recipe extends WithoutSections {
+  sections: Section[];
+}
+
+/** One thing that is wrong with a recipe: where, and what to do. */
+export interface RecipeProblem {
+  path: string;
+  message: string;
+}
+
+export type ReadRecipe =
+  | { recipe: Recipe; problems?: undefined }
+  | { recipe?: undefined; problems: RecipeProblem[] };
+
+/**
+ * Reads a recipe from parsed JSON, filling in what it leaves out. Every problem names the path, the value and what
+ * is allowed.
+ */
+export function readRecipe(value: unknown): ReadRecipe {
+  const result = v.safeParse(RecipeSchema, value);
+  if (!result.success) {
+    return {
+      problems: result.issues.map((issue) => ({
+        path: v.getDotPath(issue) ?? 'recipe',
+        message: issue.message,
+      })),
+    };
+  }
+  const recipe = result.output as Recipe;
+  const problems = crossProblems(recipe);
+  return problems.length ? { problems } : { recipe };
+}
+
+/** As readRecipe. @throws RecipeError with all problems in its message */
+export function parseRecipe(value: unknown): Recipe {
+  const read = readRecipe(value);
+  if (read.problems) throw new RecipeError(read.problems);
+  return read.recipe;
+}
+
+export class RecipeError extends Error {
+  constructor(readonly problems: RecipeProblem[]) {
+    super(problems.map(({ path, message }) => `${path} ${message}`).join('\n'));
+    this.name = 'RecipeError';
+  }
+}
+
+/** What no single key can see: ids used twice, banks that are not there, ink the paper does not take. */
+function crossProblems(recipe: Recipe): RecipeProblem[] {
+  const problems: RecipeProblem[] = [];
+  const seen = new Map<string, number>();
+  recipe.sections.forEach((section, i) => {
+    const first = seen.get(section.id);
+    if (first !== undefined)
+      problems.push({
+        path: `sections.${i}.id`,
+        message: `is “${section.id}”, which section ${first + 1} already has. Ids must differ.`,
+      });
+    seen.set(section.id, i);
+    const { words } = section.options as { words?: { bank?: string } };
+    if (words?.bank !== undefined && !recipe.banks[words.bank]) {
+      const known = Object.keys(recipe.banks).join(', ') || 'none';
+      problems.push({
+        path: `sections.${i}.options.words.bank`,
+        message: `names “${words.bank}”, which is not in banks. Banks in this recipe: ${known}.`,
+      });
+    }
+  });
+  const paper = printService(recipe.print.service).papers.find((known) => known.id === recipe.print.paper);
+  if (paper && !paper.inks.includes(recipe.print.ink)) {
+    problems.push({
+      path: 'print.paper',
+      message: `is ${paper.name}, which is printed in ${paper.inks.join(' or ')} only. Choose white paper or black ink.`,
+    });
+  }
+  return problems;
+}
+
+/** Checks that a section's kind is known. @throws RangeError */
+export const kindOf = (section: Section): PageKind => pageKind(section.kind);

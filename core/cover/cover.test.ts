@@ -1,0 +1,149 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { bookOf as sampleBook } from '../book/book.sample.ts';
+import type { Recipe } from '../book/index.ts';
+import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
+import { type Bounds, eachMark, markBounds, type Scene } from '../scene/index.ts';
+import { drawFront, drawWrap, frameOfWrap } from './index.ts';
+import { motifs } from './motifs/index.ts';
+
+const type = typesetterFromDisk();
+const bookOf = (more: Record<string, unknown>): Recipe =>
+  sampleBook([{ id: 'r', kind: 'ruled', pages: 120 }], more);
+
+/** Boxes of what must be read or kept: everything but the ground. */
+function inked(scene: Scene): { what: string; box: Bounds }[] {
+  const found: { what: string; box: Bounds }[] = [];
+  for (const { marks } of scene.layers)
+    eachMark(marks, (mark, matrix, background) => {
+      const box = background ? null : markBounds(mark, matrix, type);
+      if (box) found.push({ what: mark.quote ?? mark.mark, box });
+    });
+  return found;
+}
+
+const words = fc
+  .array(fc.constantFrom('Moth', 'of', 'Hive', 'WWW', 'jolly', 'Beekeeper’s', 'hedgerow'), {
+    minLength: 1,
+    maxLength: 8,
+  })
+  .map((parts) => parts.join(' '));
+const books = fc
+  .record({
+    title: words,
+    subtitle: words,
+    penName: words,
+    blurb: fc.array(words, { maxLength: 20 }).map((parts) => parts.join('. ')),
+    motif: fc.constantFrom(...Object.keys(motifs)),
+    trim: fc.constantFrom(['5in', '8in'], ['6in', '9in'], ['8.5in', '11in'], ['8.25in', '6in']),
+    pages: fc.integer({ min: 12, max: 400 }).map((half) => 2 * half),
+    seed: fc.string({ minLength: 1, maxLength: 12 }).map((text) => `s${text.replace(/\W/g, '')}`),
+  })
+  .map(({ trim: [width, height], pages, title, subtitle, penName, blurb, motif, seed }) => ({
+    pages,
+    recipe: bookOf({
+      title: title.slice(0, 90),
+      subtitle: subtitle.slice(0, 90),
+      penName: penName.slice(0, 60),
+      seed,
+      print: { service: 'wrenfair', trim: { width, height } },
+      style: { motif },
+      cover: { fields: { blurb } },
+    }),
+  }));
+
+describe('the wrap', () => {
+  it('is twice the trim, the spine and the bleed wide, and its parts lie side by side', () => {
+    fc.assert(
+      fc.property(books, ({ recipe, pages }) => {
+        const { media, trim, back, spine, front } = frameOfWrap(recipe, pages);
+        const bleed = trim.x;
+        expect(media.width).toBeCloseTo(2 * front.width + spine.width + 2 * bleed, 6);
+        expect(media.height).toBeCloseTo(front.height + 2 * bleed, 6);
+        expect(back.x + back.width).toBeCloseTo(spine.x, 6);
+        expect(spine.x + spine.width).toBeCloseTo(front.x, 6);
+        expect(front.x + front.width).toBeCloseTo(media.width - bleed, 6);
+      }),
+    );
+  });
+
+  it('keeps the barcode box clear of everything, its ground whole over the sheet, whatever the book says', () => {
+    fc.assert(
+      fc.property(books, ({ recipe, pages }) => {
+        const { barcode, media } = frameOfWrap(recipe, pages);
+        const scene = drawWrap(recipe, pages, type);
+        for (const { what, box } of inked(scene)) {
+          const clear =
+            box.right <= barcode.x ||
+            box.left >= barcode.x + barcode.width ||
+            box.bottom <= barcode.y ||
+            box.top >= barcode.y + barcode.height;
+          expect(clear, `${what} lies in the barcode box`).toBe(true);
+        }
+        const ground = markBounds(scene.layers[0]!.marks[0] as never, [1, 0, 0, 1, 0, 0], type)!;
+        expect([ground.left, ground.top]).toEqual([0, 0]);
+        expect(ground.right).toBeCloseTo(media.width, 6);
+        expect(ground.bottom).toBeCloseTo(media.height, 6);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('has words on the spine only where the service allows them, and then between its edges', () => {
+    fc.assert(
+      fc.property(books, ({ recipe, pages }) => {
+        const { spine, spineText } = frameOfWrap(recipe, pages);
+        const onSpine = inked(drawWrap(recipe, pages, type)).filter(
+          ({ box }) => box.left >= spine.x && box.right <= spine.x + spine.width,
+        );
+        if (!spineText) expect(onSpine).toEqual([]);
+        for (const { box } of onSpine) {
+          expect(box.left).toBeGreaterThanOrEqual(spineText!.x - 0.02);
+          expect(box.right).toBeLessThanOrEqual(spineText!.x + spineText!.width + 0.02);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('is the same for the same recipe, and its ground another for another seed', () => {
+    const recipe = bookOf({});
+    expect(drawWrap(recipe, 120, type)).toEqual(drawWrap(recipe, 120, type));
+    expect(drawWrap(bookOf({ seed: 'moth-8' }), 120, type)).not.toEqual(drawWrap(recipe, 120, type));
+  });
+
+  it.each(Object.keys(motifs))(
+    'fills the foot of the front with %s, and none of it reaches the spine',
+    (motif) => {
+      const recipe = bookOf({ style: { motif } });
+      const { spine, front } = frameOfWrap(recipe, 120);
+      let figures = 0;
+      for (const mark of drawWrap(recipe, 120, type).layers[0]!.marks.slice(1)) {
+        if (mark.mark !== 'path' || !mark.background) continue;
+        const box = markBounds(mark, [1, 0, 0, 1, 0, 0], type)!;
+        if (box.right < spine.x) continue;
+        figures++;
+        expect(box.left).toBeGreaterThanOrEqual(front.x - 1.5);
+      }
+      expect(figures).toBeGreaterThan(20);
+    },
+  );
+});
+
+describe('the front alone', () => {
+  it('says title, pen name and subtitle in any proportion', () => {
+    const recipe = bookOf({ subtitle: 'Word searches from the hive' });
+    for (const size of [
+      { width: 432, height: 648 },
+      { width: 160, height: 240 },
+      { width: 400, height: 300 },
+    ]) {
+      const said = inked(drawFront(recipe, size, type));
+      expect(new Set(said.map(({ what }) => what))).toEqual(new Set(['penName', 'title', 'subtitle']));
+      for (const { box } of said) {
+        expect(box.left).toBeGreaterThanOrEqual(0);
+        expect(box.right).toBeLessThanOrEqual(size.width);
+      }
+    }
+  });
+});

@@ -1,0 +1,23 @@
+import { drawPage, FIRST_PAGES, placeAmongFirst, planBook, type Recipe } from '../book/index.ts';
+import type { Typesetter } from '../scene/index.ts';
+import { pixelsOf, svgPng } from './picture.ts';
+import { sceneToSvg } from './svg.ts';
+
+/** The first pages of a book on one PNG, placed as FIRST_PAGES says; null for a book without pages. */
+export function firstPagesPng(recipe: Recipe, type: Typesetter): Uint8Array | null {
+  const { pages, across, width } = FIRST_PAGES;
+  const plan = planBook(recipe);
+  const scenes = plan.pages.slice(0, pages).map((page) => drawPage(recipe, plan, page.number, type));
+  const [first] = scenes;
+  if (!first) return null;
+  // All pages of a book have the size of the first.
+  const { height } = pixelsOf(first, width);
+  const parts = scenes.map((scene, i) => {
+    const { column, row } = placeAmongFirst(i + 1)!;
+    return sceneToSvg(scene, type, { width, height }, { x: column * width, y: row * height });
+  });
+  const rows = Math.ceil(scenes.length / across);
+  return svgPng(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${across * width}" height="${rows * height}">${parts.join('')}</svg>`,
+  );
+}

@@ -1,0 +1,46 @@
+import type { Recipe } from '../book/index.ts';
+import { countLetters } from '../keyed.ts';
+import type { PrintService } from '../print/index.ts';
+
+export interface ListingProblem {
+  severity: 'fix' | 'look';
+  message: string;
+}
+
+/** What a printing service would say of the listing's texts. */
+export function listingProblems(recipe: Recipe, service: PrintService): ListingProblem[] {
+  const { titleAndSubtitle, keywordFields, keywordLength } = service.listing;
+  const problems: ListingProblem[] = [];
+  const both = countLetters(recipe.title) + countLetters(recipe.subtitle as string);
+  if (both > titleAndSubtitle) {
+    problems.push({
+      severity: 'fix',
+      message: `Title and subtitle have ${both} characters together; ${titleAndSubtitle} are allowed. Shorten them by ${both - titleAndSubtitle}.`,
+    });
+  }
+  if (!(recipe.listing.description as string).trim()) {
+    problems.push({
+      severity: 'fix',
+      message: 'The description is empty. Say in a few sentences what is in the book and for whom.',
+    });
+  }
+  const keywords = (recipe.listing.keywords as string[]).map((keyword) => keyword.trim());
+  keywords.forEach((keyword, i) => {
+    const length = countLetters(keyword);
+    if (length > keywordLength)
+      problems.push({
+        severity: 'fix',
+        message: `Keyword field ${i + 1} has ${length} characters; ${keywordLength} are allowed.`,
+      });
+    const first = keywords.findIndex((other) => other.toLowerCase() === keyword.toLowerCase());
+    if (keyword && first < i)
+      problems.push({
+        severity: 'look',
+        message: `Keyword fields ${first + 1} and ${i + 1} are the same. Use the second for another phrase.`,
+      });
+  });
+  const used = keywords.filter(Boolean).length;
+  if (used === 0)
+    problems.push({ severity: 'look', message: `No keyword field is used; there are ${keywordFields}.` });
+  return problems;
+}

@@ -1,0 +1,84 @@
+import { planBook, type Recipe, readRecipe } from '../book/index.ts';
+import { printService } from '../print/index.ts';
+import type { Brief } from './brief.ts';
+
+/** Of the pages left for puzzles, how many carry puzzles; the rest are their solutions, six to a page. */
+const PUZZLE_SHARE = 6 / 7;
+/** Of a book of both kinds, how many pages are ruled. */
+const RULED_SHARE = 0.25;
+
+/** A recipe that already fits its brief: kinds, trim, page count, price and first keywords. */
+export function recipeFromBrief(
+  brief: Brief,
+  own: {
+    id: string;
+    seed: string;
+    penName: string;
+    imprint: string;
+    bank?: { id: string; name: string; words: string[] } | undefined;
+  },
+): Recipe {
+  const service = printService('wrenfair');
+  const trim = service.trims.find(({ name }) => name === brief.trim)!;
+  const puzzles = brief.kinds.includes('word-search');
+  const ruled = brief.kinds.includes('ruled');
+  const draft = (items: number, rest: number): Recipe => {
+    const wordSearch = {
+      id: 'puzzles',
+      kind: 'word-search',
+      items,
+      options: own.bank ? { words: { bank: own.bank.id } } : {},
+    };
+    const read = readRecipe({
+      quill: 1,
+      id: own.id,
+      seed: own.seed,
+      title: brief.title || brief.phrase,
+      subtitle: brief.subtitle,
+      penName: own.penName,
+      imprint: own.imprint,
+      print: {
+        service: 'wrenfair',
+        trim: { width: trim.width, height: trim.height },
+        ink: brief.ink,
+        paper: puzzles || brief.ink === 'colour' ? 'white' : 'cream',
+      },
+      ...(puzzles && own.bank
+        ? { banks: { [own.bank.id]: { name: own.bank.name, words: own.bank.words } } }
+        : {}),
+      sections: [
+        { id: 'title', kind: 'title-page' },
+        { id: 'owner', kind: 'belongs-to' },
+        ...(puzzles ? [wordSearch] : []),
+        ...(rest > 0 ? [{ id: 'notes', kind: 'ruled', pages: rest }] : []),
+      ],
+      listing: {
+        keywords: brief.keywords
+          .filter((keyword) => keyword.length <= service.listing.keywordLength)
+          .slice(0, service.listing.keywordFields),
+        prices: brief.prices,
+      },
+      brief: {
+        niche: brief.phrase,
+        audience: brief.audience,
+        pages: brief.pages,
+        notes: notesOf(brief),
+      },
+    });
+    if (read.problems)
+      throw new RangeError(read.problems.map(({ path, message }) => `${path} ${message}`).join(' '));
+    return read.recipe;
+  };
+  const inside = brief.pages - 2;
+  const forPuzzles = ruled ? inside * (1 - RULED_SHARE) : inside;
+  const items = puzzles ? Math.max(1, Math.floor(forPuzzles * PUZZLE_SHARE)) : 0;
+  const without =
+    items > 0 ? planBook(draft(items, 0)).pages.filter((page) => page.role !== 'blank').length : 2;
+  return draft(items, Math.max(0, brief.pages - without));
+}
+
+/** What the brief says beside its numbers goes along as notes. */
+function notesOf({ notes, occasion, publishBy }: Brief): string {
+  const by = publishBy ? `Publish by ${publishBy}${occasion ? `, for ${occasion}` : ''}.` : '';
+  return [by, notes].filter(Boolean).join('\n');
+}

@@ -1,0 +1,112 @@
+import fc from 'fast-check';
+import * as v from 'valibot';
+import { describe, expect, it } from 'vitest';
+import { jobTicket, planBook } from '../book/index.ts';
+import {
+  BriefSchema,
+  briefFrom,
+  DEFAULT_CHOICES,
+  demandByMonth,
+  estimate,
+  publishBy,
+  recipeFromBrief,
+  titleIdeas,
+} from './index.ts';
+import { rival } from './rivals.sample.ts';
+
+const { lists } = DEFAULT_CHOICES;
+const own = {
+  id: 'new',
+  seed: 's',
+  penName: 'Odile Marrow',
+  imprint: 'Tin Lantern Press',
+  bank: { id: 'bees', name: 'Bees', words: ['queen', 'drone'] },
+};
+
+describe('from a brief to a recipe', () => {
+  it('a book started from a niche has the pages, trim and price of what sells there', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('bee word search', 'bee journal'),
+        fc.integer({ min: 15, max: 180 }),
+        fc.constantFrom([6, 9], [8.5, 11]),
+        (phrase, half, [width, height]) => {
+          const comparables = Array.from({ length: 12 }, (_, i) =>
+            estimate(
+              rival({
+                id: `${i}`,
+                rank: 9000 + i,
+                pages: half * 2,
+                price: 12.49,
+                trim: { width: width!, height: height! },
+              }),
+            ),
+          );
+          const brief = briefFrom(phrase, comparables, lists);
+          expect(v.parse(BriefSchema, brief)).toEqual(brief);
+          const recipe = recipeFromBrief(brief, own);
+          expect(Math.abs(planBook(recipe).pages.length - half * 2)).toBeLessThanOrEqual(2);
+          for (const { price, lowestPrice } of jobTicket(recipe).markets)
+            expect(price!).toBeGreaterThanOrEqual(lowestPrice);
+          expect(recipe.listing.keywords[0]).toBe(phrase);
+          expect(recipe.print.trim).toEqual({ width: `${width}in`, height: `${height}in` });
+          expect(recipe.brief.pages).toBe(brief.pages);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('a price under the floor is lifted to the next .99', () => {
+    const dear = briefFrom('bee journal', [estimate(rival({ price: 4.99, pages: 400 }))], lists);
+    // 0.85 + 400 × 0.012 = 5.65; ÷ 0.6 = 9.42 at least.
+    expect(dear.prices.us).toBe(9.99);
+  });
+
+  it('a niche without comparables still gives a book, and both kinds together fill it', () => {
+    const brief = briefFrom('moss journal', [], lists);
+    expect(brief.pages).toBe(112);
+    const both = recipeFromBrief(
+      { ...brief, kinds: ['word-search', 'ruled'], publishBy: '2027-04-01', occasion: 'World Bee Day' },
+      own,
+    );
+    expect(both.sections.map(({ kind }) => kind)).toEqual([
+      'title-page',
+      'belongs-to',
+      'word-search',
+      'ruled',
+    ]);
+    expect(planBook(both).pages).toHaveLength(112);
+    expect(both.brief.notes).toBe('Publish by 2027-04-01, for World Bee Day.');
+  });
+
+  it('title ideas come from the parts of the phrase, each once', () => {
+    const ideas = titleIdeas('beekeeping word search for adults large print', lists);
+    expect(ideas[0]).toBe('Beekeeping Word Search for Adults: Large Print');
+    expect(ideas).toContain('100 Beekeeping Word Searches for Adults');
+    expect(titleIdeas('cat diary', lists)).toContain('100 Cat Diaries');
+    expect(new Set(ideas).size).toBe(ideas.length);
+    expect(titleIdeas('moss', lists)[0]).toBe('Moss');
+  });
+});
+
+describe('when', () => {
+  it('publish by = occasion − selling time, then review and own lead time before it', () => {
+    expect(publishBy('2027-05-20', { sellingDays: 42, reviewDays: 3, ownDays: 7 })).toEqual({
+      publish: '2027-04-08',
+      handIn: '2027-04-05',
+      begin: '2027-03-29',
+    });
+  });
+
+  it('demand by month is the mean of the looks of that month', () => {
+    const months = demandByMonth([
+      { day: '2026-11-02', demand: 100 },
+      { day: '2025-11-20', demand: 300 },
+      { day: '2026-12-01', demand: 50 },
+    ]);
+    expect(months[10]).toBe(200);
+    expect(months[11]).toBe(50);
+    expect(months.filter((month) => month === null)).toHaveLength(10);
+  });
+});

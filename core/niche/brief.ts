@@ -1,0 +1,170 @@
+import * as v from 'valibot';
+import { keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
+import { lowestPrice, printCost, printService } from '../print/index.ts';
+import { inches } from '../units.ts';
+import type { EstimatedComparable } from './estimate.ts';
+import { type PhraseLists, partsOf } from './phrases/index.ts';
+import { median } from './quantile.ts';
+import { bestSellers } from './verdict.ts';
+
+/** The kinds of page a book can be started with. */
+export const BRIEF_KINDS = { 'word-search': 'Word search', ruled: 'Ruled pages' } as const;
+export type BriefKind = keyof typeof BRIEF_KINDS;
+const KIND_IDS = Object.keys(BRIEF_KINDS) as BriefKind[];
+
+const service = printService('wrenfair');
+/** Keyword candidates of a brief, and letters of one: the listing takes no longer ones. */
+export const MOST_KEYWORDS = 40;
+export const KEYWORD_LETTERS = service.listing.keywordLength;
+const isoDay = v.union([v.literal(''), v.pipe(v.string(), v.isoDate('should be a day such as 2027-05-20.'))]);
+
+/** What was decided from a niche: a new book starts from it. */
+export const BriefSchema = keyed({
+  phrase: text(1, 100),
+  title: v.optional(text(0, 200), ''),
+  subtitle: v.optional(text(0, 200), ''),
+  kinds: v.pipe(
+    v.array(oneOf(KIND_IDS)),
+    v.minLength(1, 'is empty. Choose what the pages hold.'),
+    v.maxLength(KIND_IDS.length),
+  ),
+  audience: v.optional(text(0, 60), ''),
+  /** The name of one of the service's trims. */
+  trim: oneOf(service.trims.map(({ name }) => name)),
+  pages: wholeNumber(24, 828),
+  ink: v.optional(oneOf(service.inks.map(({ id }) => id)), 'black'),
+  prices: v.record(oneOf(service.markets.map(({ id }) => id)), numberBetween(0.99, 250)),
+  keywords: v.optional(v.pipe(v.array(text(1, KEYWORD_LETTERS)), v.maxLength(MOST_KEYWORDS)), []),
+  occasion: v.optional(text(0, 100), ''),
+  publishBy: v.optional(isoDay, ''),
+  notes: v.optional(text(0, 4000), ''),
+  /** Ids of the rivals to look at while the book is made. */
+  rivals: v.optional(v.pipe(v.array(text(1, 64)), v.maxLength(50)), []),
+});
+
+export type Brief = v.InferOutput<typeof BriefSchema>;
+
+/** The best sellers a brief follows. */
+const FOLLOWED = 10;
+/** Pounds to the dollar, before a price is rounded to its habit (from memory, editable in the listing). */
+const HOME_TO_BRITAIN = 0.8;
+const USUAL = { pages: 112, price: 8.99, trim: '6 × 9 in' };
+
+/** The nearest price that ends in .99, not under a floor. */
+function toHabit(price: number, floor = 0): number {
+  const near = Math.max(0.99, Math.round(price) - 0.01);
+  return near >= floor ? near : Math.ceil(floor + 0.01) - 0.01;
+}
+
+/** Kinds of page for the kind of book a phrase asks for. Kinds without a page of their own become ruled pages. */
+const pagesFor = (phrase: string): BriefKind =>
+  /word ?(search|hunt|find)|puzzle|brain/i.test(phrase) ? 'word-search' : 'ruled';
+
+const capitalised = (phrase: string): string =>
+  phrase.replace(/(^|\s)(\p{L})/gu, (_, before: string, letter: string) => before + letter.toUpperCase());
+
+const plural = (name: string): string => {
+  if (/(ch|sh|x)$/i.test(name)) return `${name}es`;
+  if (/[^aeiou]y$/i.test(name)) return `${name.slice(0, -1)}ies`;
+  return /(s|sudoku)$/i.test(name) ? name : `${name}s`;
+};
+
+/** Titles from the parts of a phrase, the plainest first. */
+export function titleIdeas(phrase: string, lists: PhraseLists): string[] {
+  const { topic, kind, audience, format, number } = partsOf(phrase, lists);
+  const about = capitalised(topic || phrase);
+  const what = capitalised(kind);
+  const whom = audience ? ` for ${capitalised(audience)}` : '';
+  const how = format ? `: ${capitalised(format)}` : '';
+  const ideas = what
+    ? [
+        `${about} ${what}${whom}${how}`,
+        `The ${about} ${what}`,
+        `${number || '100'} ${about} ${plural(what)}${whom}`,
+        `The Little ${about} ${what}`,
+        `A Year of ${about}: ${what}${whom}`,
+      ]
+    : [capitalised(phrase), `The ${about} Book${whom}`, `A Year of ${about}`];
+  return [...new Set(ideas.map((idea) => idea.replace(/\s+/g, ' ').trim()))].filter(
+    (idea) => idea.length <= service.listing.titleAndSubtitle,
+  );
+}
+
+/** The phrase itself, then what the best sellers' titles say most often beside it. */
+function keywordsFrom(phrase: string, best: readonly EstimatedComparable[]): string[] {
+  const own = new Set(phrase.toLowerCase().split(/\W+/));
+  const tally = new Map<string, number>();
+  for (const { title } of best) {
+    for (const word of new Set(title.toLowerCase().match(/[a-z]{4,}/g) ?? []))
+      if (!own.has(word)) tally.set(word, (tally.get(word) ?? 0) + 1);
+  }
+  const extra = [...tally]
+    .filter(([, n]) => n > 1)
+    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
+    .slice(0, 4);
+  return [phrase, ...extra.map(([word]) => `${phrase} ${word}`)].filter(
+    (keyword) => keyword.length <= KEYWORD_LETTERS,
+  );
+}
+
+const present = (values: (number | null)[]): number[] => values.filter((value) => value !== null);
+
+/** Print cost in each market of a book as the brief has it; money in the market's currency. */
+export function briefCosts({ trim: name, pages, ink }: Pick<Brief, 'trim' | 'pages' | 'ink'>) {
+  const trim = service.trims.find((row) => row.name === name)!;
+  return service.markets.map((market) => {
+    const spec = { trim: trim.points, bleed: false, ink, paper: 'white' };
+    const cost = printCost(service, market, spec, pages);
+    return { market, cost, lowestPrice: lowestPrice(market, cost) };
+  });
+}
+
+/** Decides kind, trim, pages and price from what the best sellers of a phrase have in common. */
+export function briefFrom(
+  phrase: string,
+  comparables: readonly EstimatedComparable[],
+  lists: PhraseLists,
+  keywords: readonly string[] = [],
+): Brief {
+  const best = bestSellers(comparables, FOLLOWED);
+  const tally = new Map<string, number>();
+  for (const { trim } of best) {
+    const known = service.trims.find(
+      ({ points }) =>
+        trim &&
+        Math.abs(points.width - inches(trim.width)) < 1 &&
+        Math.abs(points.height - inches(trim.height)) < 1,
+    );
+    if (known) tally.set(known.name, (tally.get(known.name) ?? 0) + 1);
+  }
+  const [favourite] = [...tally].sort((a, b) => b[1] - a[1])[0] ?? [USUAL.trim];
+  const middle = median(present(best.map((book) => book.pages))) || USUAL.pages;
+  const made = {
+    trim: favourite as Brief['trim'],
+    pages: Math.min(400, Math.max(24, Math.round(middle / 2) * 2)),
+    ink: 'black' as Brief['ink'],
+  };
+  const price = median(present(best.map((book) => book.price))) || USUAL.price;
+  const [title = ''] = titleIdeas(phrase, lists);
+  const { audience, number } = partsOf(phrase, lists);
+  const kind = pagesFor(phrase);
+  return {
+    phrase,
+    title,
+    subtitle: kind === 'word-search' && number ? `${number} puzzles with solutions` : '',
+    kinds: [kind],
+    audience,
+    ...made,
+    prices: Object.fromEntries(
+      briefCosts(made).map(({ market, lowestPrice: floor }) => [
+        market.id,
+        toHabit(market.id === 'us' ? price : price * HOME_TO_BRITAIN, floor),
+      ]),
+    ) as Brief['prices'],
+    keywords: [...new Set([...keywords, ...keywordsFrom(phrase, best)])].slice(0, MOST_KEYWORDS),
+    occasion: '',
+    publishBy: '',
+    notes: '',
+    rivals: best.slice(0, 3).map(({ id }) => id),
+  };
+}

@@ -1,0 +1,19 @@
+/** A rival book as a marketplace shows it, or as the publisher wrote it down. What is not known is null. */
+export interface Comparable {
+  id: string;
+  title: string;
+  penName: string;
+  /** In the market's currency. */
+  price: number | null;
+  /** Inches. */
+  trim: { width: number; height: number } | null;
+  pages: number | null;
+  ink: 'black' | 'colour';
+  /** Sales rank: 1 is the best seller of the whole shop. */
+  rank: number | null;
+  reviews: number | null;
+  /** ISO 8601 day. */
+  published: string | null;
+  /** From the root of the shop's tree down, parted by “ › ”; empty when unknown. */
+  category: string;
+}

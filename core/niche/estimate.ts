@@ -1,0 +1,58 @@
+import { type Market, printCost, printService, royalty } from '../print/index.ts';
+import { inches } from '../units.ts';
+import type { Comparable } from './comparable.ts';
+import { copiesAMonth, copiesRange, DEFAULT_CURVE, type SalesCurve } from './curve.ts';
+
+/** What the sums say of a rival; null where it would rest on something that is not known. */
+export interface Estimate {
+  /** Copies in 30 days, and between which numbers. */
+  copies: number | null;
+  copiesLow: number | null;
+  copiesHigh: number | null;
+  printCost: number | null;
+  /** Of one copy; negative when the book sells under its cost. */
+  royalty: number | null;
+  /** In 30 days. */
+  earnings: number | null;
+}
+
+export type EstimatedComparable = Comparable & Estimate;
+
+/** The sums of a rival, with the print cost a book of its make has at the service. */
+export function sumsOf(
+  { rank, trim, pages, price, ink }: Pick<Comparable, 'rank' | 'trim' | 'pages' | 'price' | 'ink'>,
+  curve: SalesCurve = DEFAULT_CURVE,
+  serviceId = 'wrenfair',
+): Estimate {
+  const service = printService(serviceId);
+  const market = service.markets[0] as Market;
+  const copies = rank === null ? null : copiesAMonth(rank, curve);
+  const range = rank === null ? null : copiesRange(rank, curve);
+  const cost =
+    trim && pages !== null
+      ? printCost(
+          service,
+          market,
+          {
+            trim: { width: inches(trim.width), height: inches(trim.height) },
+            bleed: false,
+            ink,
+            paper: 'white',
+          },
+          pages,
+        )
+      : null;
+  const each = cost !== null && price !== null ? royalty(market, price, cost) : null;
+  return {
+    copies,
+    copiesLow: range?.low ?? null,
+    copiesHigh: range?.high ?? null,
+    printCost: cost,
+    royalty: each,
+    earnings: copies !== null && each !== null ? copies * each : null,
+  };
+}
+
+/** A rival with its sums. */
+export const estimate = (comparable: Comparable, curve?: SalesCurve): EstimatedComparable =>
+  Object.assign(sumsOf(comparable, curve), comparable);

@@ -1,0 +1,82 @@
+import { ANY_PART, type PartName, type PhraseParts } from './phrases/index.ts';
+
+/** What is known of a phrase that was looked up. */
+export interface KnownPhrase {
+  id: string;
+  phrase: string;
+  parts: PhraseParts;
+  results: number;
+  /** Copies in 30 days of its best sellers. */
+  demand: number;
+  /** How many of them sell. */
+  sellers: number;
+}
+
+export interface GapCell {
+  row: string;
+  column: string;
+  demand: number;
+  sellers: number;
+  /** Copies in 30 days for each seller there already is, counting the newcomer. */
+  share: number;
+  phrases: KnownPhrase[];
+}
+
+export interface GapTable {
+  rows: string[];
+  columns: string[];
+  cells: (GapCell | null)[][];
+  /** The cells worth a look, best first. */
+  best: GapCell[];
+}
+
+const BEST = 5;
+
+/**
+ * Crosses two parts of the phrases that were looked up: where buyers are and few books sell, the share of a newcomer
+ * is large. A cell that several phrases fall into takes the one with the most demand, since the same buyers type them.
+ * @param leastDemand copies in 30 days under which a cell is no gap, but an empty corner
+ */
+export function gapTable(
+  phrases: readonly KnownPhrase[],
+  rowPart: PartName,
+  columnPart: PartName,
+  leastDemand: number,
+): GapTable {
+  const named = (part: PartName, value: string) => value || ANY_PART[part];
+  const cells = new Map<string, GapCell>();
+  const totals = { rows: new Map<string, number>(), columns: new Map<string, number>() };
+  for (const known of phrases) {
+    const row = named(rowPart, known.parts[rowPart]);
+    const column = named(columnPart, known.parts[columnPart]);
+    const key = JSON.stringify([row, column]);
+    const cell = cells.get(key);
+    if (!cell || known.demand > cell.demand) {
+      cells.set(key, {
+        row,
+        column,
+        demand: known.demand,
+        sellers: known.sellers,
+        share: known.demand / (known.sellers + 1),
+        phrases: [known, ...(cell?.phrases ?? [])],
+      });
+    } else cell.phrases.push(known);
+  }
+  for (const { row, column, demand } of cells.values()) {
+    totals.rows.set(row, (totals.rows.get(row) ?? 0) + demand);
+    totals.columns.set(column, (totals.columns.get(column) ?? 0) + demand);
+  }
+  const inOrder = (map: Map<string, number>) =>
+    [...map].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([name]) => name);
+  const rows = inOrder(totals.rows);
+  const columns = inOrder(totals.columns);
+  return {
+    rows,
+    columns,
+    cells: rows.map((row) => columns.map((column) => cells.get(JSON.stringify([row, column])) ?? null)),
+    best: [...cells.values()]
+      .filter(({ demand }) => demand >= leastDemand)
+      .sort((a, b) => b.share - a.share)
+      .slice(0, BEST),
+  };
+}

@@ -1,0 +1,3 @@
+export * from './cells.ts';
+export * from './read.ts';
+export * from './tables.ts';

@@ -1,0 +1,122 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { gapTable, type KnownPhrase } from '../gaps.ts';
+import { DEFAULT_LISTS, groupByStems, partsOf, stem, suggestionStarts, WAY_IDS, widen } from './index.ts';
+
+describe('stems', () => {
+  it('are those of the stemmer’s published vocabulary sample (snowballstem.org, English)', () => {
+    const sample =
+      'consign consign|consigned consign|consigning consign|consignment consign|consist consist|consisted consist|consistency consist|consistent consist|consistently consist|consisting consist|consists consist|consolation consol|consolations consol|consolatory consolatori|console consol|consoled consol|consoles consol|consolidate consolid|consolidated consolid|consolidating consolid|consoling consol|consolingly consol|consols consol|consonant conson|consort consort|consorted consort|consorting consort|conspicuous conspicu|conspicuously conspicu|conspiracy conspiraci|conspirator conspir|conspirators conspir|conspire conspir|conspired conspir|conspiring conspir|constable constabl|constables constabl|constance constanc|constancy constanc|constant constant|knack knack|knackeries knackeri|knacks knack|knag knag|knave knave|knaves knave|knavish knavish|kneaded knead|kneading knead|knee knee|kneel kneel|kneeled kneel|kneeling kneel|kneels kneel|knees knee|knell knell|knelt knelt|knew knew|knick knick|knif knif|knife knife|knight knight|knightly knight|knights knight|knit knit|knits knit|knitted knit|knitting knit|knives knive|knob knob|knobs knob|knock knock|knocked knock|knocker knocker|knockers knocker|knocking knock|knocks knock|knopp knopp|knot knot|knots knot';
+    for (const pair of sample.split('|')) {
+      const [word, root] = pair.split(' ') as [string, string];
+      expect(stem(word), word).toBe(root);
+    }
+  });
+
+  it('group phrases by what they share beside the niche’s own words', () => {
+    const groups = groupByStems(
+      'beekeeping journal',
+      [
+        'beekeeping journal',
+        'beekeeping journals for women',
+        'womens beekeeping journal',
+        'beekeeper journal 2027',
+      ].map((phrase) => ({ phrase })),
+    );
+    expect(groups.map(({ name, phrases }) => [name, phrases.length])).toEqual([
+      ['women', 2],
+      ['', 2],
+    ]);
+  });
+});
+
+describe('parts of a phrase', () => {
+  it.each([
+    [
+      'Beekeeping Word Search for Adults: Large Print',
+      { topic: 'beekeeping', kind: 'word search', audience: 'adults', format: 'large print' },
+    ],
+    [
+      '100 easy sudoku for kids',
+      { topic: '', kind: 'sudoku', audience: 'kids', number: '100', format: 'easy' },
+    ],
+    ['gardening planner 2027', { topic: 'gardening', kind: 'planner', year: '2027' }],
+    ['Beekeeper’s log book', { topic: 'beekeeper', kind: 'log book' }],
+    ['moss', { topic: 'moss', kind: '' }],
+  ])('%s', (phrase, parts) => {
+    expect(partsOf(phrase, DEFAULT_LISTS)).toMatchObject(parts);
+  });
+});
+
+describe('widening', () => {
+  it('from one phrase to hundreds, each once, none empty, the phrase itself first', () => {
+    const all = widen('beekeeping word search', WAY_IDS, DEFAULT_LISTS, 2026);
+    expect(all.length).toBeGreaterThan(150);
+    expect(all[0]).toEqual({ phrase: 'beekeeping word search', way: 'itself' });
+    expect(new Set(all.map(({ phrase }) => phrase)).size).toBe(all.length);
+    const phrases = all.map(({ phrase }) => phrase);
+    expect(phrases).toEqual(
+      expect.arrayContaining([
+        'beekeeping word search for teens',
+        'beekeeping word search large print',
+        '365 beekeeping word search',
+        'beekeeping word search 2027',
+        'christmas beekeeping word search',
+        'beekeeping planner',
+        'large print beekeeping word search for seniors',
+      ]),
+    );
+    expect(suggestionStarts('bee')).toHaveLength(53);
+  });
+
+  it('a part that is there gives way and is not doubled', () => {
+    for (const { phrase } of widen('bird journal for kids', ['audience', 'combined'], DEFAULT_LISTS, 2026))
+      expect(phrase.match(/ for /g)?.length ?? 0).toBeLessThanOrEqual(1);
+  });
+
+  it('keeps what a widened phrase was made of readable', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...DEFAULT_LISTS.audiences),
+        fc.constantFrom(...DEFAULT_LISTS.kinds),
+        (whom, kind) => {
+          const parts = partsOf(`moth ${kind} for ${whom}`, DEFAULT_LISTS);
+          expect(parts).toMatchObject({ topic: 'moth', audience: whom, kind });
+        },
+      ),
+    );
+  });
+});
+
+describe('gaps', () => {
+  const known = (phrase: string, demand: number, sellers: number): KnownPhrase => ({
+    id: phrase,
+    phrase,
+    parts: partsOf(phrase, DEFAULT_LISTS),
+    results: 50,
+    demand,
+    sellers,
+  });
+  it('demand with few sellers comes first; empty corners are no gaps', () => {
+    const table = gapTable(
+      [
+        known('bee word search for adults', 900, 18),
+        known('bee word search for kids large print', 400, 1),
+        known('bee word search for teens', 3, 0),
+        known('bees word search for kids large print', 100, 9),
+      ],
+      'audience',
+      'format',
+      50,
+    );
+    expect(table.best.map(({ row, column }) => `${row} ${column}`)).toEqual([
+      'kids large print',
+      'adults any format',
+    ]);
+    const at = (row: string, column: string) =>
+      table.cells[table.rows.indexOf(row)]![table.columns.indexOf(column)];
+    expect(at('kids', 'large print')).toMatchObject({ demand: 400, sellers: 1, share: 200 });
+    expect(at('kids', 'large print')!.phrases).toHaveLength(2);
+    expect(at('adults', 'large print')).toBeNull();
+  });
+});

@@ -1,0 +1,224 @@
+import type { EstimatedComparable } from './estimate.ts';
+
+/** A rival as it lies on the table: with the publisher's marks. */
+export interface Rival extends EstimatedComparable {
+  /** Put out of sight, or marked as not really comparable: neither counts in the sums. */
+  hidden: boolean;
+  unlike: boolean;
+  /** Where it comes from: looked up, or the publisher's own row. */
+  source: 'market' | 'own';
+  watched: boolean;
+}
+
+/** The numbers a rival can be sorted and narrowed by. */
+export const RIVAL_NUMBERS = [
+  'rank',
+  'copies',
+  'price',
+  'printCost',
+  'royalty',
+  'earnings',
+  'reviews',
+  'pages',
+] as const;
+export type RivalNumber = (typeof RIVAL_NUMBERS)[number];
+export type SortKey = RivalNumber | 'title' | 'age' | 'trim';
+export type Range = readonly [least: number, most: number];
+
+/** What is shown of the rivals. A range takes in both its ends; rows without the number fall out of it. */
+export interface RivalFilter extends Partial<Record<RivalNumber, Range>> {
+  /** Every word must be in the title or the author, in any order. */
+  words?: string;
+  /** Days since publication. */
+  age?: Range;
+  /** As `6×9`. */
+  trim?: string;
+  ink?: 'black' | 'colour';
+  marks?: 'counted' | 'left out' | 'watched' | 'own';
+  ids?: readonly string[];
+}
+
+export const counts = ({ hidden, unlike }: Pick<Rival, 'hidden' | 'unlike'>): boolean => !hidden && !unlike;
+
+export const trimName = ({ trim }: Pick<Rival, 'trim'>): string =>
+  trim ? `${trim.width}×${trim.height}` : '';
+
+const NONE = Number.NaN;
+const HIDDEN = 1;
+const UNLIKE = 2;
+const WATCHED = 4;
+const OWN = 8;
+const COLOUR = 16;
+
+/** Which marks a filter asks for: any of them, or none. */
+const MARKS: Record<NonNullable<RivalFilter['marks']> | 'all', [mask: number, wanted: 'any' | 'none']> = {
+  all: [HIDDEN, 'none'],
+  counted: [HIDDEN | UNLIKE, 'none'],
+  'left out': [HIDDEN | UNLIKE, 'any'],
+  watched: [WATCHED, 'any'],
+  own: [OWN, 'any'],
+};
+
+/** What a filter lets through: places of rivals in the order of the table. */
+export interface Narrowed {
+  places: Uint32Array;
+  /** As if one part of the filter were off: a chart keeps the range that is marked in it in view. */
+  but(key: keyof RivalFilter): Uint32Array;
+}
+
+/**
+ * Rivals laid out by column, so that tens of thousands are narrowed and sorted while the eye waits.
+ * @param day days since publication are counted from it; ISO 8601
+ */
+export function layOut(rivals: readonly Rival[], day: string) {
+  const n = rivals.length;
+  const today = Date.parse(day);
+  const column = (read: (rival: Rival) => number | null) =>
+    Float64Array.from(rivals, (rival) => read(rival) ?? NONE);
+  const numbers: Record<RivalNumber | 'age', Float64Array> = {
+    rank: column((rival) => rival.rank),
+    copies: column((rival) => rival.copies),
+    price: column((rival) => rival.price),
+    printCost: column((rival) => rival.printCost),
+    royalty: column((rival) => rival.royalty),
+    earnings: column((rival) => rival.earnings),
+    reviews: column((rival) => rival.reviews),
+    pages: column((rival) => rival.pages),
+    age: column(({ published }) =>
+      published === null ? null : (today - Date.parse(published)) / 86_400_000,
+    ),
+  };
+  // Marks and trims as small numbers: reading a hundred thousand objects takes longer than judging them.
+  const flags = Uint8Array.from(
+    rivals,
+    ({ hidden, unlike, watched, source, ink }) =>
+      (hidden ? HIDDEN : 0) |
+      (unlike ? UNLIKE : 0) |
+      (watched ? WATCHED : 0) |
+      (source === 'own' ? OWN : 0) |
+      (ink === 'colour' ? COLOUR : 0),
+  );
+  const trims: string[] = [];
+  const trimNumbers = new Map<string, number>();
+  const trimOf = Uint16Array.from(rivals, (rival) => {
+    const name = trimName(rival);
+    const known = trimNumbers.get(name);
+    if (known !== undefined) return known;
+    trimNumbers.set(name, trims.length);
+    return trims.push(name) - 1;
+  });
+  let texts: string[] | undefined;
+
+  function narrow(filter: RivalFilter): Narrowed {
+    // How many parts of the filter a rival fails, and the last of them: a single pass answers every `but`.
+    const fails = new Uint8Array(n);
+    const failed = new Uint8Array(n);
+    const parts: (keyof RivalFilter)[] = [];
+    const part = (key: keyof RivalFilter, passes: (at: number) => boolean) => {
+      const number = parts.push(key);
+      for (let i = 0; i < n; i++) {
+        if (fails[i]! < 2 && !passes(i)) {
+          fails[i]!++;
+          failed[i] = number;
+        }
+      }
+    };
+    const [mask, wanted] = MARKS[filter.marks ?? 'all'];
+    part('marks', wanted === 'any' ? (i) => (flags[i]! & mask) !== 0 : (i) => (flags[i]! & mask) === 0);
+    for (const key of [...RIVAL_NUMBERS, 'age'] as const) {
+      const range = filter[key];
+      if (!range) continue;
+      const values = numbers[key];
+      const [least, most] = range;
+      // Written so that a number that is not known is out of every range.
+      part(key, (i) => values[i]! >= least && values[i]! <= most);
+    }
+    if (filter.ink) {
+      const ink = filter.ink === 'colour' ? COLOUR : 0;
+      part('ink', (i) => (flags[i]! & COLOUR) === ink);
+    }
+    if (filter.trim) {
+      const trim = trimNumbers.get(filter.trim) ?? -1;
+      part('trim', (i) => trimOf[i] === trim);
+    }
+    if (filter.ids) {
+      const ids = new Set(filter.ids);
+      part('ids', (i) => ids.has(rivals[i]!.id));
+    }
+    const asked = (filter.words ?? '').toLowerCase().split(/\s+/).filter(Boolean);
+    if (asked.length) {
+      texts ??= rivals.map(({ title, penName }) => `${title}\n${penName}`.toLowerCase());
+      const all = texts;
+      part('words', (i) => asked.every((word) => all[i]!.includes(word)));
+    }
+    const through = (forgiven: number) => {
+      const places = new Uint32Array(n);
+      let count = 0;
+      for (let i = 0; i < n; i++)
+        if (fails[i] === 0 || (fails[i] === 1 && failed[i] === forgiven)) places[count++] = i;
+      return places.subarray(0, count);
+    };
+    const places = through(0);
+    return {
+      places,
+      but(key) {
+        const number = parts.indexOf(key) + 1;
+        return number ? through(number) : places;
+      },
+    };
+  }
+
+  /** All rivals by a column, upwards, and how many of them have it; worked out when it is first asked for. */
+  const orders = new Map<SortKey, { order: Uint32Array; known: number }>();
+  function orderBy(by: SortKey) {
+    const kept = orders.get(by);
+    if (kept) return kept;
+    let made: { order: Uint32Array; known: number };
+    if (by === 'title') {
+      const titles = rivals.map(({ title }) => title.toLowerCase());
+      const order = Uint32Array.from(titles.keys()).sort((a, b) =>
+        titles[a]! < titles[b]! ? -1 : titles[a]! > titles[b]! ? 1 : a - b,
+      );
+      made = { order, known: n };
+    } else {
+      const values =
+        by === 'trim' ? column(({ trim }) => (trim ? trim.width * 1000 + trim.height : null)) : numbers[by];
+      const all = Uint32Array.from({ length: n }, (_, i) => i);
+      const known = all.filter((i) => !Number.isNaN(values[i]!));
+      known.sort((a, b) => values[a]! - values[b]! || a - b);
+      const order = new Uint32Array(n);
+      order.set(known);
+      order.set(
+        all.filter((i) => Number.isNaN(values[i]!)),
+        known.length,
+      );
+      made = { order, known: known.length };
+    }
+    orders.set(by, made);
+    return made;
+  }
+
+  /** Sorts places by a column; rows without the number come last either way. */
+  function sort(places: Uint32Array, by: SortKey, down: boolean): Uint32Array {
+    const { order, known } = orderBy(by);
+    const wanted = new Uint8Array(n);
+    for (const place of places) wanted[place] = 1;
+    const sorted = new Uint32Array(places.length);
+    let count = 0;
+    for (let k = 0; k < n; k++) {
+      const place = order[down && k < known ? known - 1 - k : k]!;
+      if (wanted[place]) sorted[count++] = place;
+    }
+    return sorted;
+  }
+  const logarithms = new Map<RivalNumber | 'age', Float64Array>();
+  /** Natural logarithms of a column, worked out when they are first asked for. */
+  function logs(by: RivalNumber | 'age'): Float64Array {
+    const made = logarithms.get(by) ?? numbers[by].map(Math.log);
+    logarithms.set(by, made);
+    return made;
+  }
+  return { numbers, trims, trimOf, narrow, sort, logs };
+}
+
+export type LaidOut = ReturnType<typeof layOut>;

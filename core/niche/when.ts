@@ -1,0 +1,35 @@
+import { addDays, formatISO, parseISO } from 'date-fns';
+
+const days = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+/** A day for people: 24 Nov 2026. */
+export const dayShown = (day: string): string => days.format(new Date(`${day}T12:00:00Z`));
+
+/** Days before an occasion that a book needs. */
+export interface Lead {
+  sellingDays: number;
+  reviewDays: number;
+  ownDays: number;
+}
+
+const minus = (day: string, days: number): string =>
+  formatISO(addDays(parseISO(day), -days), { representation: 'date' });
+
+/** Publish by = occasion − selling time; hand in by = that − review; begin by = that − own lead time. ISO 8601 days. */
+export function publishBy(occasion: string, { sellingDays, reviewDays, ownDays }: Lead) {
+  const publish = minus(occasion, sellingDays);
+  const handIn = minus(publish, reviewDays);
+  return { publish, handIn, begin: minus(handIn, ownDays) };
+}
+
+/** Mean demand of the looks of each month of the year; null for months nobody looked in. Index 0 is January. */
+export function demandByMonth(looks: readonly { day: string; demand: number }[]): (number | null)[] {
+  return Array.from({ length: 12 }, (_, month) => {
+    const those = looks.filter(({ day }) => Number(day.slice(5, 7)) === month + 1);
+    return those.length ? those.reduce((sum, { demand }) => sum + demand, 0) / those.length : null;
+  });
+}

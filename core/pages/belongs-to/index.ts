@@ -1,0 +1,69 @@
+import * as v from 'valibot';
+import { keyed, text, wholeNumber } from '../../keyed.ts';
+import { BLACK, fitText, linePath, type Mark, rectPath, textLine } from '../../scene/index.ts';
+import { type DrawContext, defineKind } from '../kind.ts';
+
+const options = keyed({
+  heading: v.optional(text(1, 60), 'This book belongs to'),
+  lines: v.optional(wholeNumber(1, 6), 1),
+});
+
+type BelongsToOptions = v.InferOutput<typeof options>;
+
+const LINE_GAP = 34;
+
+function draw({ body, options: { heading, lines }, type }: DrawContext<BelongsToOptions, never>): Mark[] {
+  const face = 'alegreya-italic';
+  const middle = body.x + body.width / 2;
+  const width = body.width * 0.72;
+  const fitted = fitText(
+    type,
+    heading,
+    face,
+    { width, height: 90 },
+    { most: Math.max(20, body.width / 17), least: 10, lines: 2 },
+  );
+  const top = body.y + body.height * 0.38;
+  const height = fitted.height + lines * LINE_GAP + 84;
+  const box = { x: middle - body.width * 0.43, y: top - 44, width: body.width * 0.86, height };
+  const frame = (inset: number, weight: number): Mark => ({
+    mark: 'path',
+    path: rectPath(box.x + inset, box.y + inset, box.width - 2 * inset, box.height - 2 * inset),
+    stroke: { width: weight, colour: BLACK },
+  });
+  const rules = Array.from({ length: lines }, (_, i): Mark => {
+    const y = top + fitted.height + 14 + (i + 0.6) * LINE_GAP;
+    return {
+      mark: 'path',
+      path: linePath(middle - width / 2, y, middle + width / 2, y),
+      stroke: { width: 0.75, colour: { grey: 0.3 } },
+    };
+  });
+  const words = fitted.lines.map((line, i) =>
+    textLine(
+      type,
+      line,
+      { face, size: fitted.size, colour: BLACK },
+      middle,
+      top + fitted.size * 0.8 + i * fitted.leading,
+      'centre',
+    ),
+  );
+  return [frame(0, 1.5), frame(5, 0.75), ...words, ...rules];
+}
+
+export const belongsTo = defineKind({
+  kind: 'belongs-to',
+  version: 1,
+  name: 'Belongs to',
+  purpose: 'A frame with a line for the owner’s name.',
+  counted: 'once',
+  defaultCount: 1,
+  numbered: false,
+  options,
+  fields: [
+    { control: 'text', key: 'heading', label: 'Heading' },
+    { control: 'number', key: 'lines', label: 'Lines', least: 1, most: 6 },
+  ],
+  draw,
+});

@@ -1,0 +1,2 @@
+export * from './kind.ts';
+export * from './registry.ts';

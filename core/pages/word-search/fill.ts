@@ -1,0 +1,174 @@
+import { findWord, makeWordSearch, type WordSearch } from '../../puzzles/word-search/index.ts';
+import { randomStream } from '../../random.ts';
+import { gridWord, type WordList } from '../../words/index.ts';
+import type { FillContext, ItemProblem } from '../kind.ts';
+import type { WordSearchOptions, WordSearchPin } from './options.ts';
+
+export interface WordSearchItem {
+  title?: string | undefined;
+  /** As listed under the grid, in order. */
+  words: { word: string; letters: readonly string[] }[];
+  search: WordSearch;
+  /** Words of the puzzle's own list that are longer than the grid. */
+  tooLong: { word: string; letters: readonly string[] }[];
+  /** How many words the puzzle was asked to have and its list could not give. */
+  short: number;
+}
+
+type Usable = WordSearchItem['words'][number];
+
+interface Source {
+  title?: string | undefined;
+  usable: Usable[];
+  tooLong: Usable[];
+  /** A list made for this puzzle alone: a word it cannot hold is a fault, not a choice. */
+  own: boolean;
+}
+
+/** Reading 5,000 words for each of 60 puzzles would be the cost of a preview; lists are immutable, so kept. */
+const readLists = new WeakMap<readonly string[], Usable[]>();
+
+function usableWords(list: readonly string[]): Usable[] {
+  let read = readLists.get(list);
+  if (!read) {
+    const seen = new Set<string>();
+    read = list.flatMap((word) => {
+      const found = gridWord(word);
+      if ('problem' in found || seen.has(found.letters.join(''))) return [];
+      seen.add(found.letters.join(''));
+      return [found];
+    });
+    readLists.set(list, read);
+  }
+  return read;
+}
+
+function sourceOf({ options, banks, item }: FillContext<WordSearchOptions>): Source & { hand: number } {
+  const lists: WordList[] =
+    'bank' in options.words
+      ? [banks[options.words.bank] ?? { words: [] }]
+      : options.words.lists.map(({ title, words }) => ({ ...(title ? { title } : {}), words }));
+  const list = lists[(item - 1) % Math.max(1, lists.length)] ?? { words: [] };
+  const room = Math.max(options.columns, options.rows);
+  const all = usableWords(list.words);
+  const own = !('bank' in options.words) && lists.length > 1;
+  return {
+    title: 'bank' in options.words ? undefined : list.title,
+    usable: all.filter((word) => word.letters.length <= room),
+    tooLong: all.filter((word) => word.letters.length > room),
+    own,
+    hand: Math.floor((item - 1) / Math.max(1, lists.length)),
+  };
+}
+
+const inside = (part: Usable, whole: Usable): boolean => {
+  const there = whole.letters.join('');
+  return there.includes(part.letters.join('')) || there.includes([...part.letters].reverse().join(''));
+};
+
+/**
+ * Deals the puzzle's words. A first draw comes from one shuffled deck of the list, so that a word returns only
+ * when all have been used; a re-roll draws from the item's own stream. Words inside other words are passed over.
+ */
+function deal(context: FillContext<WordSearchOptions>, source: ReturnType<typeof sourceOf>): Usable[] {
+  const { usable, hand } = source;
+  const [seed, section] = context.streamKey;
+  const wanted = Math.min(context.options.wordsPerPuzzle, usable.length);
+  if (wanted === 0) return [];
+  const own = randomStream(seed, section, context.item, context.roll, 'words').shuffled(usable);
+  const first: Usable[] = [];
+  if (context.roll === 0) {
+    const size = context.options.wordsPerPuzzle;
+    const deckOf = (cycle: number) =>
+      randomStream(seed, section, source.title ?? '', 'deck', cycle).shuffled(usable);
+    for (let at = hand * size; at < hand * size + wanted; ) {
+      const cycle = Math.floor(at / usable.length);
+      const from = at % usable.length;
+      const take = Math.min(usable.length - from, hand * size + wanted - at);
+      first.push(...deckOf(cycle).slice(from, from + take));
+      at += take;
+    }
+  }
+  const dealt: Usable[] = [];
+  for (const word of [...first, ...own]) {
+    if (dealt.length === wanted) break;
+    if (!dealt.some((other) => other === word || inside(word, other) || inside(other, word)))
+      dealt.push(word);
+  }
+  return dealt;
+}
+
+const inOrder = (words: Usable[]): Usable[] =>
+  words.slice().sort((a, b) => (a.letters.join('') < b.letters.join('') ? -1 : 1));
+
+/** Makes one puzzle: from its pin if it has one, otherwise from the settings and its own random stream. */
+export function fillWordSearch(context: FillContext<WordSearchOptions>): WordSearchItem {
+  const [seed, section] = context.streamKey;
+  const pin = context.pin as WordSearchPin | undefined;
+  const source = pin ? undefined : sourceOf(context);
+  const words = pin ? usableWords(pin.words) : inOrder(deal(context, source!));
+  const { columns, rows, directions } = pin ?? context.options;
+  const roll = pin?.roll ?? context.roll;
+  const search = makeWordSearch(
+    { columns, rows, directions, words },
+    randomStream(seed, section, context.item, roll, 'grid'),
+  );
+  return {
+    title: pin ? pin.title : source!.title,
+    words,
+    search,
+    tooLong: source?.own ? source.tooLong : [],
+    short: source && !source.own ? context.options.wordsPerPuzzle - words.length : 0,
+  };
+}
+
+export function pinnedWordSearch(context: FillContext<WordSearchOptions>): WordSearchPin {
+  const { title, words, search } = fillWordSearch(context);
+  return {
+    ...(title ? { title } : {}),
+    words: words.map(({ word }) => word),
+    columns: search.columns,
+    rows: search.rows,
+    directions: context.options.directions,
+    roll: context.roll,
+  };
+}
+
+/** Looks for every listed word with the independent search, and for words the grid could not hold. */
+export function inspectWordSearch(
+  item: WordSearchItem,
+  { number, shown }: { number: number; shown: number },
+): ItemProblem[] {
+  const { search } = item;
+  const wide = Math.max(search.columns, search.rows);
+  const problems: ItemProblem[] = [];
+  const fix = (message: string) => problems.push({ severity: 'fix', message: `Puzzle ${shown}: ${message}` });
+  if (item.words.length === 0) {
+    fix('there are no words. Type or paste some, or choose a word bank.');
+    return problems;
+  }
+  for (const { word, letters } of item.tooLong) {
+    const cure =
+      letters.length <= 30
+        ? `Use a ${letters.length}-letter grid or take the word out.`
+        : 'Take the word out.';
+    fix(`${word.toUpperCase()} has ${letters.length} letters, the grid is ${wide} wide. ${cure}`);
+  }
+  for (const { word, letters } of item.words) {
+    const name = word.toUpperCase();
+    const times = findWord(search, letters).length;
+    if (search.leftOut.includes(word)) {
+      const holder = item.words.find((other) => other.word !== word && inside({ word, letters }, other));
+      if (holder) fix(`${name} is also inside ${holder.word.toUpperCase()}. Take one of them out.`);
+      else fix(`${name} found no room. Use a larger grid, fewer words or more directions.`);
+    } else if (times !== 1) fix(`${name} can be read ${times} times. Re-roll the puzzle.`);
+  }
+  // One list serves all puzzles of the section: said once.
+  if (item.short > 0 && number === 1) {
+    problems.push({
+      severity: 'look',
+      message: `From puzzle ${shown}: the list gives ${item.words.length} of the ${item.words.length + item.short} words asked for. Add words or ask for fewer.`,
+    });
+  }
+  return problems;
+}

@@ -1,0 +1,39 @@
+import { defineKind } from '../kind.ts';
+import { drawWordSearchPage } from './draw.ts';
+import { fillWordSearch, inspectWordSearch, pinnedWordSearch } from './fill.ts';
+import { pinSchema, wordSearchOptions } from './options.ts';
+import { drawWordSearchSolution } from './solution.ts';
+
+export const wordSearch = defineKind({
+  kind: 'word-search',
+  version: 1,
+  name: 'Word search',
+  purpose: 'Words hidden in a grid of letters, with solutions.',
+  counted: 'items',
+  defaultCount: 20,
+  numbered: true,
+  options: wordSearchOptions,
+  itemName: 'puzzle',
+  fields: [
+    { control: 'words', key: 'words', label: 'Words' },
+    { control: 'number', key: 'columns', label: 'Letters across', least: 8, most: 30 },
+    { control: 'number', key: 'rows', label: 'Letters down', least: 8, most: 30 },
+    { control: 'number', key: 'wordsPerPuzzle', label: 'Words in a puzzle', least: 10, most: 20 },
+    {
+      control: 'choice',
+      key: 'directions',
+      label: 'Words run',
+      choices: [
+        { value: 'straight', label: '→ ↓' },
+        { value: 'diagonal', label: '+ slanting' },
+        { value: 'backwards', label: '+ backwards' },
+      ],
+    },
+  ],
+  itemsPerPage: () => 1,
+  fill: fillWordSearch,
+  pin: { schema: pinSchema, of: pinnedWordSearch },
+  draw: drawWordSearchPage,
+  drawSolution: drawWordSearchSolution,
+  inspect: inspectWordSearch,
+});

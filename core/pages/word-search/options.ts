@@ -1,0 +1,45 @@
+import * as v from 'valibot';
+import { keyed, oneOf, text, wholeNumber } from '../../keyed.ts';
+import { WORD_LIST_LIMITS } from '../../words/index.ts';
+
+const words = v.pipe(
+  v.array(text(1, 60)),
+  v.maxLength(
+    WORD_LIST_LIMITS.words,
+    (issue) => `has ${issue.input.length} words; ${WORD_LIST_LIMITS.words} are allowed. Split the list.`,
+  ),
+);
+const size = wholeNumber(8, 30);
+const directions = oneOf(['straight', 'diagonal', 'backwards']);
+
+/** Words come from a bank that the recipe carries, or from lists of the section's own. */
+const source = v.union(
+  [
+    keyed({ bank: text(1, 64) }),
+    keyed({ lists: v.pipe(v.array(keyed({ title: v.optional(text(1, 80)), words })), v.maxLength(500)) }),
+  ],
+  'should be { "bank": "…" } or { "lists": [{ "title": "…", "words": ["…"] }] }.',
+);
+
+export const wordSearchOptions = keyed({
+  words: v.optional(source, { lists: [] }),
+  columns: v.optional(size, 16),
+  rows: v.optional(size, 16),
+  wordsPerPuzzle: v.optional(wholeNumber(10, 20), 15),
+  /** straight: across and down; diagonal: also slanting; backwards: also from right to left and upwards. */
+  directions: v.optional(directions, 'diagonal'),
+});
+
+export type WordSearchOptions = v.InferOutput<typeof wordSearchOptions>;
+
+/** Everything a pinned puzzle is made from, so that no setting can change it. */
+export const pinSchema = keyed({
+  title: v.optional(text(1, 80)),
+  words: v.pipe(v.array(text(1, 60)), v.maxLength(20)),
+  columns: size,
+  rows: size,
+  directions,
+  roll: wholeNumber(0, 1_000_000),
+});
+
+export type WordSearchPin = v.InferOutput<typeof pinSchema>;

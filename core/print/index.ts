@@ -1,0 +1,3 @@
+export * from './geometry.ts';
+export * from './money.ts';
+export * from './service.ts';

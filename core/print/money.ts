@@ -1,0 +1,29 @@
+import type { PrintSpec } from './geometry.ts';
+import type { Market, PrintService } from './service.ts';
+
+/** Rounded to the cent, half away from zero, as money is shown. The sums themselves keep all digits. */
+export const toCents = (amount: number): number =>
+  Math.round((amount + Number.EPSILON * Math.sign(amount)) * 100) / 100;
+
+function trimClass(service: PrintService, spec: PrintSpec): 'regular' | 'large' {
+  const { widerThan, tallerThan } = service.largeTrim;
+  return spec.trim.width > widerThan || spec.trim.height > tallerThan ? 'large' : 'regular';
+}
+
+/** Print cost of one copy in the market's currency: fixed + per page × pages. */
+export function printCost(service: PrintService, market: Market, spec: PrintSpec, pages: number): number {
+  const row = (market.cost[spec.ink] ?? market.cost.black!)[trimClass(service, spec)];
+  return row.fixed + row.perPage * pages;
+}
+
+/** Royalty of one copy: rate × list price − print cost. Negative when the price is under the floor. */
+export const royalty = (market: Market, price: number, cost: number): number => market.rate * price - cost;
+
+/** The lowest list price at which the royalty is not negative, rounded up to the cent. */
+export const lowestPrice = (market: Market, cost: number): number =>
+  Math.ceil((cost / market.rate) * 100 - 1e-9) / 100;
+
+/** Money for people, in the currency's own digits: `$8.99`. */
+export function showMoney(amount: number, currency: string): string {
+  return new Intl.NumberFormat('en-US', { style: 'currency', currency }).format(amount);
+}

@@ -1,0 +1,29 @@
+import { listingProblems } from '../../listing/index.ts';
+import { showMoney } from '../../print/index.ts';
+import type { Check, Finding } from '../finding.ts';
+
+/** Texts within their limits, and prices that leave no loss. */
+export const listing: Check = {
+  id: 'listing',
+  name: 'Listing complete, prices over the floor',
+  ofBook({ recipe, ticket, service }) {
+    const findings: Finding[] = listingProblems(recipe, service).map(({ severity, message }) => ({
+      check: 'listing',
+      severity,
+      message,
+      place: { view: 'listing' },
+    }));
+    for (const { name, price, lowestPrice, currency } of ticket.markets) {
+      const add = (severity: Finding['severity'], message: string) =>
+        findings.push({ check: 'listing', severity, message, place: { view: 'listing' } });
+      if (price === null)
+        add('fix', `${name}: there is no price. Set one of ${showMoney(lowestPrice, currency)} or more.`);
+      else if (price < lowestPrice)
+        add(
+          'fix',
+          `${name}: ${showMoney(price, currency)} is under the lowest price, ${showMoney(lowestPrice, currency)}. Raise it.`,
+        );
+    }
+    return findings;
+  },
+};

@@ -1,0 +1,72 @@
+import type { Rect } from '../../print/index.ts';
+import { type Bounds, eachMark, markBounds } from '../../scene/index.ts';
+import { showLength } from '../../units.ts';
+import type { Check, Finding, ProofContext } from '../finding.ts';
+
+/** Rounding of two decimals in a file; less than a press can show. */
+const TOLERANCE = 0.02;
+
+/** How far a box reaches beyond a rectangle, in points; 0 or less when inside. */
+export function overshoot(box: Bounds, safe: Rect): number {
+  return Math.max(
+    safe.x - box.left,
+    safe.y - box.top,
+    box.right - safe.x - safe.width,
+    box.bottom - safe.y - safe.height,
+  );
+}
+
+/** The mark that reaches furthest out of a rectangle, of those that must stay in. */
+function furthest(
+  context: ProofContext,
+  scene: { layers: { marks: Parameters<typeof eachMark>[0] }[] },
+  safeFor: (box: Bounds) => Rect | null,
+) {
+  let worst = { over: 0, what: '' };
+  for (const layer of scene.layers) {
+    eachMark(layer.marks, (mark, matrix, background) => {
+      if (background) return;
+      const box = markBounds(mark, matrix, context.type);
+      const safe = box && safeFor(box);
+      if (!box || !safe) return;
+      const over = overshoot(box, safe);
+      if (over > worst.over)
+        worst = { over, what: mark.mark === 'text' ? `“${mark.text.slice(0, 30)}”` : 'A line' };
+    });
+  }
+  return worst.over > TOLERANCE ? worst : null;
+}
+
+export const safeArea: Check = {
+  id: 'safe-area',
+  name: 'Nothing but background outside the safe area',
+  ofPage(context, { page, frame, scene }) {
+    const worst = furthest(context, scene, () => frame.safe);
+    if (!worst) return [];
+    const finding: Finding = {
+      check: 'safe-area',
+      severity: 'fix',
+      message: `Page ${page.number}: ${worst.what} reaches ${showLength(worst.over, 'in')} over the margin. Use fewer or smaller items, or a larger trim.`,
+      place: { view: 'page', page: page.number, ...(page.section ? { section: page.section } : {}) },
+    };
+    return [finding];
+  },
+  ofBook(context) {
+    const { frame, scene } = context.wrap;
+    const middle = frame.spine.x + frame.spine.width / 2;
+    const worst = furthest(context, scene, (box) => {
+      if (box.left >= frame.spine.x - 1 && box.right <= frame.spine.x + frame.spine.width + 1) return null;
+      return (box.left + box.right) / 2 < middle ? frame.backSafe : frame.frontSafe;
+    });
+    return worst
+      ? [
+          {
+            check: 'safe-area',
+            severity: 'fix',
+            message: `Wrap: ${worst.what} reaches ${showLength(worst.over, 'in')} out of the safe area. Shorten it or make it smaller.`,
+            place: { view: 'wrap' },
+          },
+        ]
+      : [];
+  },
+};

@@ -1,0 +1,46 @@
+import type { JobTicket, Plan, PlannedPage, Recipe } from '../book/index.ts';
+import type { PageFrame, PrintService, WrapFrame } from '../print/index.ts';
+import type { Scene, Typesetter } from '../scene/index.ts';
+
+/** Where a finding leads. */
+export type Place =
+  | { view: 'page'; page: number; section?: string }
+  | { view: 'wrap' }
+  | { view: 'listing' }
+  | { view: 'flatplan' }
+  | { view: 'files' };
+
+export interface Finding {
+  check: string;
+  /** `fix`: the printing service would refuse the book. `look`: allowed, but worth a look. */
+  severity: 'fix' | 'look';
+  /** What is wrong, where, and what to do. */
+  message: string;
+  place: Place;
+}
+
+export interface ProofContext {
+  recipe: Recipe;
+  plan: Plan;
+  ticket: JobTicket;
+  service: PrintService;
+  type: Typesetter;
+  wrap: { scene: Scene; frame: WrapFrame };
+  /** Fingerprint of the recipe the files were made from; null when there are none, undefined when nobody keeps any. */
+  filesFrom: string | null | undefined;
+}
+
+export interface PageInProof {
+  page: PlannedPage;
+  frame: PageFrame;
+  scene: Scene;
+}
+
+/** One thing a printing service, or a careful publisher, would look at. */
+export interface Check {
+  id: string;
+  /** What is looked at, as the proof lists it. */
+  name: string;
+  ofPage?(context: ProofContext, seen: PageInProof): Finding[];
+  ofBook?(context: ProofContext): Finding[];
+}

@@ -1,0 +1,2 @@
+export type { Finding } from './finding.ts';
+export { checks, proofBook, proofSteps } from './proof.ts';

@@ -1,0 +1,252 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { bookOf as book } from '../book/book.sample.ts';
+import { jobTicket, planBook, type Recipe } from '../book/index.ts';
+import { drawWrap, frameOfWrap } from '../cover/index.ts';
+import { fingerprint } from '../fingerprint.ts';
+import { inspectWordSearch } from '../pages/word-search/fill.ts';
+import { printService } from '../print/index.ts';
+import { makeWordSearch } from '../puzzles/word-search/index.ts';
+import { randomStream } from '../random.ts';
+import { markBounds } from '../scene/bounds.ts';
+import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
+import { linePath, type Mark, rectPath } from '../scene/index.ts';
+import { minimums } from './checks/ink.ts';
+import { names } from './checks/names.ts';
+import { safeArea } from './checks/safe-area.ts';
+import { barcodeClear, coverGround, spineText } from './checks/wrap.ts';
+import type { PageInProof, ProofContext } from './finding.ts';
+import { proofBook } from './index.ts';
+
+const type = typesetterFromDisk();
+const ruled = (pages: number) => ({ id: 'r', kind: 'ruled', pages });
+const messages = (recipe: Recipe, filesFrom?: string | null) =>
+  proofBook(recipe, type, { filesFrom }).map(({ severity, message }) => `${severity}: ${message}`);
+
+describe('the proof of a whole book', () => {
+  it('finds nothing in a sound book', () => {
+    expect(messages(book([{ id: 't', kind: 'title-page' }, ruled(118)]))).toEqual([]);
+  });
+
+  it.each([
+    ['too few pages', book([ruled(20)]), /fix: The book has 20 pages; Wrenfair prints 24 at least\. Add 4\./],
+    ['no pages', book([]), /fix: The book has no pages yet/],
+    ['no pen name', book([ruled(30)], { penName: '' }), /fix: The book has no pen name/],
+    [
+      'a price under the floor',
+      book([ruled(120)], { listing: { description: 'x', keywords: ['a'], prices: { us: 3.5, gb: 8.99 } } }),
+      /fix: Home market: \$3\.50 is under the lowest price, \$3\.82/,
+    ],
+    [
+      'no price',
+      book([ruled(120)], { listing: { description: 'x', keywords: ['a'], prices: { us: 9 } } }),
+      /fix: Britain: there is no price/,
+    ],
+    [
+      'no description',
+      book([ruled(30)], { listing: { prices: { us: 9, gb: 9 } } }),
+      /fix: The description is empty/,
+    ],
+    [
+      'the same keyword twice',
+      book([ruled(30)], {
+        listing: { description: 'x', keywords: ['bee', 'Bee'], prices: { us: 9, gb: 9 } },
+      }),
+      /look: Keyword fields 1 and 2 are the same/,
+    ],
+    [
+      'letters no typeface has',
+      book([ruled(30)], { title: '蜜蜂' }),
+      /fix: Wrap: no typeface here has 蜂|fix: Wrap: no typeface here has 蜜/,
+    ],
+    ['no words', book([{ id: 'w', kind: 'word-search', items: 30 }]), /fix: Puzzle 1: there are no words\./],
+    [
+      'type too small in crowded solutions',
+      book([
+        {
+          id: 'w',
+          kind: 'word-search',
+          items: 27,
+          options: { words: { lists: [{ words: ['alpha', 'bravo', 'delta'] }] }, columns: 30, rows: 30 },
+          solutions: { perPage: 9 },
+        },
+      ]),
+      /fix: Page 28: type is .* pt; 7 pt is the least\. Put fewer solutions on a page\./,
+    ],
+  ])('finds %s', (_, recipe, expected) => {
+    expect(messages(recipe).join('\n')).toMatch(expected);
+  });
+
+  it('knows files that are older than the book', () => {
+    const recipe = book([ruled(30)]);
+    expect(messages(recipe, fingerprint(recipe))).toEqual([]);
+    expect(messages({ ...recipe, title: 'The Other' }, fingerprint(recipe))).toEqual([
+      'look: The files are older than the book. Make files again.',
+    ]);
+    expect(messages(recipe, null)[0]).toMatch(/No files have been made yet/);
+  });
+});
+
+describe('each check fails when it should', () => {
+  const recipe = book([ruled(120)]);
+  const plan = planBook(recipe);
+  const context: ProofContext = {
+    recipe,
+    plan,
+    ticket: jobTicket(recipe, plan),
+    service: printService('wrenfair'),
+    type,
+    wrap: { scene: drawWrap(recipe, 120, type), frame: frameOfWrap(recipe, 120) },
+    filesFrom: undefined,
+  };
+  const { frame } = context.wrap;
+  const pageWith = (marks: Mark[]): PageInProof => ({
+    page: plan.pages[0]!,
+    frame: {
+      side: 'recto',
+      media: { width: 432, height: 648 },
+      trim: { x: 0, y: 0, width: 432, height: 648 },
+      safe: { x: 27, y: 18, width: 387, height: 612 },
+    },
+    scene: { width: 432, height: 648, layers: [{ marks }] },
+  });
+  const wrapWith = (marks: Mark[]): ProofContext => ({
+    ...context,
+    wrap: { frame, scene: { ...frame.media, layers: [{ marks }] } },
+  });
+  const line = (x1: number, x2: number, width = 1): Mark => ({
+    mark: 'path',
+    path: linePath(x1, 300, x2, 300),
+    stroke: { width, colour: { grey: 0 } },
+  });
+  const filled = (x: number, y: number): Mark => ({
+    mark: 'path',
+    path: rectPath(x, y, 10, 10),
+    fill: { grey: 0 },
+  });
+  const word = (text: string, quote: string): Mark => ({
+    mark: 'text',
+    text,
+    quote,
+    face: 'alegreya-bold',
+    size: 20,
+    x: frame.front.x + 60,
+    y: 200,
+    colour: { grey: 0 },
+  });
+
+  it('safe area: a line over the gutter is found, the same as background is not', () => {
+    expect(safeArea.ofPage!(context, pageWith([line(27, 414)]))).toEqual([]);
+    expect(safeArea.ofPage!(context, pageWith([line(26, 300)]))[0]!.message).toMatch(
+      /reaches 0\.014 in over the margin/,
+    );
+    expect(safeArea.ofPage!(context, pageWith([{ ...line(0, 432), background: true }]))).toEqual([]);
+    expect(safeArea.ofBook!(wrapWith([filled(frame.front.x + 5, 300)]))).toHaveLength(1);
+  });
+
+  it('minimums: thin lines and small type', () => {
+    expect(minimums.ofPage!(context, pageWith([line(30, 90, 0.5)]))[0]!.message).toMatch(
+      /0\.50 pt thick; 0\.75 pt is the least/,
+    );
+    expect(
+      minimums.ofPage!(context, pageWith([{ ...word('small', 'x'), size: 6 } as Mark]))[0]!.message,
+    ).toMatch(/6\.0 pt; 7 pt/);
+  });
+
+  it('spine: words on a thin book, and words too close to the fold', () => {
+    const thin: ProofContext = {
+      ...wrapWith([filled(frame.spine.x + 4, 100)]),
+      wrap: { ...wrapWith([filled(frame.spine.x + 4, 100)]).wrap, frame: { ...frame, spineText: null } },
+    };
+    expect(spineText.ofBook!(thin)[0]!.message).toMatch(/too few: 100 at least/);
+    expect(spineText.ofBook!(wrapWith([filled(frame.spine.x + 1, 100)]))[0]!.message).toMatch(
+      /too close to the fold/,
+    );
+    expect(spineText.ofBook!(context)).toEqual([]);
+  });
+
+  it('barcode box and ground', () => {
+    expect(barcodeClear.ofBook!(wrapWith([filled(frame.barcode.x + 5, frame.barcode.y + 5)]))).toHaveLength(
+      1,
+    );
+    expect(barcodeClear.ofBook!(context)).toEqual([]);
+    expect(coverGround.ofBook!(wrapWith([filled(10, 10)]))).toHaveLength(1);
+    expect(coverGround.ofBook!(context)).toEqual([]);
+  });
+
+  it('names: a misspelt title, and a cover without one', () => {
+    expect(
+      names.ofBook!(wrapWith([word('The Hvie', 'title'), word('Odile Marrow', 'penName')]))[0]!.message,
+    ).toMatch(/reads “The Hvie”, but the book’s is “The Hive”/);
+    expect(names.ofBook!(wrapWith([word('The Hive', 'title')]))[0]!.message).toMatch(
+      /pen name is not on the cover/,
+    );
+  });
+
+  it('word search: a letter changed by hand is found', () => {
+    const words = ['QUEEN', 'DRONE'].map((text) => ({ word: text, letters: [...text] }));
+    const search = makeWordSearch(
+      { columns: 10, rows: 10, directions: 'straight', words },
+      randomStream('x'),
+    );
+    const item = { words, search, tooLong: [], short: 0 };
+    expect(inspectWordSearch(item, { number: 1, shown: 1 })).toEqual([]);
+    const { column, row } = search.placements.find(({ word: placed }) => placed === 'QUEEN')!;
+    const spoilt = {
+      ...search,
+      letters: search.letters.map((letter, i) => (i === row * 10 + column ? 'Z' : letter)),
+    };
+    expect(inspectWordSearch({ ...item, search: spoilt }, { number: 1, shown: 1 })[0]!.message).toBe(
+      'Puzzle 1: QUEEN can be read 0 times. Re-roll the puzzle.',
+    );
+  });
+
+  it('bounds of a single line count its width across and nothing along', () => {
+    const mark = line(30, 90, 2) as Extract<Mark, { mark: 'path' }>;
+    expect(markBounds(mark, [1, 0, 0, 1, 0, 0], type)).toEqual({
+      left: 30,
+      right: 90,
+      top: 299,
+      bottom: 301,
+    });
+  });
+});
+
+it('no title, however long or wide, leaves the safe area of cover or title page', () => {
+  const titles = fc.array(
+    fc.constantFrom(
+      'Wavy',
+      'WWWWW',
+      'jolly',
+      'Jam',
+      'of',
+      'the',
+      'off',
+      'Just',
+      'Beekeeper’s',
+      'Å',
+      'fjord',
+      'Word',
+      'Very-long-hyphenated-word',
+    ),
+    { minLength: 1, maxLength: 9 },
+  );
+  fc.assert(
+    fc.property(
+      titles,
+      fc.constantFrom(['5in', '8in'], ['6in', '9in'], ['8.5in', '11in'], ['8.25in', '6in']),
+      fc.boolean(),
+      (words, [width, height], bleed) => {
+        // Longer together than the listing allows is a finding of its own.
+        fc.pre(2 * words.join(' ').length <= 200);
+        const recipe = book([{ id: 't', kind: 'title-page' }, { id: 'o', kind: 'belongs-to' }, ruled(118)], {
+          title: words.join(' '),
+          subtitle: words.slice().reverse().join(' '),
+          print: { service: 'wrenfair', trim: { width, height }, bleed },
+        });
+        expect(messages(recipe)).toEqual([]);
+      },
+    ),
+    { numRuns: 40 },
+  );
+});

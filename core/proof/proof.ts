@@ -1,0 +1,78 @@
+import { drawPage, frameOf, jobTicket, planBook, type Recipe } from '../book/index.ts';
+import { drawWrap, frameOfWrap } from '../cover/index.ts';
+import { printService } from '../print/index.ts';
+import type { Typesetter } from '../scene/index.ts';
+import { files } from './checks/files.ts';
+import { fonts, minimums } from './checks/ink.ts';
+import { listing } from './checks/listing.ts';
+import { names } from './checks/names.ts';
+import { margins, pageCount } from './checks/pages.ts';
+import { safeArea } from './checks/safe-area.ts';
+import { items } from './checks/words.ts';
+import { barcodeClear, coverGround, spineText } from './checks/wrap.ts';
+import type { Check, Finding, ProofContext } from './finding.ts';
+
+/** All checks, in the order in which the proof lists them. */
+export const checks: readonly Check[] = [
+  safeArea,
+  margins,
+  pageCount,
+  minimums,
+  fonts,
+  items,
+  names,
+  spineText,
+  barcodeClear,
+  coverGround,
+  listing,
+  files,
+];
+
+export interface ProofOptions {
+  filesFrom?: string | null | undefined;
+  onPage?: (page: number, of: number) => void;
+}
+
+/** Runs every check, page by page, giving way after each page so that a caller can stop or do other work. */
+export function* proofSteps(
+  recipe: Recipe,
+  type: Typesetter,
+  options: ProofOptions = {},
+): Generator<void, Finding[]> {
+  const plan = planBook(recipe);
+  const pages = plan.pages.length;
+  const context: ProofContext = {
+    recipe,
+    plan,
+    ticket: jobTicket(recipe, plan),
+    service: printService(recipe.print.service),
+    type,
+    wrap: { scene: drawWrap(recipe, pages, type), frame: frameOfWrap(recipe, pages) },
+    filesFrom: options.filesFrom,
+  };
+  const findings: Finding[] = checks.flatMap((check) => check.ofBook?.(context) ?? []);
+  const clean = new Set<string>();
+  for (const page of plan.pages) {
+    const scene = drawPage(recipe, plan, page.number, type);
+    // Alike pages are equal but for their number: one of each side stands for all.
+    const key = scene.layers[0]?.key;
+    if (!key || !clean.has(key)) {
+      const frame = frameOf(recipe, plan, page);
+      for (const check of checks) findings.push(...(check.ofPage?.(context, { page, frame, scene }) ?? []));
+      if (key) clean.add(key);
+    }
+    options.onPage?.(page.number, pages);
+    yield;
+  }
+  const order = (finding: Finding) => (finding.severity === 'fix' ? 0 : 1);
+  return findings.sort((a, b) => order(a) - order(b));
+}
+
+/** All findings of a book, those to fix first. */
+export function proofBook(recipe: Recipe, type: Typesetter, options: ProofOptions = {}): Finding[] {
+  const steps = proofSteps(recipe, type, options);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}

@@ -1,0 +1,40 @@
+/** Steps of the eight directions in which a word may run: across is +column, down is +row. */
+export const STEPS = {
+  across: [1, 0],
+  down: [0, 1],
+  'down-right': [1, 1],
+  'up-right': [1, -1],
+  back: [-1, 0],
+  up: [0, -1],
+  'up-left': [-1, -1],
+  'down-left': [-1, 1],
+} as const;
+
+export type Direction = keyof typeof STEPS;
+
+export const DIRECTION_SETS = {
+  straight: ['across', 'down'],
+  diagonal: ['across', 'down', 'down-right', 'up-right'],
+  backwards: ['across', 'down', 'down-right', 'up-right', 'back', 'up', 'up-left', 'down-left'],
+} as const satisfies Record<string, readonly Direction[]>;
+
+export type DirectionSet = keyof typeof DIRECTION_SETS;
+
+/** Where a word stands: column and row of its first letter, from 0, and the way it runs. */
+export interface Placement {
+  word: string;
+  column: number;
+  row: number;
+  direction: Direction;
+  length: number;
+}
+
+export interface WordSearch {
+  columns: number;
+  rows: number;
+  /** Row by row. */
+  letters: string[];
+  placements: Placement[];
+  /** Words that found no room. Empty in a good puzzle. */
+  leftOut: string[];
+}

@@ -1,0 +1,3 @@
+export * from './find.ts';
+export * from './grid.ts';
+export * from './make.ts';

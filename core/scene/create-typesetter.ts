@@ -1,0 +1,167 @@
+import * as fontkit from 'fontkit';
+import { FALLBACK_FACES } from './faces.ts';
+import type { FaceId, PathCommand } from './marks.ts';
+import type { GlyphBox, GlyphRun, ShapedText, Typesetter } from './typesetter.ts';
+
+/** Shaped words kept; the oldest half is dropped when it is full. */
+const SHAPED_WORDS_KEPT = 40_000;
+
+/** fsType 2: restricted licence embedding (OpenType specification, OS/2 table). */
+const RESTRICTED_EMBEDDING = 2;
+
+/**
+ * Turns text into placed glyphs with the font's own ligatures and kerning.
+ * @param read gives the bytes of a face; called once for each face that is used
+ */
+export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter {
+  const fonts = new Map<FaceId, fontkit.Font>();
+  const shaped = new Map<string, ShapedText>();
+  const boxes = new Map<string, GlyphBox>();
+  const outlines = new Map<string, PathCommand[]>();
+
+  const font = (face: FaceId): fontkit.Font => {
+    let opened = fonts.get(face);
+    if (!opened) {
+      opened = fontkit.create(read(face) as Buffer) as fontkit.Font;
+      fonts.set(face, opened);
+    }
+    return opened;
+  };
+
+  const faceFor = (codePoint: number, wanted: FaceId): FaceId | null => {
+    if (font(wanted).hasGlyphForCodePoint(codePoint)) return wanted;
+    return FALLBACK_FACES.find((face) => font(face).hasGlyphForCodePoint(codePoint)) ?? null;
+  };
+
+  const layout = (text: string, face: FaceId): GlyphRun => {
+    const opened = font(face);
+    const em = opened.unitsPerEm;
+    const codePoint = text.codePointAt(0)!;
+    // Nothing joins or kerns with a letter alone, as in a grid, and a face takes a tenth of a second to unfold that.
+    if (text.length === String.fromCodePoint(codePoint).length) {
+      const { id, advanceWidth } = opened.glyphForCodePoint(codePoint);
+      const width = advanceWidth / em;
+      return { face, glyphs: [id], advances: [width], widths: [width], codePoints: [[codePoint]] };
+    }
+    const { glyphs, positions } = opened.layout(text);
+    return {
+      face,
+      glyphs: glyphs.map((glyph) => glyph.id),
+      advances: positions.map((position) => position.xAdvance / em),
+      widths: glyphs.map((glyph) => glyph.advanceWidth / em),
+      codePoints: glyphs.map((glyph) => glyph.codePoints),
+    };
+  };
+
+  const shapeWord = (word: string, wanted: FaceId): ShapedText => {
+    const stretches: { face: FaceId; text: string }[] = [];
+    const missing: string[] = [];
+    for (const letter of word) {
+      const found = faceFor(letter.codePointAt(0)!, wanted);
+      if (!found) missing.push(letter);
+      const face = found ?? wanted;
+      const last = stretches.at(-1);
+      if (last?.face === face) last.text += letter;
+      else stretches.push({ face, text: letter });
+    }
+    const runs = stretches.map((stretch) => layout(stretch.text, stretch.face));
+    const width = runs.reduce((sum, run) => sum + run.advances.reduce((a, b) => a + b, 0), 0);
+    return { width, runs, missing };
+  };
+
+  const word = (text: string, face: FaceId): ShapedText => {
+    const key = `${face} ${text}`;
+    let found = shaped.get(key);
+    if (!found) {
+      if (shaped.size >= SHAPED_WORDS_KEPT) {
+        let drop = SHAPED_WORDS_KEPT / 2;
+        for (const old of shaped.keys()) {
+          if (drop-- === 0) break;
+          shaped.delete(old);
+        }
+      }
+      found = shapeWord(text, face);
+      shaped.set(key, found);
+    }
+    return found;
+  };
+
+  const shape = (text: string, face: FaceId): ShapedText => {
+    const parts = text.split(/(?<= )/);
+    if (parts.length < 2) return word(text, face);
+    const shapedParts = parts.map((part) => word(part, face));
+    return {
+      width: shapedParts.reduce((sum, part) => sum + part.width, 0),
+      runs: shapedParts.flatMap((part) => part.runs),
+      missing: shapedParts.flatMap((part) => part.missing),
+    };
+  };
+
+  const kept = <T>(cache: Map<string, T>, face: FaceId, glyph: number, make: () => T): T => {
+    const key = `${face} ${glyph}`;
+    let found = cache.get(key);
+    if (!found) {
+      found = make();
+      cache.set(key, found);
+    }
+    return found;
+  };
+
+  return {
+    shape,
+    font,
+    width: (text, face, size) => shape(text, face).width * size,
+    capHeight: (face) => font(face).capHeight / font(face).unitsPerEm,
+    mayEmbed: (face) => {
+      const { fsType } = font(face)['OS/2'] as unknown as { fsType: Record<string, boolean> | number };
+      return typeof fsType === 'number' ? (fsType & 0xf) !== RESTRICTED_EMBEDDING : !fsType.noEmbedding;
+    },
+    box: (face, glyph) =>
+      kept(boxes, face, glyph, () => {
+        const opened = font(face);
+        const { minX, minY, maxX, maxY } = opened.getGlyph(glyph).bbox;
+        const em = opened.unitsPerEm;
+        // A space has no outline: its box comes back as infinities.
+        return Number.isFinite(minX)
+          ? { minX: minX / em, minY: minY / em, maxX: maxX / em, maxY: maxY / em }
+          : { minX: 0, minY: 0, maxX: 0, maxY: 0 };
+      }),
+    outline: (face, glyph) =>
+      kept(outlines, face, glyph, () => {
+        const opened = font(face);
+        return outlineInEms(opened.getGlyph(glyph).path.commands, opened.unitsPerEm);
+      }),
+  };
+}
+
+/** Quadratic curves become cubic ones by degree elevation, so that renderers know one kind of curve. */
+function outlineInEms(commands: { command: string; args: number[] }[], em: number): PathCommand[] {
+  const out: PathCommand[] = [];
+  let x = 0;
+  let y = 0;
+  for (const { command, args } of commands) {
+    const a = args.map((n) => n / em);
+    if (command === 'closePath') {
+      out.push(['Z']);
+      continue;
+    }
+    if (command === 'moveTo') out.push(['M', a[0]!, a[1]!]);
+    else if (command === 'lineTo') out.push(['L', a[0]!, a[1]!]);
+    else if (command === 'bezierCurveTo') out.push(['C', a[0]!, a[1]!, a[2]!, a[3]!, a[4]!, a[5]!]);
+    else {
+      const [cx, cy, ex, ey] = a as [number, number, number, number];
+      out.push([
+        'C',
+        x + (2 / 3) * (cx - x),
+        y + (2 / 3) * (cy - y),
+        ex + (2 / 3) * (cx - ex),
+        ey + (2 / 3) * (cy - ey),
+        ex,
+        ey,
+      ]);
+    }
+    x = a.at(-2)!;
+    y = a.at(-1)!;
+  }
+  return out;
+}

@@ -1,0 +1,46 @@
+import { graphemes } from '../words/graphemes.ts';
+import type { FaceId, TextMark } from './marks.ts';
+import type { GlyphRun, Typesetter } from './typesetter.ts';
+
+/**
+ * Calls `each` for every glyph of a text mark with the x of its origin in points: the one place that knows how
+ * running text, tracking and the letters of a grid are set, for every renderer.
+ */
+export function eachPlacedGlyph(
+  mark: TextMark,
+  type: Typesetter,
+  each: (face: FaceId, glyph: number, x: number, run: GlyphRun, at: number) => void,
+): void {
+  if (mark.centres) {
+    const letters = graphemes(mark.text);
+    letters.forEach((letter, i) => {
+      const { runs, width } = type.shape(letter, mark.face);
+      place(runs, mark.centres![i]! - (width * mark.size) / 2, mark.size, 0, each);
+    });
+    return;
+  }
+  place(type.shape(mark.text, mark.face).runs, mark.x, mark.size, mark.tracking ?? 0, each);
+}
+
+function place(
+  runs: GlyphRun[],
+  start: number,
+  size: number,
+  tracking: number,
+  each: (face: FaceId, glyph: number, x: number, run: GlyphRun, at: number) => void,
+): void {
+  let x = start;
+  for (const run of runs) {
+    for (let i = 0; i < run.glyphs.length; i++) {
+      each(run.face, run.glyphs[i]!, x, run, i);
+      x += run.advances[i]! * size + tracking;
+    }
+  }
+}
+
+/** Width of a line as it will be drawn, tracking included, in points. */
+export function lineWidth(type: Typesetter, text: string, face: FaceId, size: number, tracking = 0): number {
+  const { width, runs } = type.shape(text, face);
+  const glyphs = runs.reduce((sum, run) => sum + run.glyphs.length, 0);
+  return width * size + Math.max(0, glyphs - 1) * tracking;
+}

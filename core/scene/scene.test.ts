@@ -1,0 +1,105 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { typesetterFromDisk } from './faces-from-disk.ts';
+import { BLACK, type FaceId, fitText, markBounds, type TextMark, textLine } from './index.ts';
+import { IDENTITY } from './marks.ts';
+
+const type = typesetterFromDisk();
+const FACES: FaceId[] = [
+  'alegreya-regular',
+  'alegreya-bold',
+  'alegreya-italic',
+  'alegreya-sans-regular',
+  'alegreya-sans-medium',
+  'alegreya-sans-bold',
+  'noto-sans-regular',
+];
+
+describe('shaping', () => {
+  it.each(FACES)('sets a letter of %s alone as the full layout of the face does', (face) => {
+    const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyzÄÉÑÖØŁŐŠŽßæœðþ0123456789.,!?&’ΑΩЖЯ';
+    for (const letter of letters) {
+      const { runs, missing } = type.shape(letter, face);
+      expect(missing).toEqual([]);
+      const [run] = runs;
+      // fontkit with all its tables, called apart from the typesetter.
+      const { glyphs, positions } = type.font(run!.face).layout(letter);
+      expect(run!.glyphs).toEqual(glyphs.map(({ id }) => id));
+      const em = type.font(run!.face).unitsPerEm;
+      expect(run!.advances[0]).toBeCloseTo(positions[0]!.xAdvance / em, 9);
+    }
+  });
+
+  it('kerns words: AVAVA is narrower than its letters', () => {
+    const letters = [...'AVAVA'].reduce((sum, letter) => sum + type.width(letter, 'alegreya-bold', 100), 0);
+    expect(type.width('AVAVA', 'alegreya-bold', 100)).toBeLessThan(letters - 1);
+  });
+
+  it('takes letters that a face lacks from the next face that has them', () => {
+    const { runs, missing } = type.shape('Aא', 'alegreya-bold');
+    expect(missing).toEqual([]);
+    expect(runs.map(({ face }) => face)).toEqual(['alegreya-bold', 'noto-sans-hebrew-regular']);
+  });
+
+  it('names letters that no face has', () => {
+    expect(type.shape('A☃', 'alegreya-bold').missing).toEqual(['☃']);
+  });
+});
+
+describe('fitting text into a box', () => {
+  const words = fc.array(
+    fc.constantFrom(
+      'of',
+      'Wavy',
+      'Just',
+      'off',
+      'A',
+      'fjord',
+      'Jam',
+      'WWW',
+      'Very-long-hyphenated-word',
+      '“quoted”',
+    ),
+    { minLength: 1, maxLength: 12 },
+  );
+  const measures = fc.record({
+    face: fc.constantFrom<FaceId>('alegreya-bold', 'alegreya-italic', 'alegreya-sans-regular'),
+    width: fc.integer({ min: 60, max: 600 }),
+    height: fc.integer({ min: 20, max: 400 }),
+    most: fc.integer({ min: 10, max: 120 }),
+    lines: fc.integer({ min: 1, max: 5 }),
+  });
+
+  it('keeps all ink between the sides, every word in order, and no more lines than asked', () => {
+    fc.assert(
+      fc.property(words, measures, (parts, { face, width, height, most, lines }) => {
+        const text = parts.join(' ');
+        const fitted = fitText(type, text, face, { width, height }, { most, least: 6, lines });
+        expect(fitted.lines.join(' ')).toBe(text);
+        if (!fitted.fits) return;
+        expect(fitted.lines.length).toBeLessThanOrEqual(lines);
+        expect(fitted.height).toBeLessThanOrEqual(height + 1e-6);
+        for (const line of fitted.lines) {
+          const mark = textLine(type, line, { face, size: fitted.size, colour: BLACK }, 0, 0, 'centre');
+          const ink = markBounds(mark as TextMark, IDENTITY, type)!;
+          expect(ink.left).toBeGreaterThanOrEqual(-width / 2 - 1e-6);
+          expect(ink.right).toBeLessThanOrEqual(width / 2 + 1e-6);
+        }
+      }),
+    );
+  });
+
+  it('takes the largest size: half a point more would not fit', () => {
+    fc.assert(
+      fc.property(words, measures, (parts, { face, width, height, most, lines }) => {
+        const box = { width, height };
+        const fitted = fitText(type, parts.join(' '), face, box, { most, least: 6, lines });
+        if (!fitted.fits || fitted.size === most) return;
+        const larger = fitted.size + 0.5;
+        expect(fitText(type, parts.join(' '), face, box, { most: larger, least: larger, lines }).fits).toBe(
+          false,
+        );
+      }),
+    );
+  });
+});

@@ -1,0 +1,42 @@
+import type { Font } from 'fontkit';
+import type { FaceId, PathCommand } from './marks.ts';
+
+/** A stretch of glyphs in one face. Lengths in ems. */
+export interface GlyphRun {
+  face: FaceId;
+  glyphs: number[];
+  /** How far the pen moves after each glyph, kerning included. */
+  advances: number[];
+  /** The glyph's own width in the font file, which a PDF viewer moves by unless told otherwise. */
+  widths: number[];
+  codePoints: number[][];
+}
+
+export interface ShapedText {
+  width: number;
+  runs: GlyphRun[];
+  /** Letters that no face has; they are drawn as the empty box of the first face. */
+  missing: string[];
+}
+
+/** Ink of a glyph in ems, y upwards from the baseline. */
+export interface GlyphBox {
+  minX: number;
+  minY: number;
+  maxX: number;
+  maxY: number;
+}
+
+export interface Typesetter {
+  shape(text: string, face: FaceId): ShapedText;
+  /** Width in points, tracking left out. */
+  width(text: string, face: FaceId, size: number): number;
+  box(face: FaceId, glyph: number): GlyphBox;
+  /** The outline of a glyph in ems, y upwards. */
+  outline(face: FaceId, glyph: number): PathCommand[];
+  capHeight(face: FaceId): number;
+  /** False when the licence bits of the font file forbid embedding (OpenType OS/2, fsType). */
+  mayEmbed(face: FaceId): boolean;
+  /** The opened font, for a writer that embeds it. */
+  font(face: FaceId): Font;
+}

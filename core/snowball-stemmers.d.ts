@@ -1,0 +1,3 @@
+declare module 'snowball-stemmers' {
+  export function newStemmer(language: string): { stem(word: string): string };
+}

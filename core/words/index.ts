@@ -1,0 +1,3 @@
+export * from './graphemes.ts';
+export * from './letters.ts';
+export * from './read-list.ts';

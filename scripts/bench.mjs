@@ -1,0 +1,57 @@
+// Speed as ratios against a reference measured in the same run. Asserts nothing.
+import { spawnSync } from 'node:child_process';
+import { rmSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { build } from 'esbuild';
+import { benchBrowser } from '../tests/bench/browser.mjs';
+import { benchNiches } from '../tests/bench/niches.mjs';
+import { buildIfNeeded, installDebianPackages, postgresql, program } from './lib/install.mjs';
+import { freePort, removePostgres, startPostgres } from './lib/postgres.mjs';
+import { startPrograms } from './lib/programs.mjs';
+import { run, Stop } from './lib/say.mjs';
+
+const HOME = resolve('.quill-test/bench');
+const DEMO_JOB_MS = 40_000;
+const LOOP_FILE = resolve('.quill-test/bench-loops');
+
+run(async () => {
+  await build({
+    entryPoints: { bench: 'tests/bench/bench.ts', memory: 'tests/bench/memory.ts', quill: 'cli/quill.ts' },
+    outdir: 'build/bench',
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    splitting: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    logLevel: 'warning',
+  });
+  if (spawnSync(process.execPath, ['build/bench/bench.mjs'], { stdio: 'inherit' }).status !== 0)
+    throw new Stop('The bench failed.');
+  installDebianPackages([postgresql, program('chromium')]);
+  buildIfNeeded();
+  const database = await startPostgres(HOME);
+  let programs;
+  rmSync(LOOP_FILE, { force: true });
+  process.env.QUILL_BENCH_LOOP = LOOP_FILE;
+  process.env.NODE_OPTIONS = `--import=${pathToFileURL(resolve('tests/bench/loop.mjs'))}`;
+  try {
+    programs = await startPrograms({
+      home: HOME,
+      databaseUrl: database.url,
+      port: await freePort(),
+      quiet: true,
+    });
+    // The demo's first job, phrases to be asked for, would be measured along.
+    await new Promise((rested) => setTimeout(rested, DEMO_JOB_MS));
+    await benchBrowser(programs.url);
+    await benchNiches(programs.url, database.url, programs.env.WRENFAIR_URL, LOOP_FILE);
+  } finally {
+    await programs?.stop();
+    database.stop();
+    await removePostgres(HOME);
+    rmSync(HOME, { recursive: true, force: true });
+  }
+});

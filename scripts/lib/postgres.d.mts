@@ -1,0 +1,5 @@
+export function freePort(): Promise<number>;
+/** Stops the server of a cluster. @returns how to start it again at the same address */
+export function pausePostgres(home: string): Promise<() => Promise<void>>;
+/** Removes a cluster made for this folder. */
+export function removePostgres(home: string): Promise<void>;

@@ -1,0 +1,2 @@
+CREATE UNIQUE INDEX "job_open" ON "job" USING btree ("workspace_id","key") WHERE state in ('queued', 'running');--> statement-breakpoint
+CREATE UNIQUE INDEX "submission_open" ON "submission" USING btree ("book_id") WHERE state in ('sending', 'in review');

@@ -1,0 +1,1 @@
+ALTER TABLE "niche" ADD CONSTRAINT "niche_workspace" UNIQUE("id","workspace_id");

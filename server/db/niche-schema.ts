@@ -1,0 +1,183 @@
+import {
+  bigserial,
+  boolean,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
+import type { Brief, ChoicesInput, Newcomer, VerdictWord, Way } from '#core/niche/index.ts';
+import { at, book, created, niche, ofWorkspace } from './schema.ts';
+
+const ofNiche = () =>
+  text('niche_id')
+    .notNull()
+    .references(() => niche.id, { onDelete: 'cascade' });
+
+/** What the marketplace answered on one day, and what the sums said of it then. */
+export const look = pgTable(
+  'look',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    nicheId: ofNiche(),
+    /** The marketplace's day, ISO 8601. */
+    day: text('day').notNull(),
+    results: integer('results').notNull(),
+    categories: jsonb('categories').$type<{ id: string; name: string; count: number }[]>().notNull(),
+    /** Rows of the answer that could not be read. */
+    unread: integer('unread').notNull().default(0),
+    demand: doublePrecision('demand').notNull(),
+    sellers: integer('sellers').notNull(),
+    word: text('word').$type<VerdictWord>().notNull(),
+    points: doublePrecision('points').notNull(),
+    newcomer: jsonb('newcomer').$type<Pick<Newcomer, 'low' | 'middle' | 'high'>>().notNull(),
+    /** Ids of the best sellers, best first. */
+    best: jsonb('best').$type<string[]>().notNull(),
+    /** Counts up, so that the latest of a day is known. */
+    turn: bigserial('turn', { mode: 'number' }).notNull(),
+    lookedAt: at('looked_at').notNull().defaultNow(),
+  },
+  (table) => [index('look_niche').on(table.nicheId, table.turn)],
+);
+
+/** A rival of a niche as it was seen last, with the publisher's marks. */
+export const rival = pgTable(
+  'rival',
+  {
+    workspaceId: text('workspace_id').notNull(),
+    nicheId: text('niche_id').notNull(),
+    id: text('id').notNull(),
+    title: text('title').notNull(),
+    penName: text('pen_name').notNull(),
+    price: doublePrecision('price'),
+    width: doublePrecision('width'),
+    height: doublePrecision('height'),
+    pages: integer('pages'),
+    ink: text('ink').$type<'black' | 'colour'>().notNull(),
+    rank: integer('rank'),
+    reviews: integer('reviews'),
+    published: text('published'),
+    category: text('category').notNull().default(''),
+    source: text('source').$type<'market' | 'own'>().notNull(),
+    /** Seen in the latest look; own rows always are. */
+    current: boolean('current').notNull().default(true),
+    hidden: boolean('hidden').notNull().default(false),
+    unlike: boolean('unlike').notNull().default(false),
+    watched: boolean('watched').notNull().default(false),
+  },
+  (table) => [
+    primaryKey({ columns: [table.nicheId, table.id] }),
+    // Both at once: a row's workspace is that of its niche, and one look-up less for each of many thousand rows.
+    foreignKey({
+      columns: [table.nicheId, table.workspaceId],
+      foreignColumns: [niche.id, niche.workspaceId],
+    }).onDelete('cascade'),
+  ],
+);
+
+/** What changes of a rival from look to look. */
+export const sighting = pgTable(
+  'sighting',
+  {
+    workspaceId: ofWorkspace(),
+    lookId: text('look_id')
+      .notNull()
+      .references(() => look.id, { onDelete: 'cascade' }),
+    rivalId: text('rival_id').notNull(),
+    place: integer('place').notNull(),
+    title: text('title').notNull(),
+    rank: integer('rank'),
+    price: doublePrecision('price'),
+    reviews: integer('reviews'),
+  },
+  (table) => [primaryKey({ columns: [table.lookId, table.rivalId] })],
+);
+
+export type PhraseState = 'waiting' | 'done' | 'failed';
+
+/** A phrase the niche was widened to, and what is known of it. */
+export const phrase = pgTable(
+  'phrase',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    nicheId: ofNiche(),
+    phrase: text('phrase').notNull(),
+    way: text('way').$type<Way | 'itself' | 'own'>().notNull(),
+    state: text('state').$type<PhraseState>().notNull().default('waiting'),
+    problem: text('problem').notNull().default(''),
+    /** Times a month it is typed, where the marketplace or the publisher says so. */
+    volume: integer('volume'),
+    results: integer('results'),
+    demand: doublePrecision('demand'),
+    sellers: integer('sellers'),
+    price: doublePrecision('price'),
+    word: text('word').$type<VerdictWord>(),
+    points: doublePrecision('points'),
+    day: text('day'),
+    /** Chosen as a keyword candidate of the brief. */
+    chosen: boolean('chosen').notNull().default(false),
+    /** Taken out: out of sight until it is brought back. */
+    gone: boolean('gone').notNull().default(false),
+  },
+  (table) => [
+    uniqueIndex('phrase_once').on(table.nicheId, table.phrase),
+    index('phrase_workspace').on(table.workspaceId),
+  ],
+);
+
+/** A change that matters, told once. */
+export const notice = pgTable(
+  'notice',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    nicheId: ofNiche(),
+    day: text('day').notNull(),
+    kind: text('kind').notNull(),
+    message: text('message').notNull(),
+    seen: boolean('seen').notNull().default(false),
+    createdAt: created(),
+  },
+  (table) => [index('notice_workspace').on(table.workspaceId, table.seen, table.createdAt)],
+);
+
+/** Own pairs of rank and copies in 30 days, by market. */
+export const salesPair = pgTable(
+  'sales_pair',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    market: text('market').notNull(),
+    rank: integer('rank').notNull(),
+    copies: doublePrecision('copies').notNull(),
+    createdAt: created(),
+  },
+  (table) => [index('sales_pair_workspace').on(table.workspaceId, table.market)],
+);
+
+/** What the publisher decided about the sums; what is left out takes its default. */
+export const nicheChoices = pgTable('niche_choices', {
+  workspaceId: ofWorkspace().primaryKey(),
+  choices: jsonb('choices').$type<ChoicesInput>().notNull(),
+});
+
+export const brief = pgTable(
+  'brief',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    nicheId: ofNiche(),
+    brief: jsonb('brief').$type<Brief>().notNull(),
+    /** The book that was started from it. */
+    bookId: text('book_id').references(() => book.id, { onDelete: 'set null' }),
+    createdAt: created(),
+  },
+  (table) => [index('brief_niche').on(table.workspaceId, table.nicheId)],
+);

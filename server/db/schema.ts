@@ -1,0 +1,254 @@
+import { sql } from 'drizzle-orm';
+import {
+  bigint,
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
+import type { Recipe } from '#core/book/recipe.ts';
+
+export const at = (name: string) => timestamp(name, { withTimezone: true });
+export const created = () => at('created_at').notNull().defaultNow();
+
+// Sign-in, in the shape the sign-in library asks for.
+
+export const user = pgTable('user', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  email: text('email').notNull().unique(),
+  emailVerified: boolean('email_verified').notNull().default(false),
+  image: text('image'),
+  createdAt: created(),
+  updatedAt: at('updated_at').notNull().defaultNow(),
+});
+
+export const session = pgTable('session', {
+  id: text('id').primaryKey(),
+  expiresAt: at('expires_at').notNull(),
+  token: text('token').notNull().unique(),
+  createdAt: created(),
+  updatedAt: at('updated_at').notNull().defaultNow(),
+  ipAddress: text('ip_address'),
+  userAgent: text('user_agent'),
+  userId: text('user_id')
+    .notNull()
+    .references(() => user.id, { onDelete: 'cascade' }),
+});
+
+export const account = pgTable('account', {
+  id: text('id').primaryKey(),
+  accountId: text('account_id').notNull(),
+  providerId: text('provider_id').notNull(),
+  userId: text('user_id')
+    .notNull()
+    .references(() => user.id, { onDelete: 'cascade' }),
+  accessToken: text('access_token'),
+  refreshToken: text('refresh_token'),
+  idToken: text('id_token'),
+  accessTokenExpiresAt: at('access_token_expires_at'),
+  refreshTokenExpiresAt: at('refresh_token_expires_at'),
+  scope: text('scope'),
+  password: text('password'),
+  createdAt: created(),
+  updatedAt: at('updated_at').notNull().defaultNow(),
+});
+
+export const verification = pgTable('verification', {
+  id: text('id').primaryKey(),
+  identifier: text('identifier').notNull(),
+  value: text('value').notNull(),
+  expiresAt: at('expires_at').notNull(),
+  createdAt: created(),
+  updatedAt: at('updated_at').notNull().defaultNow(),
+});
+
+export const rateLimit = pgTable('rate_limit', {
+  id: text('id').primaryKey(),
+  key: text('key').notNull(),
+  count: integer('count').notNull(),
+  lastRequest: bigint('last_request', { mode: 'number' }).notNull(),
+});
+
+// The work. Every table belongs to a workspace.
+
+export const workspace = pgTable('workspace', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  createdAt: created(),
+});
+
+export const ofWorkspace = () =>
+  text('workspace_id')
+    .notNull()
+    .references(() => workspace.id, { onDelete: 'cascade' });
+
+export const member = pgTable(
+  'member',
+  {
+    workspaceId: ofWorkspace(),
+    userId: text('user_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+  },
+  (table) => [
+    primaryKey({ columns: [table.workspaceId, table.userId] }),
+    index('member_user').on(table.userId),
+  ],
+);
+
+export const penName = pgTable(
+  'pen_name',
+  { workspaceId: ofWorkspace(), name: text('name').notNull() },
+  (table) => [primaryKey({ columns: [table.workspaceId, table.name] })],
+);
+
+export const wordBank = pgTable(
+  'word_bank',
+  {
+    id: text('id').notNull(),
+    workspaceId: ofWorkspace(),
+    name: text('name').notNull(),
+    words: jsonb('words').$type<string[]>().notNull(),
+    createdAt: created(),
+  },
+  (table) => [primaryKey({ columns: [table.workspaceId, table.id] })],
+);
+
+/** What belongs to a niche lies in niche-schema.ts. */
+export const niche = pgTable(
+  'niche',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    phrase: text('phrase').notNull(),
+    /** Looked at again every day, by itself. */
+    watched: boolean('watched').notNull().default(false),
+    /** Let go: out of sight, and back with all its looks when its phrase is looked at again. */
+    gone: boolean('gone').notNull().default(false),
+    createdAt: created(),
+  },
+  (table) => [
+    uniqueIndex('niche_phrase').on(table.workspaceId, table.phrase),
+    // For rows that name both.
+    unique('niche_workspace').on(table.id, table.workspaceId),
+  ],
+);
+
+export const book = pgTable(
+  'book',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    recipe: jsonb('recipe').$type<Recipe>().notNull(),
+    /** Counted up with every save; a save names the one it began from. */
+    revision: integer('revision').notNull().default(1),
+    createdAt: created(),
+    updatedAt: at('updated_at').notNull().defaultNow(),
+  },
+  (table) => [index('book_workspace').on(table.workspaceId, table.updatedAt)],
+);
+
+export const bookRevision = pgTable(
+  'book_revision',
+  {
+    bookId: text('book_id')
+      .notNull()
+      .references(() => book.id, { onDelete: 'cascade' }),
+    workspaceId: ofWorkspace(),
+    revision: integer('revision').notNull(),
+    recipe: jsonb('recipe').$type<Recipe>().notNull(),
+    createdAt: created(),
+  },
+  (table) => [primaryKey({ columns: [table.bookId, table.revision] })],
+);
+
+export const madeFile = pgTable(
+  'made_file',
+  {
+    bookId: text('book_id')
+      .notNull()
+      .references(() => book.id, { onDelete: 'cascade' }),
+    workspaceId: ofWorkspace(),
+    name: text('name').notNull(),
+    /** SHA-256 of the content: its name in the file store. */
+    hash: text('hash').notNull(),
+    size: integer('size').notNull(),
+    /** Fingerprint of the recipe the file was made from. */
+    madeFrom: text('made_from').notNull(),
+    madeAt: at('made_at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.bookId, table.name] })],
+);
+
+export const JOB_KINDS = ['make-files', 'hand-in', 'look', 'expand'] as const;
+export type JobKind = (typeof JOB_KINDS)[number];
+export const JOB_STATES = ['queued', 'running', 'done', 'failed', 'cancelled'] as const;
+export type JobState = (typeof JOB_STATES)[number];
+
+export const job = pgTable(
+  'job',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    /** What the work is for: a book or a niche. */
+    bookId: text('book_id').references(() => book.id, { onDelete: 'cascade' }),
+    nicheId: text('niche_id').references(() => niche.id, { onDelete: 'cascade' }),
+    kind: text('kind').$type<JobKind>().notNull(),
+    /** What the job makes; a second request for the same thing finds the first. */
+    key: text('key').notNull(),
+    state: text('state').$type<JobState>().notNull().default('queued'),
+    done: integer('done').notNull().default(0),
+    of: integer('of').notNull().default(0),
+    message: text('message').notNull().default(''),
+    /** Number of the worker's lock while the job runs; see server/press/liveness.ts. */
+    worker: integer('worker'),
+    createdAt: created(),
+    startedAt: at('started_at'),
+    finishedAt: at('finished_at'),
+  },
+  (table) => [
+    index('job_workspace').on(table.workspaceId, table.createdAt),
+    index('job_state').on(table.state),
+    // Two wishes at the same moment are one job.
+    uniqueIndex('job_open').on(table.workspaceId, table.key).where(sql`state in ('queued', 'running')`),
+  ],
+);
+
+export const SUBMISSION_STATES = ['sending', 'in review', 'live', 'rejected', 'failed'] as const;
+export type SubmissionState = (typeof SUBMISSION_STATES)[number];
+
+export const submission = pgTable(
+  'submission',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    bookId: text('book_id')
+      .notNull()
+      .references(() => book.id, { onDelete: 'cascade' }),
+    service: text('service').notNull(),
+    /** Sent with every try, so that the service makes one submission of them all. */
+    key: text('key').notNull().unique(),
+    madeFrom: text('made_from').notNull(),
+    recipe: jsonb('recipe').$type<Recipe>().notNull(),
+    interior: text('interior').notNull(),
+    wrap: text('wrap').notNull(),
+    remoteId: text('remote_id'),
+    state: text('state').$type<SubmissionState>().notNull().default('sending'),
+    reasons: jsonb('reasons').$type<string[]>().notNull().default([]),
+    createdAt: created(),
+    updatedAt: at('updated_at').notNull().defaultNow(),
+  },
+  (table) => [
+    index('submission_workspace').on(table.workspaceId, table.createdAt),
+    index('submission_state').on(table.state),
+    // Two clicks at the same moment hand a book in once.
+    uniqueIndex('submission_open').on(table.bookId).where(sql`state in ('sending', 'in review')`),
+  ],
+);

@@ -1,0 +1,126 @@
+import { and, desc, eq, inArray } from 'drizzle-orm';
+import PgBoss from 'pg-boss';
+import type { Recipe } from '#core/book/recipe.ts';
+import { fingerprint } from '#core/fingerprint.ts';
+import { db, sql } from './db/client.ts';
+import { type JobKind, type JobState, job } from './db/schema.ts';
+import { newId } from './ids.ts';
+import { settings } from './settings.ts';
+
+export const QUEUES = {
+  'make-files': 'make-files',
+  'hand-in': 'hand-in',
+  look: 'look',
+  expand: 'expand',
+  'watch-submissions': 'watch-submissions',
+  'watch-niches': 'watch-niches',
+  reckon: 'reckon',
+} as const;
+/** Channel on which a change of a job is told; the payload is the workspace. */
+export const JOB_CHANNEL = 'quill_jobs';
+const JOBS_LISTED = 30;
+
+let boss: Promise<PgBoss> | undefined;
+
+/** The queue of this process. */
+export function queue(): Promise<PgBoss> {
+  boss ??= (async () => {
+    const started = new PgBoss({ connectionString: settings().DATABASE_URL, max: 4 });
+    // A lost connection is found again by the library; without a listener it would end the process.
+    started.on('error', (error) => console.error(`Queue: ${error.message}`));
+    await started.start();
+    for (const name of Object.values(QUEUES)) await started.createQueue(name);
+    return started;
+  })();
+  boss.catch(() => {
+    boss = undefined;
+  });
+  return boss;
+}
+
+export async function stopQueue(): Promise<void> {
+  await (await boss)?.stop({ graceful: true, timeout: 5000 });
+  boss = undefined;
+}
+
+export interface JobRow {
+  id: string;
+  bookId: string | null;
+  nicheId: string | null;
+  kind: JobKind;
+  state: JobState;
+  done: number;
+  of: number;
+  message: string;
+  createdAt: Date;
+  startedAt: Date | null;
+  finishedAt: Date | null;
+}
+
+const columns = {
+  id: job.id,
+  bookId: job.bookId,
+  nicheId: job.nicheId,
+  kind: job.kind,
+  state: job.state,
+  done: job.done,
+  of: job.of,
+  message: job.message,
+  createdAt: job.createdAt,
+  startedAt: job.startedAt,
+  finishedAt: job.finishedAt,
+};
+
+export const listJobs = (workspaceId: string): Promise<JobRow[]> =>
+  db()
+    .select(columns)
+    .from(job)
+    .where(eq(job.workspaceId, workspaceId))
+    .orderBy(desc(job.createdAt))
+    .limit(JOBS_LISTED);
+
+export const tellJobs = (workspaceId: string): Promise<unknown> => sql().notify(JOB_CHANNEL, workspaceId);
+
+/** Asks for the files of a book as its recipe is now. The same wish twice is one job. */
+export async function askForFiles(workspaceId: string, bookId: string, recipe: Recipe): Promise<string> {
+  return ask(workspaceId, { bookId }, 'make-files', `${bookId} ${fingerprint(recipe)}`);
+}
+
+/** Queues a piece of work; one that is queued or running under the same key is that work. @returns its id */
+export async function ask(
+  workspaceId: string,
+  about: { bookId: string } | { nicheId: string },
+  kind: JobKind,
+  key: string,
+): Promise<string> {
+  const id = newId();
+  const [queued] = await db()
+    .insert(job)
+    .values({ id, workspaceId, ...about, kind, key })
+    .onConflictDoNothing()
+    .returning({ id: job.id });
+  if (!queued) {
+    const [running] = await db()
+      .select({ id: job.id })
+      .from(job)
+      .where(
+        and(eq(job.workspaceId, workspaceId), eq(job.key, key), inArray(job.state, ['queued', 'running'])),
+      );
+    // It may have ended between the two questions: then this wish is a new one.
+    return running?.id ?? ask(workspaceId, about, kind, key);
+  }
+  await (await queue()).send(QUEUES[kind], { job: id });
+  await tellJobs(workspaceId);
+  return id;
+}
+
+/** Stops a job that has not ended. The worker sees it at its next step. */
+export async function cancelJob(workspaceId: string, id: string): Promise<boolean> {
+  const stopped = await db()
+    .update(job)
+    .set({ state: 'cancelled', message: 'Cancelled. Nothing was changed.', finishedAt: new Date() })
+    .where(and(eq(job.workspaceId, workspaceId), eq(job.id, id), inArray(job.state, ['queued', 'running'])))
+    .returning({ id: job.id });
+  if (stopped.length) await tellJobs(workspaceId);
+  return stopped.length > 0;
+}

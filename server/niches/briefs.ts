@@ -1,0 +1,148 @@
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import * as v from 'valibot';
+import {
+  type Brief,
+  BriefSchema,
+  briefFrom,
+  estimate,
+  MOST_KEYWORDS,
+  KEYWORD_LETTERS as MOST_LETTERS,
+  recipeFromBrief,
+} from '#core/niche/index.ts';
+import { createBook } from '../books.ts';
+import { db } from '../db/client.ts';
+import { brief, phrase } from '../db/niche-schema.ts';
+import { niche } from '../db/schema.ts';
+import { newId } from '../ids.ts';
+import { listPenNames, listWordBanks, type WordBank } from '../shelf.ts';
+import { choicesOf, curveOf } from './choices.ts';
+import { countedRivals } from './rivals.ts';
+
+export interface BriefRow {
+  id: string;
+  nicheId: string;
+  brief: Brief;
+  bookId: string | null;
+}
+
+const columns = { id: brief.id, nicheId: brief.nicheId, brief: brief.brief, bookId: brief.bookId };
+
+export const briefsOf = (workspaceId: string, nicheId: string): Promise<BriefRow[]> =>
+  db()
+    .select(columns)
+    .from(brief)
+    .where(and(eq(brief.workspaceId, workspaceId), eq(brief.nicheId, nicheId)))
+    .orderBy(asc(brief.createdAt));
+
+/** What the sums would decide now: a draft, not kept. */
+export async function draftBrief(workspaceId: string, nicheId: string, text: string): Promise<Brief> {
+  const [choices, curve, rivals, chosen] = await Promise.all([
+    choicesOf(workspaceId),
+    curveOf(workspaceId),
+    countedRivals(workspaceId, nicheId),
+    db()
+      .select({ phrase: phrase.phrase })
+      .from(phrase)
+      .where(
+        and(
+          eq(phrase.workspaceId, workspaceId),
+          eq(phrase.nicheId, nicheId),
+          eq(phrase.chosen, true),
+          eq(phrase.gone, false),
+        ),
+      )
+      .orderBy(desc(phrase.points)),
+  ]);
+  return briefFrom(
+    text,
+    rivals.map((row) => estimate(row, curve)),
+    choices.lists,
+    chosen.map((row) => row.phrase).filter((keyword) => keyword.length <= MOST_LETTERS),
+  );
+}
+
+export async function addBrief(workspaceId: string, nicheId: string, decided: Brief): Promise<string> {
+  const id = newId();
+  await db().insert(brief).values({ id, workspaceId, nicheId, brief: decided });
+  return id;
+}
+
+/** The niche's briefs; the first is drafted from the sums when there is none. */
+export async function briefsOrDraft(workspaceId: string, nicheId: string, text: string): Promise<BriefRow[]> {
+  const there = await briefsOf(workspaceId, nicheId);
+  if (there.length) return there;
+  await addBrief(workspaceId, nicheId, await draftBrief(workspaceId, nicheId, text));
+  return briefsOf(workspaceId, nicheId);
+}
+
+/** Keyword candidates chosen among the phrases go into the niche's first brief, and out of it again. */
+export async function takeCandidates(
+  workspaceId: string,
+  nicheId: string,
+  words: readonly string[],
+  chosen: boolean,
+): Promise<void> {
+  const [first] = await briefsOf(workspaceId, nicheId);
+  if (!first) return;
+  const keywords = chosen
+    ? [...new Set([...first.brief.keywords, ...words.filter((word) => word.length <= MOST_LETTERS)])]
+    : first.brief.keywords.filter((keyword) => !words.includes(keyword));
+  const read = v.safeParse(BriefSchema, { ...first.brief, keywords: keywords.slice(0, MOST_KEYWORDS) });
+  if (read.success) await saveBrief(workspaceId, first.id, read.output);
+}
+
+const mine = (workspaceId: string, id: string) => and(eq(brief.workspaceId, workspaceId), eq(brief.id, id));
+
+export async function saveBrief(workspaceId: string, id: string, decided: Brief): Promise<boolean> {
+  const saved = await db()
+    .update(brief)
+    .set({ brief: decided })
+    .where(mine(workspaceId, id))
+    .returning({ id: brief.id });
+  return saved.length > 0;
+}
+
+export async function dropBrief(workspaceId: string, id: string): Promise<void> {
+  await db().delete(brief).where(mine(workspaceId, id));
+}
+
+/** The workspace's word bank whose name or words say most of what the phrase says. */
+function bankFor(text: string, banks: WordBank[]): WordBank | undefined {
+  const asked = text.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
+  const score = (bank: WordBank) => {
+    const words = `${bank.name} ${bank.words.join(' ')}`.toLowerCase();
+    return asked.filter((word) => words.includes(word.slice(0, 4))).length;
+  };
+  return banks.map((bank) => [bank, score(bank)] as const).sort((a, b) => b[1] - a[1])[0]?.[0];
+}
+
+/** Starts a book from each of the briefs. @returns the books, in the order of the briefs */
+export async function startBooks(
+  workspaceId: string,
+  imprint: string,
+  ids: readonly string[],
+): Promise<string[]> {
+  if (ids.length === 0) return [];
+  const rows = await db()
+    .select({ ...columns, phrase: niche.phrase })
+    .from(brief)
+    .innerJoin(niche, eq(niche.id, brief.nicheId))
+    .where(and(eq(brief.workspaceId, workspaceId), inArray(brief.id, ids as string[])));
+  const [[penName = ''], banks] = await Promise.all([listPenNames(workspaceId), listWordBanks(workspaceId)]);
+  const books: string[] = [];
+  for (const id of ids) {
+    const row = rows.find((found) => found.id === id);
+    if (!row) continue;
+    const recipe = recipeFromBrief(v.parse(BriefSchema, row.brief), {
+      id: newId(),
+      seed: newId(),
+      penName,
+      imprint,
+      bank: bankFor(row.brief.phrase, banks),
+    });
+    const bookId = await createBook(workspaceId, recipe);
+    await db().update(brief).set({ bookId }).where(mine(workspaceId, id));
+    books.push(bookId);
+  }
+  return books;
+}

@@ -1,0 +1,71 @@
+import { and, asc, eq } from 'drizzle-orm';
+import * as v from 'valibot';
+import {
+  ChoicesSchema,
+  curveFrom,
+  DEFAULT_CHOICES,
+  type NicheChoices,
+  type SalesCurve,
+  type SalesPair,
+} from '#core/niche/index.ts';
+import { printService } from '#core/print/index.ts';
+import { db } from '../db/client.ts';
+import { nicheChoices, salesPair } from '../db/niche-schema.ts';
+import { newId } from '../ids.ts';
+
+/** The marketplace whose ranks are reckoned with. */
+export const HOME_MARKET = 'us';
+/** The markets own sales can be kept for. */
+export const MARKETS = printService('wrenfair').markets.map(({ id, name }) => ({ id, name }));
+/** Pairs a market may have. */
+export const MOST_PAIRS = 2000;
+
+/** What the workspace decided about the sums. Numbers that are no longer possible fall back to the defaults. */
+export async function choicesOf(workspaceId: string): Promise<NicheChoices> {
+  const [row] = await db()
+    .select({ choices: nicheChoices.choices })
+    .from(nicheChoices)
+    .where(eq(nicheChoices.workspaceId, workspaceId));
+  const read = v.safeParse(ChoicesSchema, row?.choices ?? {});
+  return read.success ? read.output : DEFAULT_CHOICES;
+}
+
+export async function saveChoices(workspaceId: string, choices: NicheChoices): Promise<void> {
+  await db()
+    .insert(nicheChoices)
+    .values({ workspaceId, choices })
+    .onConflictDoUpdate({ target: nicheChoices.workspaceId, set: { choices } });
+}
+
+export interface KeptPair extends SalesPair {
+  id: string;
+}
+
+export const pairsOf = (workspaceId: string, market = HOME_MARKET): Promise<KeptPair[]> =>
+  db()
+    .select({ id: salesPair.id, rank: salesPair.rank, copies: salesPair.copies })
+    .from(salesPair)
+    .where(and(eq(salesPair.workspaceId, workspaceId), eq(salesPair.market, market)))
+    .orderBy(asc(salesPair.rank))
+    .limit(MOST_PAIRS);
+
+export async function addPairs(
+  workspaceId: string,
+  market: string,
+  pairs: readonly SalesPair[],
+): Promise<void> {
+  if (pairs.length)
+    await db()
+      .insert(salesPair)
+      .values(pairs.map(({ rank, copies }) => ({ id: newId(), workspaceId, market, rank, copies })));
+}
+
+export async function dropPair(workspaceId: string, id: string): Promise<void> {
+  await db()
+    .delete(salesPair)
+    .where(and(eq(salesPair.workspaceId, workspaceId), eq(salesPair.id, id)));
+}
+
+/** The workspace's curve of sales by rank: its own where it has pairs enough, otherwise the default. */
+export const curveOf = async (workspaceId: string): Promise<SalesCurve> =>
+  curveFrom(await pairsOf(workspaceId));

@@ -1,0 +1,307 @@
+import { and, count, desc, eq, inArray, sql as raw } from 'drizzle-orm';
+import {
+  bestSellers,
+  type Change,
+  changesBetween,
+  changesOfRivals,
+  copiesAMonth,
+  estimate,
+  judge,
+  type LookSummary,
+  TOP,
+} from '#core/niche/index.ts';
+import { db, sql } from '../db/client.ts';
+import { look, notice, rival, sighting } from '../db/niche-schema.ts';
+import { niche } from '../db/schema.ts';
+import { newId } from '../ids.ts';
+import { ask, QUEUES, queue } from '../jobs.ts';
+import type { MarketAnswer } from '../services/marketplace.ts';
+import { ServiceTrouble } from '../services/printing-service.ts';
+import { wrenfair } from '../services/wrenfair.ts';
+import { briefsOrDraft } from './briefs.ts';
+import { choicesOf, curveOf } from './choices.ts';
+import { countedRivals, putRivals } from './rivals.ts';
+
+/** Comparables taken in at one look, and for each phrase that a niche is widened to: both give the same verdict. */
+export const LOOK = 60;
+/** Best sellers whose covers stand for the niche. */
+const FACES = 3;
+const LOOKS_SHOWN = 400;
+
+export type LookRow = typeof look.$inferSelect;
+
+/** Seconds somebody waits for a look before it goes on in the background. */
+const AT_ONCE_SECONDS = 1.5;
+
+/** Asks the marketplace for a niche's phrase and keeps the answer. @throws ServiceTrouble, ServiceRefusal */
+export async function takeLook(
+  workspaceId: string,
+  nicheId: string,
+  phrase: string,
+  seconds?: number,
+): Promise<void> {
+  await keepLook(workspaceId, nicheId, await wrenfair.search(phrase, LOOK, seconds));
+  await briefsOrDraft(workspaceId, nicheId, phrase);
+}
+
+/**
+ * Looks while somebody waits. When the marketplace is slow, busy or breaks off, the look becomes a job that goes on
+ * with patience. @throws ServiceRefusal
+ */
+export async function lookNow(workspaceId: string, nicheId: string, phrase: string): Promise<void> {
+  try {
+    await takeLook(workspaceId, nicheId, phrase, AT_ONCE_SECONDS);
+  } catch (error) {
+    if (!(error instanceof ServiceTrouble)) throw error;
+    await lookLater(workspaceId, nicheId);
+  }
+}
+
+export const lookLater = (workspaceId: string, nicheId: string): Promise<string> =>
+  ask(workspaceId, { nicheId }, 'look', `${nicheId} look`);
+
+/** Keeps an answer with its day: a look of its own, the rivals as they are now, and the changes that matter. */
+async function keepLook(workspaceId: string, nicheId: string, answer: MarketAnswer): Promise<void> {
+  const id = newId();
+  const once = [...new Map(answer.comparables.map((book) => [book.id, book])).values()];
+  await db().transaction(async (tx) => {
+    // Two looks at once come one after the other.
+    await tx.execute(raw`select pg_advisory_xact_lock(hashtext(${nicheId}))`);
+    await tx
+      .update(rival)
+      .set({ current: false })
+      .where(and(eq(rival.workspaceId, workspaceId), eq(rival.nicheId, nicheId), eq(rival.source, 'market')));
+    await putRivals(tx, workspaceId, nicheId, once, 'market');
+    await tx.insert(look).values({
+      id,
+      workspaceId,
+      nicheId,
+      day: answer.day,
+      results: answer.results,
+      categories: answer.categories,
+      unread: answer.unread,
+      // Worked out below, from what counts.
+      demand: 0,
+      sellers: 0,
+      word: 'no demand',
+      points: 0,
+      newcomer: { low: 0, middle: 0, high: 0 },
+      best: [],
+    });
+    if (once.length)
+      await tx.insert(sighting).values(
+        once.map(({ id: rivalId, title, rank, price, reviews }, place) => ({
+          workspaceId,
+          lookId: id,
+          rivalId,
+          place: place + 1,
+          title,
+          rank,
+          price,
+          reviews,
+        })),
+      );
+  });
+  await reckon(workspaceId, nicheId);
+  await tellChanges(workspaceId, nicheId);
+}
+
+/** With more rivals than this, sums are worked out by the worker: a request must not hold up those of others. */
+const RECKONED_AT_ONCE = 2000;
+
+/** Works the sums of a niche out again when rivals were marked or brought in: at once, or soon where there are many. */
+export async function reckonSoon(workspaceId: string, nicheId: string): Promise<void> {
+  const [row] = await db()
+    .select({ n: count() })
+    .from(rival)
+    .where(and(eq(rival.workspaceId, workspaceId), eq(rival.nicheId, nicheId)));
+  if (row!.n <= RECKONED_AT_ONCE) await reckonNiche(workspaceId, nicheId);
+  else await (await queue()).send(QUEUES.reckon, { workspaceId, nicheId }, { singletonKey: nicheId });
+}
+
+export async function reckonNiche(workspaceId: string, nicheId: string): Promise<void> {
+  await reckonDemand(workspaceId, nicheId);
+  await reckon(workspaceId, nicheId);
+}
+
+/** Works the latest look's verdict out again: own rows count in it too. */
+async function reckon(workspaceId: string, nicheId: string): Promise<void> {
+  const [latest] = await latestLooks(workspaceId, nicheId, 1);
+  if (!latest) return;
+  const [choices, curve, rivals] = await Promise.all([
+    choicesOf(workspaceId),
+    curveOf(workspaceId),
+    countedRivals(workspaceId, nicheId),
+  ]);
+  const estimated = rivals.map((row) => ({ ...estimate(row, curve), source: row.source }));
+  const { word, points, newcomer, demand, sellers } = judge(latest.results, estimated, choices, latest.day);
+  const { low, middle, high } = newcomer;
+  await db()
+    .update(look)
+    .set({
+      word,
+      points,
+      demand,
+      sellers,
+      newcomer: { low, middle, high },
+      // Only the marketplace has covers to show.
+      best: bestSellers(
+        estimated.filter(({ source }) => source === 'market'),
+        FACES,
+      ).map(({ id }) => id),
+    })
+    .where(and(eq(look.workspaceId, workspaceId), eq(look.id, latest.id)));
+}
+
+/**
+ * Works the demand of all looks at a niche out again, so that a line over time is drawn by one curve: copies of the
+ * best sellers of each, without those that are left out now.
+ */
+async function reckonDemand(workspaceId: string, nicheId: string): Promise<void> {
+  const [curve, rows] = await Promise.all([
+    curveOf(workspaceId),
+    sql()<{ look_id: string; ranks: number[] }[]>`
+      select s.look_id, (array_agg(s.rank order by s.rank))[1:${TOP}] as ranks
+      from sighting s join look l on l.id = s.look_id
+      left join rival r on r.niche_id = l.niche_id and r.id = s.rival_id
+      where l.workspace_id = ${workspaceId} and l.niche_id = ${nicheId} and s.rank is not null
+        and not coalesce(r.hidden, false) and not coalesce(r.unlike, false)
+      group by s.look_id`,
+  ]);
+  const demands = rows.map(({ look_id, ranks }) => ({
+    id: look_id,
+    demand: ranks.reduce((sum, rank) => sum + copiesAMonth(rank, curve), 0),
+  }));
+  if (demands.length)
+    await db().execute(raw`update look set demand = given.demand
+      from jsonb_to_recordset(${JSON.stringify(demands)}::jsonb) as given(id text, demand float8)
+      where look.id = given.id and look.workspace_id = ${workspaceId}`);
+}
+
+/** Works all niches of a workspace out again, one after the other: the curve or the choices changed. */
+export async function reckonAll(workspaceId: string): Promise<void> {
+  const niches = await db()
+    .select({ id: niche.id })
+    .from(niche)
+    .where(and(eq(niche.workspaceId, workspaceId), eq(niche.gone, false)));
+  for (const { id } of niches) await reckonSoon(workspaceId, id);
+}
+
+const latestLooks = (workspaceId: string, nicheId: string, most: number): Promise<LookRow[]> =>
+  db()
+    .select()
+    .from(look)
+    .where(and(eq(look.workspaceId, workspaceId), eq(look.nicheId, nicheId)))
+    .orderBy(desc(look.turn))
+    .limit(most);
+
+/** All looks at a niche, oldest first. */
+export const looksAt = async (workspaceId: string, nicheId: string): Promise<LookRow[]> =>
+  (await latestLooks(workspaceId, nicheId, LOOKS_SHOWN)).reverse();
+
+async function summaryOf(workspaceId: string, row: LookRow): Promise<LookSummary> {
+  const rivals = await db()
+    .select({ id: sighting.rivalId, title: sighting.title, price: sighting.price, rank: sighting.rank })
+    .from(sighting)
+    .where(and(eq(sighting.workspaceId, workspaceId), eq(sighting.lookId, row.id)))
+    .orderBy(sighting.place);
+  return { day: row.day, results: row.results, demand: row.demand, rivals };
+}
+
+export interface Moves {
+  since: string;
+  resultsBefore: number;
+  demandBefore: number;
+  changes: Change[];
+  /** Rank at the look before, by rival. */
+  ranksBefore: Record<string, number>;
+}
+
+/** What moved between the last two looks of different days; null after a single one. */
+export async function movesOf(workspaceId: string, nicheId: string): Promise<Moves | null> {
+  const looks = await latestLooks(workspaceId, nicheId, 60);
+  const [latest] = looks;
+  const earlier = latest && looks.find(({ day }) => day < latest.day);
+  if (!latest || !earlier) return null;
+  const [before, after, watched] = await Promise.all([
+    summaryOf(workspaceId, earlier),
+    summaryOf(workspaceId, latest),
+    watchedRivals(workspaceId, nicheId),
+  ]);
+  return {
+    since: earlier.day,
+    resultsBefore: earlier.results,
+    demandBefore: earlier.demand,
+    changes: [...changesBetween(before, after), ...changesOfRivals(before, after, watched)],
+    ranksBefore: Object.fromEntries(before.rivals.flatMap(({ id, rank }) => (rank ? [[id, rank]] : []))),
+  };
+}
+
+async function watchedRivals(workspaceId: string, nicheId: string): Promise<Set<string>> {
+  const rows = await db()
+    .select({ id: rival.id })
+    .from(rival)
+    .where(and(eq(rival.workspaceId, workspaceId), eq(rival.nicheId, nicheId), eq(rival.watched, true)));
+  return new Set(rows.map(({ id }) => id));
+}
+
+/** Puts what changed on the Desk, for niches and rivals that are under watch. */
+async function tellChanges(workspaceId: string, nicheId: string): Promise<void> {
+  const [row] = await db()
+    .select({ watched: niche.watched })
+    .from(niche)
+    .where(and(eq(niche.workspaceId, workspaceId), eq(niche.id, nicheId)));
+  const watched = await watchedRivals(workspaceId, nicheId);
+  if (!row?.watched && watched.size === 0) return;
+  const moves = await movesOf(workspaceId, nicheId);
+  const [latest] = await latestLooks(workspaceId, nicheId, 1);
+  if (!moves || !latest) return;
+  const [told] = await db()
+    .select({ id: notice.id })
+    .from(notice)
+    .where(and(eq(notice.workspaceId, workspaceId), eq(notice.nicheId, nicheId), eq(notice.day, latest.day)))
+    .limit(1);
+  // A second look on the same day has nothing new to say.
+  if (told) return;
+  const changes = moves.changes.filter(({ kind }) => row?.watched || kind.startsWith('rival'));
+  if (changes.length)
+    await db()
+      .insert(notice)
+      .values(
+        changes.slice(0, TOP).map(({ kind, message }) => ({
+          id: newId(),
+          workspaceId,
+          nicheId,
+          day: latest.day,
+          kind,
+          message,
+        })),
+      );
+}
+
+/** Rank and price of some rivals over all looks at a niche: lines over time. */
+export async function linesOf(
+  workspaceId: string,
+  nicheId: string,
+  ids: readonly string[],
+): Promise<{ id: string; title: string; day: string; rank: number | null; price: number | null }[]> {
+  if (ids.length === 0) return [];
+  return db()
+    .select({
+      id: sighting.rivalId,
+      title: sighting.title,
+      day: look.day,
+      rank: sighting.rank,
+      price: sighting.price,
+    })
+    .from(sighting)
+    .innerJoin(look, eq(look.id, sighting.lookId))
+    .where(
+      and(
+        eq(look.workspaceId, workspaceId),
+        eq(look.nicheId, nicheId),
+        inArray(sighting.rivalId, ids as string[]),
+      ),
+    )
+    .orderBy(look.turn);
+}

@@ -1,0 +1,143 @@
+import { and, eq, sql as raw } from 'drizzle-orm';
+import type { Comparable, Rival } from '#core/niche/index.ts';
+import { among, type Database, db, sql } from '../db/client.ts';
+import { rival } from '../db/niche-schema.ts';
+import { niche } from '../db/schema.ts';
+
+/**
+ * The rivals of a niche that count now, as JSON made by the database: a list of rows without names,
+ * which app/niche/rivals.ts reads in this order.
+ * Text, not objects: a hundred thousand of them must not hold up the requests of others.
+ */
+export async function rivalsJson(workspaceId: string, nicheId: string): Promise<string> {
+  const [row] = await sql()<{ rows: string }[]>`
+    select coalesce(json_agg(json_build_array(id, title, pen_name, price, width, height, pages, ink, rank, reviews,
+      published, category, source, hidden, unlike, watched) order by rank nulls last, id), '[]')::text as rows
+    from rival where workspace_id = ${workspaceId} and niche_id = ${nicheId}
+      and (current or source = 'own' or watched)`;
+  return row!.rows;
+}
+
+/** The rivals of a niche that count in its sums, as the core takes them. */
+export async function countedRivals(
+  workspaceId: string,
+  nicheId: string,
+): Promise<(Comparable & Pick<Rival, 'source'>)[]> {
+  const rows = await db()
+    .select()
+    .from(rival)
+    .where(
+      and(
+        eq(rival.workspaceId, workspaceId),
+        eq(rival.nicheId, nicheId),
+        eq(rival.current, true),
+        eq(rival.hidden, false),
+        eq(rival.unlike, false),
+      ),
+    );
+  return rows.map(({ width, height, ...row }) => ({
+    id: row.id,
+    title: row.title,
+    penName: row.penName,
+    price: row.price,
+    trim: width !== null && height !== null ? { width, height } : null,
+    pages: row.pages,
+    ink: row.ink,
+    rank: row.rank,
+    reviews: row.reviews,
+    published: row.published,
+    category: row.category,
+    source: row.source,
+  }));
+}
+
+export type Marks = Partial<Pick<Rival, 'hidden' | 'unlike' | 'watched'>>;
+
+/** Marks rivals: hidden, not really comparable, under watch. */
+export async function markRivals(
+  workspaceId: string,
+  nicheId: string,
+  ids: readonly string[],
+  marks: Marks,
+): Promise<void> {
+  if (ids.length && Object.keys(marks).length)
+    await db()
+      .update(rival)
+      .set(marks)
+      .where(and(eq(rival.workspaceId, workspaceId), eq(rival.nicheId, nicheId), among(rival.id, ids)));
+}
+
+const rowOf = ({ trim, ...row }: Comparable) => ({
+  id: row.id,
+  title: row.title,
+  pen_name: row.penName,
+  price: row.price,
+  width: trim?.width ?? null,
+  height: trim?.height ?? null,
+  pages: row.pages,
+  ink: row.ink,
+  rank: row.rank,
+  reviews: row.reviews,
+  published: row.published,
+  category: row.category,
+});
+
+/** Puts rivals on the table; one that is there already takes the new numbers and keeps its marks. */
+export async function putRivals(
+  tx: Pick<Database, 'execute'>,
+  workspaceId: string,
+  nicheId: string,
+  comparables: readonly Comparable[],
+  source: Rival['source'],
+): Promise<void> {
+  // One parameter for all rows: the protocol allows no more than 65,535.
+  // In one order, so that two lots with the same rows never wait for each other.
+  const sorted = comparables.slice().sort((a, b) => (a.id < b.id ? -1 : 1));
+  const rows = JSON.stringify(sorted.map(rowOf));
+  await tx.execute(raw`
+    insert into rival (workspace_id, niche_id, id, title, pen_name, price, width, height, pages, ink, rank, reviews,
+      published, category, source)
+    select ${workspaceId}, ${nicheId}, id, title, pen_name, price, width, height, pages, ink, rank, reviews, published,
+      category, ${source}
+    from json_to_recordset(${rows}::json) as given(id text, title text, pen_name text, price float8, width float8,
+      height float8, pages int, ink text, rank int, reviews int, published text, category text)
+    on conflict (niche_id, id) do update set title = excluded.title, pen_name = excluded.pen_name,
+      price = excluded.price, width = excluded.width, height = excluded.height, pages = excluded.pages,
+      ink = excluded.ink, rank = excluded.rank, reviews = excluded.reviews, published = excluded.published,
+      category = excluded.category, current = true`);
+}
+
+/** Adds the publisher's own rows to a niche of theirs. @returns false when there is no such niche */
+export async function addOwnRivals(
+  workspaceId: string,
+  nicheId: string,
+  comparables: readonly Comparable[],
+): Promise<boolean> {
+  const [mine] = await db()
+    .select({ id: niche.id })
+    .from(niche)
+    .where(and(eq(niche.workspaceId, workspaceId), eq(niche.id, nicheId)));
+  if (!mine) return false;
+  // The last row of an id wins; the database would refuse to write one row twice.
+  const once = new Map(comparables.map((row) => [row.id, row]));
+  if (once.size) await putRivals(db(), workspaceId, nicheId, [...once.values()], 'own');
+  return true;
+}
+
+export async function dropOwnRivals(
+  workspaceId: string,
+  nicheId: string,
+  ids: readonly string[],
+): Promise<void> {
+  if (ids.length)
+    await db()
+      .delete(rival)
+      .where(
+        and(
+          eq(rival.workspaceId, workspaceId),
+          eq(rival.nicheId, nicheId),
+          eq(rival.source, 'own'),
+          among(rival.id, ids),
+        ),
+      );
+}

@@ -1,0 +1,128 @@
+import PQueue from 'p-queue';
+import { suggestionStarts } from '#core/niche/index.ts';
+import { choicesOf, curveOf } from '../niches/choices.ts';
+import { LOOK } from '../niches/looks.ts';
+import { openNiche } from '../niches/niches.ts';
+import {
+  addPhrases,
+  asksForLetters,
+  countPhrases,
+  notePhrase,
+  notePhraseFailed,
+  waitingPhrases,
+} from '../niches/phrases.ts';
+import { patiently } from '../services/patience.ts';
+import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
+import { wrenfair } from '../services/wrenfair.ts';
+import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
+
+/** Requests under way at once. */
+const AT_ONCE = 4;
+/** Phrases taken from the database at a time. */
+const BATCH = 60;
+const SUGGESTIONS = 15;
+
+/** Asks politely: no faster than told, and all wait when the marketplace asks one of them to. */
+function politely(requestsASecond: number, stopped: () => boolean, tell: (message: string) => void) {
+  const queue = new PQueue({
+    concurrency: AT_ONCE,
+    interval: 1000 / requestsASecond,
+    intervalCap: 1,
+    carryoverConcurrencyCount: true,
+  });
+  let rest: ReturnType<typeof setTimeout> | undefined;
+  const rested = (trouble: ServiceTrouble) => {
+    tell(trouble.message);
+    if (!trouble.retryAfter) return;
+    queue.pause();
+    clearTimeout(rest);
+    rest = setTimeout(() => queue.start(), trouble.retryAfter * 1000);
+  };
+  return {
+    ask: <T>(request: () => Promise<T>): Promise<T> =>
+      queue.add(
+        () =>
+          patiently(async () => {
+            if (stopped()) throw new Cancelled();
+            return request();
+          }, rested),
+        { throwOnTimeout: true },
+      ),
+    end() {
+      clearTimeout(rest);
+      queue.clear();
+    },
+  };
+}
+
+/**
+ * Asks for every phrase that waits, and first, where the job's key says so, for suggestions by letters. Each answer is
+ * noted at once, so that a cancelled or lost job goes on where it was.
+ */
+export async function expandJob(row: ClaimedJob): Promise<void> {
+  const { workspaceId } = row;
+  const niche = row.nicheId ? await openNiche(workspaceId, row.nicheId) : null;
+  if (!niche) {
+    await finish(row, 'failed', 'The niche is not there any more.');
+    return;
+  }
+  const [choices, curve] = await Promise.all([choicesOf(workspaceId), curveOf(workspaceId)]);
+  let cancelled = false;
+  const tell = progressOf(row, () => {
+    cancelled = true;
+  });
+  let done = 0;
+  const market = politely(
+    choices.requestsASecond,
+    () => cancelled,
+    (message) => tell(done, row.of, message),
+  );
+  let failed = 0;
+  try {
+    if (asksForLetters(row.key)) {
+      const starts = suggestionStarts(niche.phrase);
+      row.of = starts.length + (await countPhrases(workspaceId, niche.id)).waiting;
+      await Promise.all(
+        starts.map(async (start) => {
+          const found = await market.ask(() => wrenfair.suggest(start, SUGGESTIONS));
+          await addPhrases(
+            workspaceId,
+            niche.id,
+            found.map(({ phrase, volume }) => ({ phrase, volume, way: 'letters' as const })),
+          );
+          tell(++done, row.of, `Suggestions, ${done} of ${starts.length}`);
+        }),
+      );
+    }
+    row.of = done + (await countPhrases(workspaceId, niche.id)).waiting;
+    for (;;) {
+      const batch = await waitingPhrases(workspaceId, niche.id, BATCH);
+      if (batch.length === 0 || cancelled) break;
+      await Promise.all(
+        batch.map(async ({ id, phrase }) => {
+          try {
+            const answer = await market.ask(() => wrenfair.search(phrase, LOOK));
+            await notePhrase(id, answer, curve, choices);
+          } catch (error) {
+            if (!(error instanceof ServiceTrouble) && !(error instanceof ServiceRefusal)) throw error;
+            failed++;
+            await notePhraseFailed(id, error.message);
+          }
+          tell(++done, row.of, `“${phrase}”`);
+        }),
+      );
+    }
+    if (cancelled) return;
+    await finish(
+      row,
+      'done',
+      failed
+        ? `${failed} phrases got no answer. Resume asks for them again.`
+        : 'Every phrase has its answer.',
+    );
+  } catch (error) {
+    if (!(error instanceof Cancelled || cancelled)) throw error;
+  } finally {
+    market.end();
+  }
+}

@@ -1,0 +1,41 @@
+import { resolve } from 'node:path';
+import { LRUCache } from 'lru-cache';
+import { Piscina } from 'piscina';
+import type { Recipe } from '#core/book/recipe.ts';
+
+/** Bytes of pictures kept: those of some two hundred books. */
+const BYTES_KEPT = 64 * 1024 * 1024;
+
+/** The thread is begun so long after the application, which it would hold up. */
+const REST_MS = 4000;
+
+let thread: Piscina | undefined;
+
+/** One thread, which is kept: what takes long is to unfold the typefaces. */
+function pool(): Piscina {
+  if (thread) return thread;
+  thread = new Piscina({
+    filename: resolve('build/node/first-pages-thread.mjs'),
+    minThreads: 1,
+    maxThreads: 1,
+  });
+  // A thread that ends is begun again; a book is opened without its picture meanwhile.
+  thread.on('error', (error: Error) => console.error(`First pages: ${error.message}`));
+  return thread;
+}
+setTimeout(pool, REST_MS).unref();
+
+const pictures = new LRUCache<string, Uint8Array, Recipe>({
+  maxSize: BYTES_KEPT,
+  sizeCalculation: ({ byteLength }) => byteLength,
+  fetchMethod: async (_, __, { context }) => (await pool().run(context)) ?? undefined,
+});
+
+/**
+ * The first pages of a book on one PNG, as FIRST_PAGES places them. Kept by what they were drawn from, so that a book
+ * that is opened again is there at once.
+ * @param from the recipe's fingerprint
+ * @returns null for a book without pages
+ */
+export const firstPages = async (recipe: Recipe, from: string): Promise<Uint8Array | null> =>
+  (await pictures.fetch(from, { context: recipe })) ?? null;

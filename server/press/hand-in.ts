@@ -1,0 +1,95 @@
+import { eq } from 'drizzle-orm';
+import { parseRecipe } from '#core/book/recipe.ts';
+import { listingSheet } from '#core/export/listing.ts';
+import { db, isLostConnection } from '../db/client.ts';
+import { submission } from '../db/schema.ts';
+import { readStored } from '../files.ts';
+import { tellJobs } from '../jobs.ts';
+import { patiently, TRIES } from '../services/patience.ts';
+import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
+import { wrenfair } from '../services/wrenfair.ts';
+import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
+
+/** How often submissions in review are asked after. */
+export const WATCH_SUBMISSIONS_SECONDS = 3;
+
+async function note(id: string, change: Partial<typeof submission.$inferInsert>): Promise<void> {
+  await db()
+    .update(submission)
+    .set({ ...change, updatedAt: new Date() })
+    .where(eq(submission.id, id));
+}
+
+/** Sends listing, interior and wrap, then asks for review. Every step may be made twice without harm. */
+export async function handInJob(row: ClaimedJob): Promise<void> {
+  const id = row.key;
+  const [sent] = await db().select().from(submission).where(eq(submission.id, id));
+  if (!sent || sent.workspaceId !== row.workspaceId) {
+    await finish(row, 'failed', 'The submission is not there any more.');
+    return;
+  }
+  const stop = new AbortController();
+  const tell = progressOf(row, () => stop.abort());
+  row.of = 4;
+  const step = async <T>(done: number, message: string, work: () => Promise<T>): Promise<T> => {
+    if (stop.signal.aborted) throw new Cancelled();
+    tell(done, row.of, message);
+    return patiently(work, (trouble, attempt) =>
+      tell(done, row.of, `${trouble.message} Try ${attempt + 1} of ${TRIES}.`),
+    );
+  };
+  try {
+    const sheet = listingSheet(parseRecipe(sent.recipe));
+    const opened = await step(0, 'Listing', () => wrenfair.open(sent.key, sheet));
+    await note(id, { remoteId: opened.id });
+    if (opened.state === 'draft') {
+      await step(1, 'Interior', async () =>
+        wrenfair.upload(opened.id, 'interior', await readStored(sent.interior), sent.interior),
+      );
+      await step(2, 'Wrap', async () =>
+        wrenfair.upload(opened.id, 'wrap', await readStored(sent.wrap), sent.wrap),
+      );
+      await step(3, 'Into review', () => wrenfair.submit(opened.id));
+    }
+    await note(id, { state: 'in review' });
+    await finish(row, 'done', 'Handed in; now in review.');
+  } catch (error) {
+    if (error instanceof Cancelled) {
+      await note(id, { state: 'failed', reasons: ['Cancelled before it was in review.'] });
+      return;
+    }
+    if (isLostConnection(error)) throw error;
+    const reasons = reasonsOf(error as Error);
+    await note(id, { state: error instanceof ServiceRefusal ? 'rejected' : 'failed', reasons });
+    await finish(row, 'failed', reasons.join(' '));
+  }
+}
+
+function reasonsOf(error: Error): string[] {
+  if (error instanceof ServiceRefusal) return error.reasons;
+  // Made files are a cache: somebody may have emptied it.
+  if ((error as NodeJS.ErrnoException).code === 'ENOENT')
+    return ['The made files are no longer in the store. Make files again, then hand in.'];
+  return [error.message];
+}
+
+/** Asks once how every submission in review stands. */
+export async function watchSubmissions(): Promise<void> {
+  const inReview = await db().select().from(submission).where(eq(submission.state, 'in review'));
+  for (const { id, remoteId, workspaceId } of inReview) {
+    if (!remoteId) continue;
+    try {
+      const { state, reasons } = await wrenfair.state(remoteId);
+      if (state !== 'live' && state !== 'rejected') continue;
+      await note(id, { state, reasons });
+    } catch (error) {
+      // The service is asked again with the next round; only what it says itself ends a submission.
+      if (!(error instanceof ServiceRefusal)) {
+        if (error instanceof ServiceTrouble) continue;
+        throw error;
+      }
+      await note(id, { state: 'failed', reasons: error.reasons });
+    }
+    await tellJobs(workspaceId);
+  }
+}

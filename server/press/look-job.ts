@@ -1,0 +1,32 @@
+import { isLostConnection } from '../db/client.ts';
+import { takeLook } from '../niches/looks.ts';
+import { openNiche } from '../niches/niches.ts';
+import { patiently, TRIES } from '../services/patience.ts';
+import { type ClaimedJob, finish, progressOf } from './running-job.ts';
+
+/** A look that the marketplace did not answer at once: tried again with patience. */
+export async function lookJob(row: ClaimedJob): Promise<void> {
+  const niche = row.nicheId ? await openNiche(row.workspaceId, row.nicheId) : null;
+  if (!niche) {
+    await finish(row, 'failed', 'The niche is not there any more.');
+    return;
+  }
+  let cancelled = false;
+  const tell = progressOf(row, () => {
+    cancelled = true;
+  });
+  row.of = 1;
+  tell(0, 1, `“${niche.phrase}”`);
+  try {
+    await patiently(
+      async () => {
+        if (!cancelled) await takeLook(row.workspaceId, niche.id, niche.phrase);
+      },
+      (trouble, attempt) => tell(0, 1, `${trouble.message} Try ${attempt + 1} of ${TRIES}.`),
+    );
+    await finish(row, 'done', `Looked at “${niche.phrase}”.`);
+  } catch (error) {
+    if (isLostConnection(error)) throw error;
+    await finish(row, 'failed', `“${niche.phrase}”: ${(error as Error).message}`);
+  }
+}

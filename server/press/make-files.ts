@@ -1,0 +1,56 @@
+import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
+import type { Piscina } from 'piscina';
+import { fingerprint } from '#core/fingerprint.ts';
+import { openBook } from '../books.ts';
+import { isLostConnection } from '../db/client.ts';
+import { noteMadeFiles, storeFile } from '../files.ts';
+import { settings } from '../settings.ts';
+import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
+
+/** Makes a book's files in a worker thread, stores them, and notes them together. Safe to run twice. */
+export async function makeFiles(row: ClaimedJob, threads: Piscina): Promise<void> {
+  const { bookId } = row;
+  const opened = bookId ? await openBook(row.workspaceId, bookId) : null;
+  if (!bookId || !opened) {
+    await finish(row, 'failed', 'The book is not there any more.');
+    return;
+  }
+  const aside = join(settings().QUILL_FILES, 'making');
+  await mkdir(aside, { recursive: true });
+  const folder = await mkdtemp(join(aside, `${row.id}-`));
+  const stop = new AbortController();
+  const { port1, port2 } = new MessageChannel();
+  const tell = progressOf(row, () => stop.abort());
+  port1.on('message', ({ done, of, message }: { done: number; of: number; message: string }) => {
+    row.of = of;
+    tell(done, of, message);
+  });
+  try {
+    const names: string[] = await threads.run(
+      { recipe: opened.recipe, folder, progress: port2 },
+      { transferList: [port2], signal: stop.signal },
+    );
+    const files = [];
+    for (const name of names) files.push({ name, ...(await storeFile(join(folder, name))) });
+    if (stop.signal.aborted) throw new Cancelled();
+    // Noted first: whoever sees the job done finds its files.
+    await noteMadeFiles(row.workspaceId, bookId, fingerprint(opened.recipe), files);
+    await finish(row, 'done', `Files made from revision ${opened.revision}.`);
+  } catch (error) {
+    if (stop.signal.aborted || error instanceof Cancelled) return;
+    if (isLostConnection(error)) throw error;
+    const full = (error as NodeJS.ErrnoException).code === 'ENOSPC';
+    await finish(
+      row,
+      'failed',
+      full
+        ? 'The disk of the file store is full. Free some room and make files again; the book is safe.'
+        : `The files could not be made: ${(error as Error).message}`,
+    );
+  } finally {
+    port1.close();
+    await rm(folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,47 @@
+import { once } from 'node:events';
+import { createWriteStream } from 'node:fs';
+import { readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { MessagePort } from 'node:worker_threads';
+import { parseRecipe } from '#core/book/recipe.ts';
+import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
+import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+
+export interface PressTask {
+  recipe: unknown;
+  /** A folder of the task's own. */
+  folder: string;
+  progress: MessagePort;
+}
+
+/** Makes all files of a book into the folder. Runs in a worker thread; nothing here touches the database. */
+export default async function press({ recipe: value, folder, progress }: PressTask): Promise<string[]> {
+  const recipe = parseRecipe(value);
+  const type = typesetterFromDisk();
+  const stream = createWriteStream(join(folder, 'interior.pdf'));
+  const failed = once(stream, 'error').then(([error]) => Promise.reject(error));
+  failed.catch(() => {});
+  let total = 0;
+  await writeInterior(
+    recipe,
+    type,
+    async (chunk) => {
+      if (!stream.write(chunk)) await Promise.race([once(stream, 'drain'), failed]);
+    },
+    (written, of) => {
+      total = of;
+      progress.postMessage({ done: written, of: of + 2, message: `Interior, page ${written} of ${of}` });
+    },
+  );
+  stream.end();
+  await Promise.race([once(stream, 'close'), failed]);
+  progress.postMessage({ done: total, of: total + 2, message: 'Wrap, front and listing' });
+  const small = await smallFiles(recipe, type);
+  for (const [name, bytes] of Object.entries(small)) await writeFile(join(folder, name), bytes);
+  progress.postMessage({ done: total + 1, of: total + 2, message: 'Packing' });
+  await writeFile(
+    join(folder, 'book.zip'),
+    await bookZip({ 'interior.pdf': await readFile(join(folder, 'interior.pdf')), ...small }),
+  );
+  return ['interior.pdf', ...Object.keys(small), 'book.zip'];
+}

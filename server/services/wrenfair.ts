@@ -1,0 +1,206 @@
+import * as v from 'valibot';
+import { settings } from '../settings.ts';
+import type { Marketplace } from './marketplace.ts';
+import { type PrintingService, ServiceRefusal, ServiceTrouble } from './printing-service.ts';
+
+const SEARCH_SECONDS = 10;
+const UPLOAD_SECONDS = 120;
+/** No rest that a service asks for is longer. */
+const LONGEST_REST_SECONDS = 600;
+/** Far over any answer that makes sense. */
+const ANSWER_BYTES = 8 * 1024 * 1024;
+
+const whole = (least: number) => v.pipe(v.number(), v.integer(), v.minValue(least));
+const isoDay = v.pipe(v.string(), v.isoDate());
+const ComparableSchema = v.object({
+  id: v.pipe(v.string(), v.regex(/^[\w-]{1,64}$/)),
+  title: v.pipe(v.string(), v.minLength(1), v.maxLength(400)),
+  penName: v.pipe(v.string(), v.maxLength(200)),
+  category: v.optional(v.pipe(v.string(), v.maxLength(200)), ''),
+  price: v.pipe(v.number(), v.minValue(0)),
+  trim: v.object({ width: v.number(), height: v.number() }),
+  pages: whole(1),
+  ink: v.picklist(['black', 'colour']),
+  rank: whole(1),
+  reviews: whole(0),
+  published: isoDay,
+});
+const MOST_ROWS = 200;
+const SearchSchema = v.object({
+  day: isoDay,
+  results: whole(0),
+  categories: v.array(v.object({ id: v.string(), name: v.string(), count: whole(0) })),
+  comparables: v.pipe(v.array(v.unknown()), v.maxLength(MOST_ROWS)),
+});
+const TopSchema = v.object({
+  day: isoDay,
+  category: v.object({ name: v.pipe(v.string(), v.maxLength(200)) }),
+  comparables: SearchSchema.entries.comparables,
+});
+/** The rows that can be read; damaged ones are left out, and none spoils the others. */
+const readable = (rows: readonly unknown[]) =>
+  rows.flatMap((row) => {
+    const read = v.safeParse(ComparableSchema, row);
+    return read.success ? [read.output] : [];
+  });
+const SuggestionsSchema = v.object({
+  suggestions: v.array(
+    v.object({ phrase: v.pipe(v.string(), v.minLength(1), v.maxLength(100)), volume: v.nullable(whole(0)) }),
+  ),
+});
+const PICTURE_BYTES = 2 * 1024 * 1024;
+const State = v.picklist(['draft', 'in review', 'live', 'rejected']);
+const OpenedSchema = v.object({ id: v.pipe(v.string(), v.regex(/^[\w-]{1,64}$/)), state: State });
+const SubmissionSchema = v.object({ state: State, reasons: v.array(v.string()) });
+const ProblemSchema = v.object({ reasons: v.array(v.string()) });
+
+interface Asked {
+  body?: BodyInit;
+  headers?: Record<string, string>;
+  seconds?: number;
+}
+
+/** One request, answered in time; trouble is told from refusal, which is the caller's to read. */
+async function reach(method: string, path: string, init: Asked = {}): Promise<Response> {
+  const { WRENFAIR_URL, WRENFAIR_KEY } = settings();
+  let response: Response;
+  try {
+    response = await fetch(new URL(path, WRENFAIR_URL), {
+      method,
+      headers: { authorization: `Bearer ${WRENFAIR_KEY}`, ...init.headers },
+      signal: AbortSignal.timeout((init.seconds ?? SEARCH_SECONDS) * 1000),
+      ...(init.body === undefined ? {} : { body: init.body }),
+    });
+  } catch (error) {
+    const { message, cause } = error as Error & { cause?: { code?: string; message?: string } };
+    throw new ServiceTrouble(`Wrenfair could not be reached (${cause?.code ?? cause?.message ?? message}).`);
+  }
+  if (response.status === 429 || response.status >= 500) {
+    await response.body?.cancel();
+    throw new ServiceTrouble(
+      `Wrenfair answered ${response.status}.`,
+      restAsked(response.headers.get('retry-after')),
+    );
+  }
+  return response;
+}
+
+/** Seconds of a Retry-After header, which gives seconds or a day and time (RFC 9110 §10.2.3). */
+function restAsked(header: string | null): number | undefined {
+  if (!header) return undefined;
+  const seconds = /^\d+$/.test(header) ? Number(header) : (Date.parse(header) - Date.now()) / 1000;
+  return seconds > 0 ? Math.min(seconds, LONGEST_REST_SECONDS) : undefined;
+}
+
+/**
+ * The whole body. A connection that breaks off in the middle of an answer is trouble like one that never began, and so
+ * is an answer without end.
+ */
+async function wholly(response: Response): Promise<Uint8Array> {
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  try {
+    for await (const chunk of response.body ?? []) {
+      size += chunk.length;
+      if (size > ANSWER_BYTES) throw new Error(`more than ${ANSWER_BYTES} bytes`);
+      chunks.push(chunk);
+    }
+  } catch (error) {
+    throw new ServiceTrouble(`Wrenfair’s answer broke off (${(error as Error).message}).`);
+  }
+  return Buffer.concat(chunks);
+}
+
+async function jsonOf(response: Response): Promise<unknown> {
+  const bytes = await wholly(response);
+  try {
+    return JSON.parse(new TextDecoder().decode(bytes));
+  } catch {
+    // A refusal may say nothing that can be read; an answer that cannot be read is trouble.
+    if (!response.ok) return null;
+    throw new ServiceTrouble('Wrenfair’s answer broke off (it is no whole JSON).');
+  }
+}
+
+/** One request; what comes back is parsed. */
+async function ask<S extends v.GenericSchema>(
+  method: string,
+  path: string,
+  answer: S | null,
+  init: Asked = {},
+): Promise<v.InferOutput<S>> {
+  const response = await reach(method, path, init);
+  const body = response.status === 204 ? null : await jsonOf(response);
+  if (!response.ok) {
+    const told = v.safeParse(ProblemSchema, body);
+    throw new ServiceRefusal(told.success ? told.output.reasons : [`Wrenfair answered ${response.status}.`]);
+  }
+  if (!answer) return undefined as v.InferOutput<S>;
+  const read = v.safeParse(answer, body);
+  if (!read.success)
+    throw new ServiceTrouble(
+      `Wrenfair’s answer to ${path.split('?')[0]} could not be read: ${read.issues[0].message}`,
+    );
+  return read.output;
+}
+
+/** A picture, or null where the shop has none. @throws ServiceTrouble for what is no PNG of a fair size */
+async function picture(path: string): Promise<Uint8Array | null> {
+  const response = await reach('GET', path);
+  if (response.status === 404) return null;
+  const bytes = await wholly(response);
+  const isPng = Buffer.from(bytes.subarray(0, 8)).equals(Buffer.from('89504e470d0a1a0a', 'hex'));
+  if (!response.ok || !isPng || bytes.length > PICTURE_BYTES)
+    throw new ServiceTrouble('Wrenfair’s picture could not be read.');
+  return bytes;
+}
+
+const json = { 'content-type': 'application/json' };
+
+export const wrenfair: Marketplace & PrintingService = {
+  async search(phrase, limit, seconds = SEARCH_SECONDS) {
+    const { comparables, ...answer } = await ask(
+      'GET',
+      `/catalogue/search?${new URLSearchParams({ phrase, limit: String(limit) })}`,
+      SearchSchema,
+      { seconds },
+    );
+    const good = readable(comparables);
+    return { ...answer, comparables: good, unread: comparables.length - good.length };
+  },
+  async topOf(category) {
+    const answer = await ask('GET', `/catalogue/categories/${encodeURIComponent(category)}/top`, TopSchema);
+    return { day: answer.day, name: answer.category.name, comparables: readable(answer.comparables) };
+  },
+  async suggest(start, limit) {
+    const path = `/catalogue/suggestions?${new URLSearchParams({ start, limit: String(limit) })}`;
+    return (await ask('GET', path, SuggestionsSchema)).suggestions;
+  },
+  day: async () => (await ask('GET', '/catalogue/day', v.object({ day: isoDay }))).day,
+  cover: (id) => picture(`/catalogue/books/${encodeURIComponent(id)}/cover.png`),
+  page: (id, number) => picture(`/catalogue/books/${encodeURIComponent(id)}/pages/${number}`),
+  pagesShown: async (id) =>
+    (await ask('GET', `/catalogue/books/${encodeURIComponent(id)}`, v.object({ pagesShown: whole(0) })))
+      .pagesShown,
+  open: (key, listing) =>
+    ask('POST', '/submissions', OpenedSchema, {
+      body: JSON.stringify(listing),
+      headers: { ...json, 'idempotency-key': key },
+    }),
+  upload: async (id, part, bytes, hash) => {
+    await ask('PUT', `/submissions/${id}/${part}`, null, {
+      body: bytes as unknown as BodyInit,
+      headers: { 'content-type': 'application/pdf', 'content-sha256': hash },
+      seconds: UPLOAD_SECONDS,
+    });
+  },
+  async submit(id) {
+    const { state } = await ask('POST', `/submissions/${id}/review`, SubmissionSchema, {
+      headers: json,
+      seconds: UPLOAD_SECONDS,
+    });
+    if (state === 'draft') throw new ServiceTrouble('Wrenfair did not take the submission into review.');
+    return state;
+  },
+  state: (id) => ask('GET', `/submissions/${id}`, SubmissionSchema),
+};

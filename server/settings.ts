@@ -1,0 +1,50 @@
+import { resolve } from 'node:path';
+import * as v from 'valibot';
+
+const SettingsSchema = v.object({
+  DATABASE_URL: v.pipe(
+    v.string('DATABASE_URL is not set. npm start sets it; a server of your own needs it in the environment.'),
+    v.startsWith('postgres'),
+  ),
+  /** Folder of the file store, shared by every process that serves or makes files. */
+  QUILL_FILES: v.optional(
+    v.pipe(
+      v.string(),
+      v.transform((path) => resolve(path)),
+    ),
+    resolve('.quill/files'),
+  ),
+  /** Address of the marketplace and printing service. */
+  WRENFAIR_URL: v.optional(v.pipe(v.string(), v.url()), 'http://127.0.0.1:4620'),
+  WRENFAIR_KEY: v.optional(v.string(), 'stand-in'),
+  /** Signs sessions. Made once by npm start and kept beside the database. */
+  SESSION_SECRET: v.pipe(
+    v.string('SESSION_SECRET is not set. Any random text of 32 characters or more.'),
+    v.minLength(32),
+  ),
+  /** “yes” when a proxy in front overwrites X-Forwarded-For with the caller's address. */
+  TRUST_PROXY: v.pipe(
+    v.optional(v.picklist(['yes', 'no'], 'should be yes or no.'), 'no'),
+    v.transform((said) => said === 'yes'),
+  ),
+  /** The address people reach the application at. */
+  PUBLIC_URL: v.optional(v.pipe(v.string(), v.url()), 'http://127.0.0.1:4600'),
+});
+
+export type Settings = v.InferOutput<typeof SettingsSchema>;
+
+let read: Settings | undefined;
+
+/** The settings of this process, from its environment. @throws Error that names the setting that is wrong */
+export function settings(): Settings {
+  if (!read) {
+    const result = v.safeParse(SettingsSchema, process.env);
+    if (!result.success) {
+      throw new Error(
+        result.issues.map((issue) => `${v.getDotPath(issue) ?? 'settings'}: ${issue.message}`).join('\n'),
+      );
+    }
+    read = result.output;
+  }
+  return read;
+}

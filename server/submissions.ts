@@ -1,0 +1,96 @@
+import { and, desc, eq, inArray } from 'drizzle-orm';
+import type { Recipe } from '#core/book/recipe.ts';
+import { fingerprint } from '#core/fingerprint.ts';
+import { db } from './db/client.ts';
+import { type SubmissionState, submission } from './db/schema.ts';
+import { madeFiles } from './files.ts';
+import { newId } from './ids.ts';
+import { ask } from './jobs.ts';
+
+export interface SubmissionRow {
+  id: string;
+  bookId: string;
+  service: string;
+  state: SubmissionState;
+  reasons: string[];
+  title: string;
+  madeFrom: string;
+  createdAt: Date;
+  updatedAt: Date;
+}
+
+const rowOf = ({ recipe, ...row }: typeof submission.$inferSelect): SubmissionRow => ({
+  id: row.id,
+  bookId: row.bookId,
+  service: row.service,
+  state: row.state,
+  reasons: row.reasons,
+  title: recipe.title,
+  madeFrom: row.madeFrom,
+  createdAt: row.createdAt,
+  updatedAt: row.updatedAt,
+});
+
+export async function listSubmissions(workspaceId: string, bookId?: string): Promise<SubmissionRow[]> {
+  const rows = await db()
+    .select()
+    .from(submission)
+    .where(and(eq(submission.workspaceId, workspaceId), bookId ? eq(submission.bookId, bookId) : undefined))
+    .orderBy(desc(submission.createdAt))
+    .limit(500);
+  return rows.map(rowOf);
+}
+
+const UNDER_WAY = {
+  refused: 'This book is being handed in or is in review already. Wait for the answer.',
+};
+
+/**
+ * Hands a book in: the files that were made from this very recipe, and no others.
+ * @returns why not, or the id of the submission
+ */
+export async function handIn(
+  workspaceId: string,
+  bookId: string,
+  recipe: Recipe,
+): Promise<{ refused: string } | { id: string }> {
+  const madeFrom = fingerprint(recipe);
+  const files = await madeFiles(workspaceId, bookId);
+  const part = (name: string) => files.find((file) => file.name === name);
+  const interior = part('interior.pdf');
+  const wrap = part('wrap.pdf');
+  if (!interior || !wrap) return { refused: 'There are no files yet. Make files first.' };
+  if (interior.madeFrom !== madeFrom || wrap.madeFrom !== madeFrom)
+    return { refused: 'The files are older than the book. Make files again, then hand in.' };
+  const [open] = await db()
+    .select({ id: submission.id, state: submission.state, madeFrom: submission.madeFrom })
+    .from(submission)
+    .where(
+      and(
+        eq(submission.workspaceId, workspaceId),
+        eq(submission.bookId, bookId),
+        inArray(submission.state, ['sending', 'in review', 'live']),
+      ),
+    );
+  if (open && (open.madeFrom === madeFrom || open.state !== 'live'))
+    return open.state === 'live' ? { refused: 'This very book is live already.' } : UNDER_WAY;
+  const id = newId();
+  const [sent] = await db()
+    .insert(submission)
+    .values({
+      id,
+      workspaceId,
+      bookId,
+      service: recipe.print.service as string,
+      key: `quill-${id}`,
+      madeFrom,
+      recipe,
+      interior: interior.hash,
+      wrap: wrap.hash,
+    })
+    .onConflictDoNothing()
+    .returning({ id: submission.id });
+  if (!sent) return UNDER_WAY;
+  await ask(workspaceId, { bookId }, 'hand-in', id);
+  return { id };
+}

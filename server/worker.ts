@@ -1,0 +1,93 @@
+import { availableParallelism } from 'node:os';
+import { Piscina } from 'piscina';
+import { closeDatabase, isLostConnection } from './db/client.ts';
+import { QUEUES, queue, stopQueue } from './jobs.ts';
+import { reckonNiche } from './niches/looks.ts';
+import { expandJob } from './press/expand-job.ts';
+import { handInJob, WATCH_SUBMISSIONS_SECONDS, watchSubmissions } from './press/hand-in.ts';
+import { registerWorker, rescueLostJobs } from './press/liveness.ts';
+import { lookJob } from './press/look-job.ts';
+import { makeFiles } from './press/make-files.ts';
+import { type ClaimedJob, claim, finish } from './press/running-job.ts';
+import { WATCH_NICHES_SECONDS, watchNiches } from './press/watch-niches.ts';
+
+/** How often jobs of lost workers are looked for. */
+const RESCUE_SECONDS = 3;
+
+const threads = new Piscina({
+  filename: new URL('./press-thread.mjs', import.meta.url).href,
+  minThreads: 0,
+  maxThreads: Math.max(1, availableParallelism() - 1),
+  idleTimeout: 60_000,
+});
+const me = await registerWorker();
+const boss = await queue();
+
+/** Ends this worker where it stands: what it was at is taken up by the next, which is started in its place. */
+function beginAnew(why: string): void {
+  console.error(`Worker: ${why}; it begins anew.`);
+  process.exit(1);
+}
+
+const poll = { pollingIntervalSeconds: 0.5 } as const;
+/** Takes the jobs of a queue one after the other; a queue with several slots takes as many at once. */
+async function serve(name: keyof typeof QUEUES, run: (row: ClaimedJob) => Promise<void>, slots = 1) {
+  for (let slot = 0; slot < slots; slot++) {
+    await boss.work<{ job: string }>(QUEUES[name], poll, async ([asked]) => {
+      const row = asked && (await claim(asked.data.job, me.number));
+      if (!row) return;
+      try {
+        await run(row);
+      } catch (error) {
+        if (isLostConnection(error)) return beginAnew('The database is gone');
+        // What a job did not foresee ends it with a word, instead of leaving it running for ever.
+        console.error(error);
+        await finish(row, 'failed', `It broke off: ${(error as Error).message}`);
+      }
+    });
+  }
+}
+await serve('make-files', (row) => makeFiles(row, threads), threads.maxThreads);
+await serve('hand-in', handInJob);
+await serve('look', lookJob);
+// One at a time, so that the marketplace is asked no faster than it was agreed.
+await serve('expand', expandJob);
+await boss.work<{ workspaceId: string; nicheId: string }>(QUEUES.reckon, poll, async ([asked]) => {
+  if (asked) await reckonNiche(asked.data.workspaceId, asked.data.nicheId);
+});
+const reminders: ReturnType<typeof setInterval>[] = [];
+/** Does something again and again. Every worker reminds; the queue keeps one reminder for all of them. */
+async function regularly(name: keyof typeof QUEUES, seconds: number, run: () => Promise<void>) {
+  await boss.work(QUEUES[name], poll, run);
+  const remind = () =>
+    void boss
+      .send(QUEUES[name], {}, { singletonSeconds: seconds, retryLimit: 0 })
+      .catch((error: Error) => console.error(`Worker: ${error.message}`));
+  reminders.push(setInterval(remind, seconds * 1000));
+}
+await regularly('watch-submissions', WATCH_SUBMISSIONS_SECONDS, watchSubmissions);
+await regularly('watch-niches', WATCH_NICHES_SECONDS, watchNiches);
+const rescue = setInterval(async () => {
+  try {
+    if (!(await me.isHeld())) beginAnew('The lock that says that it lives is gone');
+    await rescueLostJobs();
+  } catch (error) {
+    console.error(`Worker: ${(error as Error).message}`);
+  }
+}, RESCUE_SECONDS * 1000);
+console.log('The worker is ready.');
+
+let stopping = false;
+async function stop(): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  clearInterval(rescue);
+  for (const reminder of reminders) clearInterval(reminder);
+  await stopQueue().catch(() => {});
+  await threads.destroy();
+  await me.release().catch(() => {});
+  await closeDatabase();
+  process.exit(0);
+}
+process.on('SIGTERM', () => void stop());
+process.on('SIGINT', () => void stop());

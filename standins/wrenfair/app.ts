@@ -1,0 +1,120 @@
+import { Hono } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import * as v from 'valibot';
+import { ListingSchema } from './listing.ts';
+import { openShop } from './shop.ts';
+import { openSubmissions } from './submissions.ts';
+
+const UPLOAD_BYTES = 650 * 1024 * 1024;
+const JSON_BYTES = 64 * 1024;
+
+/** How the stand-in behaves. Everything can be changed while it runs, by PUT /behaviour. */
+const BehaviourSchema = v.strictObject({
+  /** How long a book stays in review. */
+  reviewSeconds: v.optional(v.pipe(v.number(), v.minValue(0)), 20),
+  /** Waits so long before every answer. */
+  delayMs: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(60_000)), 0),
+  /** The next so many requests are carried out, then the connection breaks before the answer. */
+  breakAfterWork: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0)), 0),
+  /** The next so many requests are answered 429 with Retry-After. */
+  busy: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0)), 0),
+  /** The next so many answers with books have rows that cannot be read. */
+  malformed: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0)), 0),
+});
+export type Behaviour = v.InferOutput<typeof BehaviourSchema>;
+
+/** Wrenfair, the invented marketplace and printing service, as an HTTP application. See docs/standins.md. */
+export function wrenfairApp(options: {
+  folder: string;
+  key: string;
+  behaviour?: v.InferInput<typeof BehaviourSchema>;
+  /** The day the shop opens, when it has none yet: ISO 8601. */
+  today?: string;
+}) {
+  const behaviour: Behaviour = v.parse(BehaviourSchema, options.behaviour ?? {});
+  const shop = openShop(options.folder, options.today ?? new Date().toISOString().slice(0, 10), () => {
+    if (behaviour.malformed === 0) return false;
+    behaviour.malformed--;
+    return true;
+  });
+  const submissions = openSubmissions(options.folder, () => behaviour.reviewSeconds);
+  const app = new Hono();
+  const no = (...reasons: string[]) => ({ reasons });
+
+  app.get('/', (c) => c.json({ service: 'Wrenfair stand-in', ready: true }));
+  app.put('/behaviour', async (c) => {
+    const read = v.safeParse(BehaviourSchema, { ...behaviour, ...(await c.req.json().catch(() => null)) });
+    if (!read.success) return c.json(no(read.issues[0].message), 400);
+    Object.assign(behaviour, read.output);
+    return c.json(behaviour);
+  });
+
+  app.get('/clock', (c) => c.json(shop.clock()));
+  app.put('/clock', async (c) => {
+    const set = shop.setClock(await c.req.json().catch(() => null));
+    return 'wrong' in set ? c.json(no(set.wrong), 400) : c.json(set);
+  });
+
+  app.use('/catalogue/*', troubled);
+  app.use('/submissions/*', troubled);
+  app.use('/submissions', troubled);
+  async function troubled(c: import('hono').Context, next: () => Promise<void>) {
+    if (c.req.header('authorization') !== `Bearer ${options.key}`)
+      return c.json(no('The key is not known.'), 401);
+    if (behaviour.busy > 0) {
+      behaviour.busy--;
+      return c.json(no('Too many requests.'), 429, { 'retry-after': '1' });
+    }
+    const breaks = behaviour.breakAfterWork > 0;
+    if (breaks) behaviour.breakAfterWork--;
+    if (behaviour.delayMs) await new Promise((resolve) => setTimeout(resolve, behaviour.delayMs));
+    await next();
+    // The work is done and noted, but the asker never hears of it.
+    if (breaks) (c.env as { incoming?: { socket: { destroy(): void } } }).incoming?.socket.destroy();
+  }
+
+  app.route('/catalogue', shop.routes);
+
+  app.post('/submissions', bodyLimit({ maxSize: JSON_BYTES }), async (c) => {
+    const key = c.req.header('idempotency-key');
+    if (!key || key.length > 100) return c.json(no('An Idempotency-Key is needed.'), 400);
+    const read = v.safeParse(ListingSchema, await c.req.json().catch(() => null));
+    if (!read.success)
+      return c.json(
+        no(...read.issues.map((issue) => `Listing: ${v.getDotPath(issue) ?? ''} ${issue.message}`)),
+        422,
+      );
+    const { submission, fresh } = submissions.open(key, read.output);
+    return c.json({ id: submission.id, state: submission.state }, fresh ? 201 : 200);
+  });
+  app.get('/submissions', (c) =>
+    c.json(
+      submissions.all().map(({ id, key, state, listing }) => ({ id, key, state, title: listing.title })),
+    ),
+  );
+  app.get('/submissions/:id', (c) => {
+    const found = submissions.find(c.req.param('id'));
+    return found
+      ? c.json({ state: found.state, reasons: found.reasons })
+      : c.json(no('There is no such submission.'), 404);
+  });
+  app.put('/submissions/:id/:part{interior|wrap}', bodyLimit({ maxSize: UPLOAD_BYTES }), async (c) => {
+    const found = submissions.find(c.req.param('id'));
+    if (!found) return c.json(no('There is no such submission.'), 404);
+    const part = c.req.param('part') as 'interior' | 'wrap';
+    const refused = submissions.upload(
+      found,
+      part,
+      new Uint8Array(await c.req.arrayBuffer()),
+      c.req.header('content-sha256'),
+    );
+    return refused ? c.json(no(refused), 422) : c.body(null, 204);
+  });
+  app.post('/submissions/:id/review', async (c) => {
+    const found = submissions.find(c.req.param('id'));
+    if (!found) return c.json(no('There is no such submission.'), 404);
+    const refused = await submissions.submit(found);
+    return refused ? c.json(no(refused), 422) : c.json({ state: found.state, reasons: found.reasons });
+  });
+  return app;
+}

@@ -1,0 +1,138 @@
+import type { CatalogueBook } from './catalogue/make.ts';
+
+/** A book as the shop shows it on one day. */
+export interface ShownBook {
+  id: string;
+  title: string;
+  penName: string;
+  category: string;
+  price: number;
+  currency: 'USD';
+  trim: { width: number; height: number };
+  pages: number;
+  ink: 'black' | 'colour';
+  rank: number;
+  reviews: number;
+  /** ISO 8601 day. */
+  published: string;
+}
+
+const DAY = 86_400_000;
+/** Days before a peak at which sales have fallen to e⁻¹ of their rise, and after it: people buy before. */
+const BEFORE = 26;
+const AFTER = 7;
+/** A book is known after about so many days. */
+const KNOWN = 25;
+/** Price promotions: their rhythm and length in days, and how many books hold them. */
+const PROMOTION = { every: 63, days: 9, share: 0.25, off: 0.2 };
+/** Price wars: in a category, for some weeks, most books are cut. */
+const WAR = { every: 210, days: 24, share: 0.6, off: 0.25 };
+
+export const isoDay = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
+export const dayNumber = (iso: string): number => Math.floor(Date.parse(`${iso}T00:00:00Z`) / DAY);
+
+/** Lift of the season on a day, 1 without one. */
+function season(book: CatalogueBook, yearDay: number): number {
+  if (!book.lift) return 1;
+  const days = ((book.peak - yearDay + 547) % 365) - 182;
+  const reach = days >= 0 ? BEFORE : AFTER;
+  return 1 + book.lift * Math.exp(-((days / reach) ** 2));
+}
+
+/** Slow waves of a book's own, so that ranks move from day to day without jumping. */
+const waves = ({ phase }: CatalogueBook, day: number): number =>
+  Math.exp(
+    0.22 * Math.sin(day / 4.1 + phase * 40) +
+      0.25 * Math.sin(day / 11.7 + phase * 97) +
+      0.3 * Math.sin(day / 37 + phase * 211),
+  );
+
+function salesOn(book: CatalogueBook, day: number, yearDay: number): number {
+  const age = day - book.publishedOn;
+  const known = 0.25 + 0.75 * (1 - Math.exp(-age / KNOWN));
+  return book.dailySales * known * Math.exp(-age / 2600) * season(book, yearDay) * waves(book, day);
+}
+
+const within = (day: number, phase: number, { every, days }: { every: number; days: number }) =>
+  (day + Math.floor(phase * every)) % every < days;
+
+/** A number from 0 to 1 for a name (FNV-1a, Fowler, Noll and Vo). */
+function phaseOf(name: string): number {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < name.length; i++) hash = Math.imul(hash ^ name.charCodeAt(i), 0x01000193);
+  return (hash >>> 0) / 4294967296;
+}
+
+function priceOn(book: CatalogueBook, day: number): number {
+  const habit = (price: number) => Math.max(4.99, Math.round(price) - 0.01);
+  const own = (book.phase * 7919) % 1;
+  if (own < WAR.share && within(day, phaseOf(book.category), WAR))
+    return habit(book.listPrice * (1 - WAR.off));
+  if ((own * 31) % 1 < PROMOTION.share && within(day, book.phase, PROMOTION))
+    return habit(book.listPrice * (1 - PROMOTION.off));
+  return book.listPrice;
+}
+
+/** Days whose ranks are kept. */
+const DAYS_KEPT = 4;
+
+/**
+ * The shop from day to day: which books are out, their ranks, prices and reviews. Ranks follow the day's sales; the
+ * shop sells more than these books, so their ranks stand apart, wider and wider further down.
+ */
+export function openMarket(catalogue: readonly CatalogueBook[]) {
+  const kept = new Map<number, Int32Array>();
+
+  function ranksOn(day: number): Int32Array {
+    const known = kept.get(day);
+    if (known) return known;
+    const date = new Date(day * DAY);
+    const yearDay =
+      (Date.UTC(date.getUTCFullYear(), date.getUTCMonth(), date.getUTCDate()) -
+        Date.UTC(date.getUTCFullYear(), 0, 1)) /
+        DAY +
+      1;
+    const sales = new Float64Array(catalogue.length);
+    const out: number[] = [];
+    catalogue.forEach((book, at) => {
+      if (book.publishedOn > day) return;
+      sales[at] = salesOn(book, day, yearDay);
+      out.push(at);
+    });
+    const places = Int32Array.from(out).sort((a, b) => sales[b]! - sales[a]! || a - b);
+    const ranks = new Int32Array(catalogue.length);
+    places.forEach((at, place) => {
+      ranks[at] = Math.round(400 + place * 42 + place ** 1.18 * 3);
+    });
+    if (kept.size >= DAYS_KEPT) kept.delete(kept.keys().next().value!);
+    kept.set(day, ranks);
+    return ranks;
+  }
+
+  return {
+    /** Rank of each book of the catalogue on a day; 0 while it is not out. */
+    ranksOn,
+    isOut: (at: number, day: number): boolean => catalogue[at]!.publishedOn <= day,
+    shown(at: number, day: number): ShownBook {
+      const book = catalogue[at]!;
+      const { id, title, penName, category, trim, pages, ink } = book;
+      const sold = book.dailySales * Math.max(0, day - book.publishedOn);
+      return {
+        id,
+        title,
+        penName,
+        category,
+        price: priceOn(book, day),
+        currency: 'USD',
+        trim,
+        pages,
+        ink,
+        rank: ranksOn(day)[at]!,
+        reviews: Math.floor(sold * book.reviewRate + book.phase * 3),
+        published: isoDay(book.publishedOn),
+      };
+    },
+  };
+}
+
+export type Market = ReturnType<typeof openMarket>;

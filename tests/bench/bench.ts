@@ -1,0 +1,191 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { deflateSync } from 'node:zlib';
+import PDFDocument from 'pdfkit';
+import { drawPage, frameOf, planBook, type Recipe } from '#core/book/index.ts';
+import { contentStream } from '#core/export/content.ts';
+import { type PdfPage, writePdf } from '#core/export/pdf.ts';
+import { findWord, makeWordSearch } from '#core/puzzles/word-search/index.ts';
+import { randomStream } from '#core/random.ts';
+import { readFace, typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { eachMark, type FaceId } from '#core/scene/index.ts';
+import { graphemes as graphemesOf } from '#core/words/graphemes.ts';
+import { DEMO_BANKS } from '#server/demo/banks.ts';
+import { bookOf } from '../support/books.ts';
+
+const type = typesetterFromDisk();
+const ROUNDS = 5;
+
+const median = (values: number[]) => values.slice().sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
+/** CPU milliseconds of a piece of work: one warm-up, then the median of some rounds. */
+async function cpu(work: () => unknown): Promise<number> {
+  await work();
+  const spent: number[] = [];
+  for (let i = 0; i < ROUNDS; i++) {
+    const before = process.cpuUsage();
+    await work();
+    const { user, system } = process.cpuUsage(before);
+    spent.push((user + system) / 1000);
+  }
+  return median(spent);
+}
+
+const pagesOf = (recipe: Recipe): PdfPage[] => {
+  const plan = planBook(recipe);
+  return plan.pages.map((page) => ({
+    scene: drawPage(recipe, plan, page.number, type),
+    trim: frameOf(recipe, plan, page).trim,
+  }));
+};
+
+/** The same pages by PDFKit’s high-level calls: font, text, lines. */
+function highLevel(pages: PdfPage[]): Promise<void> {
+  return new Promise((done) => {
+    const document = new PDFDocument({ autoFirstPage: false, margin: 0 });
+    document.on('data', () => {});
+    document.on('end', done);
+    const faces = new Map<FaceId, string>();
+    for (const { scene } of pages) {
+      document.addPage({ size: [scene.width, scene.height], margin: 0 });
+      for (const layer of scene.layers) {
+        eachMark(layer.marks, (mark) => {
+          if (mark.mark === 'text') {
+            if (!faces.has(mark.face)) {
+              document.registerFont(mark.face, readFace(mark.face) as Buffer);
+              faces.set(mark.face, mark.face);
+            }
+            document.font(mark.face).fontSize(mark.size);
+            if (mark.centres) {
+              const letters = graphemesOf(mark.text);
+              mark.centres.forEach(
+                (x, i) =>
+                  void document.text(letters[i]!, x - document.widthOfString(letters[i]!) / 2, mark.y, {
+                    lineBreak: false,
+                    baseline: 'alphabetic',
+                  }),
+              );
+            } else document.text(mark.text, mark.x, mark.y, { lineBreak: false, baseline: 'alphabetic' });
+          } else {
+            for (const c of mark.path) {
+              if (c[0] === 'M') document.moveTo(c[1], c[2]);
+              else if (c[0] === 'L') document.lineTo(c[1], c[2]);
+              else if (c[0] === 'C') document.bezierCurveTo(c[1], c[2], c[3], c[4], c[5], c[6]);
+              else document.closePath();
+            }
+            if (mark.stroke) document.lineWidth(mark.stroke.width);
+            if (mark.fill && mark.stroke) document.fillAndStroke('#ddd', '#444');
+            else if (mark.fill) document.fill('#ddd');
+            else document.stroke('#888');
+          }
+        });
+      }
+    }
+    document.end();
+  });
+}
+
+async function pdfRow(name: string, recipe: Recipe, most: number) {
+  const pages = pagesOf(recipe);
+  const codes = {
+    code: (_: FaceId, glyph: number) => glyph.toString(16).padStart(4, '0'),
+    fontName: () => 'F1',
+  };
+  const streams = pages.flatMap(({ scene }) =>
+    scene.layers.map((layer) =>
+      Buffer.from(contentStream(layer.marks, scene.height, codes, type, true), 'latin1'),
+    ),
+  );
+  const reference = await cpu(() => {
+    for (const stream of streams) deflateSync(stream, { level: 6 });
+  });
+  const ours = await cpu(() => writePdf(pages, type, { title: name, author: '', grey: true }, () => {}));
+  const theirs = await cpu(() => highLevel(pages));
+  console.log(
+    `${name.padEnd(34)} ${(ours / reference).toFixed(2)} × deflate (at most ${most})   ${(ours / theirs).toFixed(2)} × PDFKit high-level (at most 0.6)`,
+  );
+}
+
+const words = DEMO_BANKS[0]!.words;
+const ruled = (pages: number) => bookOf([{ id: 'r', kind: 'ruled', pages }]);
+const searches = (items: number) =>
+  bookOf([
+    {
+      id: 'w',
+      kind: 'word-search',
+      items,
+      options: { words: { lists: [{ words }] } },
+      solutions: { place: 'none' },
+    },
+  ]);
+
+/** How fast the machine is just now: shared machines vary several times over, and so do all plain times below. */
+const arithmetic = await cpu(() => {
+  let sum = 0;
+  for (let i = 0; i < 1e8; i++) sum += i % 7;
+  return sum;
+});
+console.log(`A fixed piece of arithmetic takes ${arithmetic.toFixed(0)} ms of this machine just now\n`);
+
+console.log('PDF writing: CPU time against deflating the content bytes of every page at level 6, warm');
+await pdfRow('120 ruled pages', ruled(120), 3);
+await pdfRow('828 ruled pages', ruled(828), 3);
+await pdfRow('100 pages of word searches', searches(100), 8);
+
+const memory = spawnSync('/usr/bin/env', ['node', 'build/bench/memory.mjs'], { encoding: 'utf8' });
+console.log(`\nPeak memory, 828 word-search pages     ${memory.stdout.trim()} MB (under 200)`);
+
+const listed = words
+  .filter((word) => !word.includes(' '))
+  .slice(0, 15)
+  .map((word) => ({ word, letters: [...word.toUpperCase()] }));
+let bad = 0;
+const making = await cpu(() => {
+  for (let i = 0; i < 1000; i++)
+    makeWordSearch(
+      { columns: 16, rows: 16, directions: 'backwards', words: listed },
+      randomStream('bench', i),
+    );
+});
+for (let i = 0; i < 1000; i++) {
+  const puzzle = makeWordSearch(
+    { columns: 16, rows: 16, directions: 'backwards', words: listed },
+    randomStream('bench', i),
+  );
+  if (puzzle.leftOut.length || listed.some(({ letters }) => findWord(puzzle, letters).length !== 1)) bad++;
+}
+console.log(
+  `1,000 word searches 16 × 16, 15 words  ${(making / 1000).toFixed(2)} s of one core (under 1); ${bad} with a word not found exactly once`,
+);
+
+const folder = mkdtempSync(join(tmpdir(), 'quill-bench-'));
+const whole = bookOf([
+  { id: 't', kind: 'title-page' },
+  { id: 'o', kind: 'belongs-to' },
+  { id: 'w', kind: 'word-search', items: 90, options: { words: { lists: [{ words }] } } },
+  { id: 'r', kind: 'ruled', pages: 13 },
+]);
+writeFileSync(join(folder, 'book.json'), JSON.stringify(whole));
+const wall: number[] = [];
+for (let i = 0; i < ROUNDS; i++) {
+  const started = performance.now();
+  spawnSync(process.execPath, [
+    'build/bench/quill.mjs',
+    'make',
+    join(folder, 'book.json'),
+    '--out',
+    join(folder, 'out'),
+  ]);
+  wall.push(performance.now() - started);
+}
+const bare: number[] = [];
+for (let i = 0; i < ROUNDS; i++) {
+  const started = performance.now();
+  spawnSync(process.execPath, ['-e', '0']);
+  bare.push(performance.now() - started);
+}
+console.log(
+  `120-page book from recipe to files     ${(median(wall) / 1000).toFixed(2)} s (under 4), ${(median(wall) / median(bare)).toFixed(0)} × an empty Node process`,
+);

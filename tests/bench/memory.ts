@@ -1,0 +1,17 @@
+import { writeInterior } from '#core/export/files.ts';
+import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { DEMO_BANKS } from '#server/demo/banks.ts';
+import { bookOf } from '../support/books.ts';
+
+// A process of its own, so that its peak is that of writing alone.
+const book = bookOf([
+  {
+    id: 'w',
+    kind: 'word-search',
+    items: 828,
+    options: { words: { lists: [{ words: DEMO_BANKS[0]!.words }] } },
+    solutions: { place: 'none' },
+  },
+]);
+await writeInterior(book, typesetterFromDisk(), () => {});
+console.log((process.resourceUsage().maxRSS / 1024).toFixed(0));

@@ -1,0 +1,128 @@
+import { emptyBook, expect, inkOf, openBook, saved, sections, test, ticket, url } from './quill.ts';
+
+test('two tabs on one book do not overwrite each other, and every state can be brought back', async ({
+  page,
+  context,
+}) => {
+  const id = await emptyBook(page);
+  await page.goto(url(`/books/${id}/listing`));
+  const other = await context.newPage();
+  await other.goto(url(`/books/${id}/listing`));
+  await page.getByLabel('Title', { exact: true }).fill('Mine');
+  await saved(page);
+  await other.getByLabel('Title', { exact: true }).fill('Theirs');
+  await expect(other.getByRole('dialog', { name: /changed in another tab/ })).toBeVisible();
+  await other.getByRole('button', { name: 'Keep mine' }).click();
+  await saved(other);
+  await page.reload();
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Theirs');
+  await page.getByRole('button', { name: 'History' }).click();
+  await page.getByRole('row', { name: 'Revision 2' }).getByRole('button', { name: 'Bring back' }).click();
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Mine');
+  await other.close();
+});
+
+test('impossible values are answered and change nothing', async ({ page }) => {
+  await openBook(page, 'Tide Pool Field Notes');
+  await sections(page).last().click();
+  const pages = page.getByLabel('How many pages');
+  await pages.fill('999');
+  await expect(page.getByText('1 to 828 is possible.')).toBeVisible();
+  await pages.fill('800');
+  await expect(
+    page
+      .getByText(/The book would have 802 pages\. Wrenfair prints at most 776 on cream paper\. Take 26 out\./)
+      .first(),
+  ).toBeVisible();
+  await expect(ticket(page, 'Pages')).toContainText('120');
+  await page.getByRole('link', { name: 'Listing', exact: true }).click();
+  await page.getByLabel('Title', { exact: true }).fill('x'.repeat(400));
+  await expect(page.getByText(/has 400 characters; 200 are allowed/).first()).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: 'Tide Pool Field Notes' })).toBeVisible();
+});
+
+test('a word longer than the grid, with where and what to do', async ({ page }) => {
+  await emptyBook(page);
+  await page.getByRole('button', { name: '+ Add pages' }).click();
+  await page.getByRole('menuitem', { name: /Word search/ }).click();
+  await page.getByRole('button', { name: /Type, paste or open words/ }).click();
+  await page
+    .getByLabel('Words', { exact: true })
+    .last()
+    .fill('# One\npropolisation\nhive\n\n# Two\nbee\nwax');
+  await page.getByRole('button', { name: 'Use these words' }).click();
+  await page.getByLabel('Letters across').fill('12');
+  await page.getByLabel('Letters down').fill('12');
+  await page.getByRole('link', { name: 'Proof', exact: true }).click();
+  await page
+    .getByRole('button', {
+      name: /Puzzle 1: PROPOLISATION has 13 letters, the grid is 12 wide\. Use a 13-letter grid or take the word out\./,
+    })
+    .click();
+  await expect(page.getByLabel('Page', { exact: true })).toHaveValue('3');
+});
+
+test('a CSV in UTF-16 with semicolons, and a file that is no text', async ({ page }) => {
+  await emptyBook(page);
+  await page.getByRole('button', { name: '+ Add pages' }).click();
+  await page.getByRole('menuitem', { name: /Word search/ }).click();
+  await page.getByRole('button', { name: /Type, paste or open words/ }).click();
+  const utf16 = Buffer.from(
+    '\uFEFFtitle;word\r\nRuche;abeille\r\nRuche;bruyère\r\nCiel;étoile\r\n',
+    'utf16le',
+  );
+  await page
+    .getByLabel('Word list file')
+    .setInputFiles({ name: 'words.csv', mimeType: 'text/csv', buffer: utf16 });
+  await expect(page.getByText('3 words in 2 lists')).toBeVisible();
+  await page.getByLabel('Word list file').setInputFiles({
+    name: 'words.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 1, 2, 0x7f, 0x45, 0x4c, 0x46]),
+  });
+  await expect(page.getByText(/This is not a text file/)).toBeVisible();
+  await expect(page.getByText('3 words in 2 lists')).toBeVisible();
+  await page.getByRole('button', { name: 'Use these words' }).click();
+  await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.01);
+});
+
+test('a recipe with an unknown key is refused with its path', async ({ page }) => {
+  await page.goto(url('/books'));
+  const recipe = {
+    quill: 1,
+    id: 'x',
+    seed: 's',
+    title: 'T',
+    print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+    sections: [{ id: 'a', kind: 'ruled', pages: 30, options: { rulling: 'wide' } }],
+  };
+  await page.getByLabel('Recipe file').setInputFiles({
+    name: 'recipe.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(recipe)),
+  });
+  await expect(
+    page.getByText(/sections\.0\.options\.rulling is not a key that is known here\. Allowed: ruling, grey/),
+  ).toBeVisible();
+});
+
+test('dragging changes the running order; previews follow the scroll', async ({ page }) => {
+  await openBook(page, 'Night Skies Word Search');
+  const last = sections(page).last();
+  const handle = page.getByRole('button', { name: 'Drag Ruled pages' });
+  await expect(last).toContainText('Ruled pages');
+  const from = (await handle.boundingBox())!;
+  const to = (await sections(page).first().boundingBox())!;
+  await page.mouse.move(from.x + 8, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y - 30, { steps: 5 });
+  await page.mouse.move(to.x, to.y + 4, { steps: 10 });
+  await page.mouse.up();
+  await expect(sections(page).first()).toContainText('Ruled pages');
+  await page.keyboard.press('Control+z');
+  await expect(last).toContainText('Ruled pages');
+  await page
+    .getByRole('region', { name: 'Spreads' })
+    .evaluate((element) => element.scrollTo(0, element.scrollHeight));
+  await expect.poll(() => inkOf(page, 100)).toBeGreaterThan(0.01);
+});

@@ -1,0 +1,64 @@
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+import { grid, view } from './look.ts';
+import { expect, test, url } from './quill.ts';
+
+test('every table of a niche goes out as CSV, headings first, a row for each that is shown', async ({
+  page,
+}) => {
+  await page.goto(url('/niches'));
+  /** The rows of the table that the button saves. */
+  const saved = async () => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save as CSV' }).first().click(),
+    ]);
+    const text = readFileSync(await file.path(), 'utf8');
+    expect(text.startsWith('\uFEFF')).toBe(true);
+    const rows = Papa.parse<string[]>(text.slice(1), { skipEmptyLines: true }).data;
+    for (const row of rows) expect(row).toHaveLength(rows[0]!.length);
+    return { name: file.suggestedFilename(), headings: rows[0]!, rows: rows.slice(1) };
+  };
+  const niches = await saved();
+  expect(niches.name).toBe('niches.csv');
+  expect(niches.rows.map(([phrase]) => phrase)).toContain('beekeeping word search');
+
+  await page.getByRole('link', { name: 'beekeeping word search' }).first().click();
+  await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
+  const looks = await saved();
+  expect(looks.headings).toEqual(['day', 'results', 'copies of the top 20']);
+  await view(page, 'Rivals');
+  // The view before has a table of rivals too.
+  await expect(page.getByRole('button', { name: /Bring your own/ })).toBeVisible();
+  const rivals = await saved();
+  expect(rivals.name).toBe('beekeeping-word-search-comparables.csv');
+  await expect(page.getByRole('status').filter({ hasText: `${rivals.rows.length} of` })).toBeVisible();
+  await view(page, 'Phrases');
+  await expect(page.getByRole('heading', { name: /^Widen/ })).toBeVisible();
+  const phrases = await saved();
+  await expect(page.getByText(`${phrases.rows.length} of ${phrases.rows.length}`)).toBeVisible();
+  await view(page, 'Gaps');
+  const cells = page.getByRole('table', { name: 'Copies a month for each seller' }).getByRole('button');
+  await expect(cells.first()).toBeVisible();
+  const gaps = await saved();
+  expect(gaps.rows).toHaveLength(await cells.count());
+  await view(page, 'When');
+  const days = page.getByRole('region', { name: 'Occasions' }).getByRole('row');
+  await expect(days.nth(1)).toBeVisible();
+  const occasions = await saved();
+  expect(occasions.headings).toEqual(['day', 'occasion', 'begin by', 'hand in by', 'publish by']);
+  expect(occasions.rows).toHaveLength((await days.count()) - 1);
+  for (const [day, , begin, handIn, publish] of occasions.rows)
+    expect([begin, handIn, publish, day]).toEqual([begin, handIn, publish, day].sort());
+  await view(page, 'Brief');
+  await expect(page.getByLabel('Title', { exact: true })).toBeVisible();
+  const briefs = await saved();
+  expect(briefs.rows[0]![briefs.headings.indexOf('phrase')]).toBe('beekeeping word search');
+
+  await view(page, 'Sums');
+  await page.getByRole('link', { name: /Garden and hedgerow/ }).click();
+  await expect(grid(page, 'Best sellers')).toBeVisible();
+  const shelf = await saved();
+  expect(shelf.headings.slice(0, 3)).toEqual(['title', 'author', 'rank']);
+  expect(shelf.rows).toHaveLength(100);
+});

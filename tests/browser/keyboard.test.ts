@@ -1,0 +1,82 @@
+import type { Page } from '@playwright/test';
+import { emptyBook, expect, saved, sections, test, ticket } from './quill.ts';
+
+/** Presses Tab until the wanted element has the focus. */
+async function tabTo(page: Page, name: RegExp, most = 90) {
+  for (let i = 0; i < most; i++) {
+    await page.keyboard.press('Tab');
+    const text = await page.evaluate(() => {
+      const at = document.activeElement as HTMLElement | null;
+      const label = at?.id ? document.querySelector(`label[for="${at.id}"]`)?.textContent : '';
+      return [at?.getAttribute('aria-label'), label, at?.textContent?.slice(0, 60)].filter(Boolean).join(' ');
+    });
+    if (name.test(text)) return;
+  }
+  throw new Error(`Tab never reached ${name}.`);
+}
+
+test('steps four to nine by keyboard alone', async ({ page }) => {
+  await emptyBook(page);
+  await expect(sections(page)).toHaveCount(2);
+
+  // Running order: add, move, undo, redo, remove.
+  await tabTo(page, /Add pages/);
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(sections(page)).toHaveCount(3);
+  await tabTo(page, /^Word search/);
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(sections(page).nth(1)).toContainText('Word search');
+  await page.keyboard.press('Control+z');
+  await expect(sections(page).nth(2)).toContainText('Word search');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(sections(page).nth(1)).toContainText('Word search');
+  await page.keyboard.press('Control+z');
+
+  // Words, and a setting.
+  await tabTo(page, /Type, paste or open words/);
+  await page.keyboard.press('Enter');
+  await page.keyboard.type(
+    'wren\nrobin\nlinnet\nskylark\nswallow\nkestrel\nblackbird\nmagpie\nstarling\nsparrow',
+  );
+  await tabTo(page, /^Use these words/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('10 words', { exact: true })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await tabTo(page, /^How many puzzles/);
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByLabel('How many puzzles')).toHaveValue('21');
+  await expect(ticket(page, 'Pages')).toContainText('28');
+
+  // Re-roll and pin one puzzle.
+  await page.keyboard.press('Tab');
+  await page.getByRole('button', { name: 'Re-roll' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('p');
+  await expect(page.getByText('pinned as it is')).toBeVisible();
+
+  // Wrap, listing, proof by Alt and a number; then make files.
+  await page.keyboard.press('Alt+Digit3');
+  await expect(page.getByRole('heading', { name: 'Words, from the book' })).toBeVisible();
+  await tabTo(page, /^Title$/);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Hedge Hunt');
+  await page.keyboard.press('Alt+Digit4');
+  await tabTo(page, /^Description/);
+  await page.keyboard.type('Birds of the hedge.');
+  await tabTo(page, /^Price, USD/);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('7.99');
+  await tabTo(page, /^Price, GBP/);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('6.99');
+  await page.keyboard.press('Alt+Digit5');
+  await expect(page.getByRole('heading', { name: 'Nothing to fix' })).toBeVisible();
+  await saved(page);
+  await tabTo(page, /^Pages$|Page 1/);
+  await tabTo(page, /^Make files now/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('As new as the book')).toBeVisible({ timeout: 240_000 });
+});

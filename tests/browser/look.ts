@@ -1,0 +1,44 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect } from './quill.ts';
+
+/** Serious and critical findings of axe (WCAG 2.x A and AA rules). */
+export async function noSeriousFindings(page: Page, where: string) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(
+    serious.map(({ id, nodes }) => `${where}: ${id} at ${nodes.map(({ target }) => target).join(', ')}`),
+  ).toEqual([]);
+}
+
+/** A picture for the README, when the pictures are asked to be made anew. */
+export async function picture(page: Page, name: string) {
+  if (process.env.QUILL_PICTURES) await page.screenshot({ path: `docs/screenshots/${name}.png` });
+}
+
+/** Sets how the stand-in behaves. */
+export async function behave(change: Record<string, number>) {
+  const response = await fetch(`${process.env.WRENFAIR_URL}/behaviour`, {
+    method: 'PUT',
+    body: JSON.stringify(change),
+  });
+  expect(response.ok).toBe(true);
+}
+
+/** Moves the stand-in's calendar. @returns its day */
+export async function passDays(advance: number): Promise<string> {
+  const response = await fetch(`${process.env.WRENFAIR_URL}/clock`, {
+    method: 'PUT',
+    body: JSON.stringify({ advance }),
+  });
+  return ((await response.json()) as { day: string }).day;
+}
+
+/** A table of rows by its name. */
+export const grid = (page: Page, name: string | RegExp) => page.getByRole('grid', { name });
+/** Goes to a view of the open niche. */
+export const view = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'Views of the niche' })
+    .getByRole('link', { name, exact: true })
+    .click();

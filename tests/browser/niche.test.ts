@@ -1,0 +1,340 @@
+import type { Page } from '@playwright/test';
+import { behave, grid, noSeriousFindings, passDays, picture, view } from './look.ts';
+import { expect, test, url } from './quill.ts';
+
+async function look(page: Page, phrase: string) {
+  await page.goto(url('/niches'));
+  await page.getByRole('combobox', { name: 'Phrase' }).fill(phrase);
+  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: phrase })).toBeVisible();
+}
+
+test('look, widen through trouble, calibrate, decide, start two books', async ({ page }) => {
+  await look(page, 'stargazing journal');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('of 10 points');
+
+  // Widened while the shop is busy and connections break: nothing is lost, and it can be stopped and resumed.
+  await view(page, 'Phrases');
+  await expect(page.getByRole('heading', { name: 'Widen “stargazing journal”' })).toBeVisible();
+  await page.getByRole('button', { name: 'for whom × format' }).click();
+  await behave({ busy: 3, breakAfterWork: 3 });
+  await page.getByRole('button', { name: 'Widen', exact: true }).click();
+  await expect(page.getByRole('progressbar', { name: 'Asking for phrases' })).toBeVisible();
+  await expect(page.getByText(/^\d\d+ of \d\d+/).first()).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Cancel', exact: true }).click();
+  const resume = page.getByRole('button', { name: /^Resume \d+/ });
+  await expect(resume).toBeVisible();
+  const waiting = Number((await resume.textContent())!.replace(/\D/g, ''));
+  expect(waiting).toBeGreaterThan(20);
+  await behave({ busy: 2, breakAfterWork: 2 });
+  await resume.click();
+  await expect(resume).toBeHidden({ timeout: 60_000 });
+  await expect(page.getByRole('progressbar', { name: 'Asking for phrases' })).toBeHidden({
+    timeout: 400_000,
+  });
+  await expect(page.getByRole('button', { name: /^Resume/ })).toBeHidden();
+  const phrases = grid(page, /Phrases/);
+  await expect(phrases.getByText('waiting', { exact: true })).toHaveCount(0);
+  await expect(phrases.getByText('no answer', { exact: true })).toHaveCount(0);
+  const total = Number(
+    (await page.getByRole('status').filter({ hasText: / of / }).first().textContent())!.split(' of ')[1],
+  );
+  expect(total).toBeGreaterThan(100);
+  await noSeriousFindings(page, 'phrases');
+
+  // Sorted, grouped, and three chosen as keyword candidates by keys alone.
+  await page.getByRole('columnheader', { name: 'Results' }).getByRole('button').click();
+  await page.getByRole('columnheader', { name: 'Results' }).getByRole('button').click();
+  await phrases.focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press(' ');
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(page.getByText('3 chosen')).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(page.getByText(/^3 of \d+ phrases are candidates/)).toBeVisible();
+  await page.getByRole('button', { name: 'Group by shared word' }).click();
+  await expect(
+    phrases
+      .getByRole('row')
+      .filter({ hasNot: page.getByRole('checkbox') })
+      .first(),
+  ).toBeVisible();
+
+  // Gaps from what was looked up.
+  await view(page, 'Gaps');
+  await expect(page.getByRole('table', { name: 'Copies a month for each seller' })).toBeVisible();
+  await noSeriousFindings(page, 'gaps');
+
+  // Calibrated with own sales: the estimates follow at once.
+  await view(page, 'Rivals');
+  const copies = () =>
+    grid(page, /Comparables/)
+      .getByRole('row')
+      .nth(1)
+      .getByRole('gridcell')
+      .nth(10)
+      .textContent();
+  const before = await copies();
+  await page.goto(url('/niches/sums'));
+  const pairs = page.getByRole('region', { name: 'Your own sales' });
+  await pairs.getByRole('button', { name: 'From a table …' }).click();
+  await page
+    .getByLabel('Paste from a spreadsheet, or CSV')
+    .fill('rank\tcopies\n1000\t900\n5000\t210\n20000\t60\n80000\t17\n300000\tfew\n');
+  await expect(page.getByText('4 rows can be read, 1 cannot')).toBeVisible();
+  await page.getByLabel('Copies in 30 days').last().fill('5');
+  await expect(page.getByText('✓ mended')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring in 5 rows' }).click();
+  await expect(pairs.getByText(/falling as rank to the power of −\d/)).toBeVisible();
+  await noSeriousFindings(page, 'sums');
+  await page.goBack();
+  await expect(grid(page, /Comparables/)).toBeVisible();
+  await expect.poll(copies).not.toBe(before);
+
+  // A rival that is not really comparable no longer counts, and comes back with Ctrl+Z.
+  const verdict = async () => {
+    await view(page, 'Sums');
+    const text = await page.getByRole('region', { name: 'Verdict' }).textContent();
+    await view(page, 'Rivals');
+    return text;
+  };
+  const whole = await verdict();
+  const rivals = grid(page, /Comparables/);
+  await rivals.focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('n');
+  await expect(rivals.getByTitle('Not really comparable')).toBeVisible();
+  expect(await verdict()).not.toBe(whole);
+  await page.keyboard.press('Control+z');
+  await expect(rivals.getByTitle('Not really comparable')).toHaveCount(0);
+  expect(await verdict()).toBe(whole);
+
+  // Opened by keys: cover, first pages, numbers. A range narrows the table and is taken off again.
+  await rivals.focus();
+  await page.keyboard.press('Enter');
+  const detail = page.getByRole('complementary', { name: 'Rival' });
+  await expect(detail.getByRole('img', { name: 'Page 1' })).toBeVisible();
+  await expect
+    .poll(() =>
+      detail
+        .getByRole('img', { name: /^Cover of/ })
+        .evaluate((image: HTMLImageElement) => image.naturalWidth),
+    )
+    .toBe(160);
+  await page.getByLabel('from', { exact: true }).fill('0');
+  await page.getByLabel('to', { exact: true }).fill('8');
+  await page.getByRole('button', { name: 'Narrow' }).click();
+  await expect(page.getByText('Price $0.00 to $8.00')).toBeVisible();
+  await noSeriousFindings(page, 'rivals');
+  await page.getByRole('button', { name: 'Take all off' }).click();
+
+  // An occasion for the brief, a second brief for another format, two books at once.
+  await view(page, 'When');
+  await expect(page.getByRole('cell', { name: /Easter Sunday/ })).toBeVisible();
+  await page
+    .getByRole('row', { name: /Easter Sunday/ })
+    .getByRole('button')
+    .click();
+  await expect(page.getByRole('button', { name: 'In the brief' })).toBeVisible();
+  await noSeriousFindings(page, 'when');
+  await view(page, 'Brief');
+  await expect(page.getByLabel('For the occasion')).toHaveValue('Easter Sunday');
+  await page.getByLabel('Title', { exact: true }).fill('A Stargazer’s Year');
+  await page.getByLabel('Pages', { exact: true }).fill('130');
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Another like this' }).click();
+  await expect(page.getByRole('tab')).toHaveCount(2);
+  await page.getByLabel('Title', { exact: true }).fill('A Little Stargazer’s Year');
+  await page.getByLabel('Trim').click();
+  await page.getByRole('option', { name: '5 × 8 in', exact: true }).click();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await noSeriousFindings(page, 'brief');
+  await page.getByRole('button', { name: 'Start all 2 books' }).click();
+  await page.waitForURL(url('/books'));
+  const first = page.getByRole('link', { name: /A Stargazer’s Year/ });
+  await expect(first).toContainText('130 pages');
+  await expect(page.getByRole('link', { name: /A Little Stargazer’s Year/ })).toContainText('5 × 8 in');
+});
+
+test('a slow shop, damaged rows, and a watch that tells what changed', async ({ page }) => {
+  await behave({ delayMs: 2500, malformed: 2 });
+  await look(page, 'camping log book');
+  await expect(page.getByText('Wrenfair has not answered yet.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/rows of Wrenfair’s answer could not be read/)).toBeVisible();
+  await behave({ delayMs: 0, malformed: 0 });
+  await page.getByRole('button', { name: 'Look again' }).click();
+  await expect(page.getByText(/rows of Wrenfair’s answer could not be read/)).toBeHidden();
+
+  await page.getByRole('button', { name: 'Watch', exact: true }).click();
+  await expect(page.getByRole('button', { name: '◉ Stop watching' })).toBeVisible();
+  try {
+    await passDays(300);
+    await page.goto(url('/'));
+    const changed = page.getByRole('region', { name: 'What changed' });
+    await expect(async () => {
+      await page.reload();
+      await expect(changed.getByRole('link', { name: 'camping log book' }).first()).toBeVisible({
+        timeout: 2000,
+      });
+    }).toPass({ timeout: 400_000 });
+    await noSeriousFindings(page, 'desk');
+    await changed.getByRole('link', { name: 'camping log book' }).first().click();
+    await expect(page.getByText(/^Since \d/)).toBeVisible();
+    await page.goto(url('/'));
+    await changed.getByRole('button', { name: 'All seen' }).click();
+    await expect(changed).toBeHidden();
+  } finally {
+    await passDays(-300);
+  }
+});
+
+test('own comparables: columns, writing and damaged rows are shown, mended in place, brought in and taken out', async ({
+  page,
+}) => {
+  await look(page, 'moth journal');
+  await view(page, 'Rivals');
+  const rows = [
+    'Titel;Preis;Rang;Seiten;Breite;Höhe',
+    'Nachtfalter;8,99 €;12.345;120;15,24;22,86',
+    'Schwärmer;neun;5.000;96;15,24;22,86',
+    'Spinner;7,50 €;80.000;110;21,59;27,94',
+  ];
+  await page.getByRole('button', { name: 'Bring your own …' }).click();
+  await page.getByLabel('Table file').setInputFiles({
+    name: 'moths.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`\uFEFF${rows.join('\n')}`, 'utf16le'),
+  });
+  await expect(page.getByText('2 rows can be read, 1 cannot')).toBeVisible();
+  await expect(page.getByText('Price: “neun” is not a price. (Schwärmer)')).toBeVisible();
+  await noSeriousFindings(page, 'import');
+  await page.getByRole('dialog').getByLabel('Price', { exact: true }).fill('9,00 €');
+  await expect(page.getByText('3 rows can be read, 0 cannot')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring in 3 rows' }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.getByLabel('Show').click();
+  await page.getByRole('option', { name: 'My own rows' }).click();
+  const own = grid(page, /Comparables/).getByRole('row', { name: /Schwärmer/ });
+  await expect(own).toContainText('6 × 9');
+  // 9.00 € at 1.08 dollars.
+  await expect(own).toContainText('$9.72');
+  await page.getByRole('checkbox', { name: 'Choose all' }).check();
+  await page.getByRole('button', { name: 'Take my own rows out' }).click();
+  await expect(
+    page
+      .getByText('0 of 60')
+      .or(page.getByText(/^0 of \d+$/))
+      .first(),
+  ).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(own).toBeVisible();
+});
+
+test('a rival by hand, the best sellers of a shelf, and a niche that is let go and brought back', async ({
+  page,
+}) => {
+  await look(page, 'owl journal');
+  await page
+    .getByRole('link', { name: /Journals and notebooks ›/ })
+    .first()
+    .click();
+  const top = grid(page, /Best sellers/);
+  await expect(top.getByRole('row').nth(5)).toBeVisible();
+  await noSeriousFindings(page, 'shelf');
+  await top.focus();
+  await page.keyboard.press(' ');
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.getByRole('button', { name: 'Compare 2 in “owl journal”' }).click();
+  await expect(page.getByText('2 taken among the comparables.')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to “owl journal”' }).click();
+  await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
+  await page.keyboard.press('Alt+Digit2');
+  await page.getByRole('button', { name: 'Add by hand …' }).click();
+  await page.getByLabel('Title (needed)').fill('The Barn Owl Diary');
+  await page.getByLabel('Price').last().fill('eight');
+  await page.getByRole('button', { name: 'Add the rival' }).click();
+  await expect(page.getByText('Price: “eight” is not a price.')).toBeVisible();
+  await page.getByLabel('Price').last().fill('£8');
+  await page.getByLabel('Trim').last().fill('148 x 210 mm');
+  await page.getByRole('button', { name: 'Add the rival' }).click();
+  await page.getByLabel('Show').click();
+  await page.getByRole('option', { name: 'My own rows' }).click();
+  const rivals = grid(page, /Comparables/);
+  await expect(rivals.getByRole('row')).toHaveCount(4);
+  await expect(rivals.getByRole('row', { name: /The Barn Owl Diary/ })).toContainText('$10.00');
+
+  await page.getByRole('button', { name: 'Let it go' }).click();
+  await expect(page.getByText('One niche let go.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'owl journal' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'owl journal' })).toBeVisible();
+});
+
+test('niches side by side, and the pictures of every view', async ({ page }) => {
+  await page.goto(url('/niches'));
+  for (const name of ['beekeeping word search', 'gardening planner', 'night sky journal'])
+    await page.getByRole('checkbox', { name: `Choose ${name}` }).check();
+  await noSeriousFindings(page, 'niches');
+  await page.getByRole('button', { name: 'Compare' }).click();
+  const table = page.getByRole('table', { name: 'Niches side by side' });
+  await expect(table.getByRole('columnheader')).toHaveCount(3);
+  await noSeriousFindings(page, 'compare');
+  await table.getByRole('link', { name: 'beekeeping word search' }).click();
+  await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
+  await page.waitForTimeout(500);
+  await picture(page, 'niche');
+  await view(page, 'Rivals');
+  await expect(grid(page, /Comparables/)).toBeVisible();
+  await page.waitForTimeout(500);
+  await picture(page, 'rivals');
+  await view(page, 'Phrases');
+  await expect(grid(page, /Phrases/)).toBeVisible();
+  await page.waitForTimeout(300);
+  await picture(page, 'phrases');
+  await view(page, 'Gaps');
+  await expect(page.getByRole('table', { name: 'Copies a month for each seller' })).toBeVisible();
+  await page.waitForTimeout(300);
+  await picture(page, 'gaps');
+  await view(page, 'Brief');
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue(/Beekeeping/);
+  await page.waitForTimeout(500);
+  await picture(page, 'niche-brief');
+  await page.goto(url('/niches/sums'));
+  await page.waitForTimeout(500);
+  await picture(page, 'sums');
+  await page.goto(url('/niches'));
+  await page.waitForTimeout(800);
+  await picture(page, 'niches');
+});
+
+test('no press sees, marks or brings anything into the niches of another', async ({ page, browser }) => {
+  await page.goto(url('/niches'));
+  await page.getByRole('link', { name: 'beekeeping word search' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'beekeeping word search' })).toBeVisible();
+  const id = /niches\/(\w+)/.exec(page.url())![1]!;
+  const context = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+  const stranger = await context.newPage();
+  await stranger.goto(url('/sign-in'));
+  await stranger.getByRole('button', { name: 'I have no account yet' }).click();
+  await stranger.getByLabel('Name of your press').fill('Third Press');
+  await stranger.getByLabel('E-mail').fill('third@press.example');
+  await stranger.getByLabel('Password').fill('a long enough phrase');
+  await stranger.getByRole('button', { name: 'Open the account' }).click();
+  await expect(stranger.getByRole('heading', { name: 'Third Press' })).toBeVisible();
+  const { request } = context;
+  expect(await (await request.get(url(`/niches/${id}/rivals.json`))).json()).toEqual([]);
+  expect((await request.get(url(`/niches/${id}/rivals/wf-000001`))).status()).toBe(404);
+  const post = (path: string, data: object) => request.post(url(path), { data });
+  expect((await post(`/niches/${id}/marks`, { ids: ['wf-000001'], marks: { hidden: true } })).status()).toBe(
+    404,
+  );
+  expect((await post(`/niches/${id}/own`, { table: 'comparables', rows: [], last: true })).status()).toBe(
+    404,
+  );
+  expect((await post('/niches/choices', { weights: { results: 99 } })).status()).toBe(400);
+  await stranger.goto(url(`/niches/${id}`));
+  await expect(stranger.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  await context.close();
+});

@@ -1,0 +1,76 @@
+import { test as base, type ConsoleMessage, expect, type Page } from '@playwright/test';
+
+/** Signs in once for all tests: the sign-in counts tries, and would rightly refuse one for each test. */
+export const test = base.extend<{ page: Page }, { signedIn: string }>({
+  signedIn: [
+    async ({ browser }, use) => {
+      const page = await browser.newPage();
+      await page.goto(`${process.env.QUILL_URL}/sign-in`);
+      await page.getByRole('button', { name: 'Look around as Tin Lantern Press' }).click();
+      await expect(page.getByRole('heading', { name: 'Tin Lantern Press' })).toBeVisible();
+      const path = `${process.env.QUILL_TEST_HOME}/signed-in.json`;
+      await page.context().storageState({ path });
+      await page.close();
+      await use(path);
+    },
+    { scope: 'worker' },
+  ],
+  storageState: ({ signedIn }, use) => use(signedIn),
+  /** A console error or an uncaught exception fails the test. */
+  page: async ({ page }, use) => {
+    const said: string[] = [];
+    page.on('console', (message: ConsoleMessage) => {
+      if (message.type() === 'error') said.push(message.text());
+    });
+    page.on('pageerror', (error) => said.push(error.message));
+    await page.goto(url('/'));
+    await use(page);
+    expect(said, 'no console errors').toEqual([]);
+  },
+});
+
+export { expect };
+
+export const url = (path: string) => `${process.env.QUILL_URL}${path}`;
+
+/** Opens a demo book in one of its views. */
+export async function openBook(page: Page, title: string, view = 'flatplan'): Promise<string> {
+  await page.goto(url('/books'));
+  await page.getByRole('link', { name: title }).first().click();
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  const id = /books\/(\w+)/.exec(page.url())![1]!;
+  await page.waitForLoadState('load');
+  if (view !== 'flatplan')
+    await page.getByRole('link', { name: view[0]!.toUpperCase() + view.slice(1), exact: true }).click();
+  return id;
+}
+
+/** Waits until the last change has been saved. */
+export const saved = (page: Page) => expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
+
+/** Starts an empty book of one's own, so that tests do not lean on each other. */
+export async function emptyBook(page: Page): Promise<string> {
+  await page.goto(url('/books'));
+  await page.getByRole('button', { name: 'Start an empty book' }).click();
+  await page.waitForURL(/flatplan/);
+  return /books\/(\w+)/.exec(page.url())![1]!;
+}
+
+export const sections = (page: Page) =>
+  page.getByRole('region', { name: 'Running order' }).locator('button[data-section]');
+
+/** A cell of the job ticket by its name. */
+export const ticket = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'Job ticket' }).getByRole('button', { name: new RegExp(`^${name}`) });
+
+/** How dark a page's canvas is, 0 white to 1 black: says that something was drawn. */
+export const inkOf = (page: Page, number: number) =>
+  page
+    .locator(`[data-page="${number}"] canvas`)
+    .first()
+    .evaluate((canvas: HTMLCanvasElement) => {
+      const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+      let dark = 0;
+      for (let i = 0; i < data.length; i += 4) dark += data[i + 3]! > 0 ? 255 - data[i]! : 0;
+      return dark / 255 / (data.length / 4);
+    });

@@ -1,0 +1,85 @@
+import { picture } from './look.ts';
+import { expect, inkOf, openBook, test, ticket, url } from './quill.ts';
+
+const TITLE = 'The Beekeeper’s Word Hunt';
+test('the five views of a demo book, each whole at 1280 × 800', async ({ page }) => {
+  const id = await openBook(page, TITLE);
+  for (const view of ['brief', 'flatplan', 'wrap', 'listing', 'proof']) {
+    await page.goto(url(`/books/${id}/${view}${view === 'proof' ? '?page=4' : ''}`));
+    await expect(ticket(page, 'Proof')).toContainText('nothing to fix');
+    await expect(ticket(page, 'Wrap')).toContainText('12.530 × 9.250 in');
+    if (view === 'flatplan') await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.01);
+    if (view === 'proof') await expect.poll(() => inkOf(page, 4)).toBeGreaterThan(0.01);
+    if (view === 'wrap') {
+      const dark = page.getByRole('img', { name: 'The wrap: back, spine and front' });
+      await expect
+        .poll(() =>
+          dark.evaluate(
+            (canvas: HTMLCanvasElement) => canvas.getContext('2d')!.getImageData(2, 2, 1, 1).data[0]!,
+          ),
+        )
+        .toBeLessThan(60);
+    }
+    // The view fits below the job ticket: only its parts scroll, never the whole.
+    const main = page.getByRole('main');
+    expect(
+      await main.evaluate((element) => [
+        element.scrollWidth <= element.clientWidth,
+        element.scrollHeight <= element.clientHeight,
+      ]),
+    ).toEqual([true, true]);
+    await page.waitForTimeout(300);
+    await picture(page, view);
+  }
+});
+
+test('words on the wrap are changed where they stand', async ({ page }) => {
+  await openBook(page, 'Tide Pool Field Notes', 'wrap');
+  await page.getByRole('button', { name: 'Change the subtitle' }).click();
+  await page.getByRole('textbox', { name: 'Subtitle' }).first().fill('Lines for the low tide');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Subtitle').last()).toHaveValue('Lines for the low tide');
+  await page.getByRole('link', { name: 'Listing', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Subtitle' })).toHaveValue('Lines for the low tide');
+});
+
+test('the first spreads come with the page of a book, before any program runs, and lie where they stay', async ({
+  page,
+  browser,
+  signedIn,
+}) => {
+  const id = await openBook(page, 'Hedgerow Birds Word Search');
+  const address = url(`/books/${id}/flatplan`);
+  const still = await (
+    await browser.newContext({ storageState: signedIn, javaScriptEnabled: false })
+  ).newPage();
+  const [picture] = await Promise.all([
+    still.waitForResponse(/first-pages\.png\?of=/),
+    still.goto(address, { waitUntil: 'load' }),
+  ]);
+  expect(picture.status()).toBe(200);
+  expect(picture.headers()).toMatchObject({
+    'content-type': 'image/png',
+    'cache-control': 'private, max-age=86400',
+    'x-content-type-options': 'nosniff',
+  });
+  await expect(page.locator('[data-page="12"] canvas')).toBeVisible();
+  for (const number of [1, 2, 9, 12]) {
+    const [before, after] = await Promise.all(
+      [still, page].map((one) => one.locator(`[data-page="${number}"]`).boundingBox()),
+    );
+    for (const side of ['x', 'y', 'width'] as const)
+      expect(Math.abs(before![side] - after![side]), `page ${number}, ${side}`).toBeLessThanOrEqual(1);
+  }
+  const shown = await still.locator('[data-page="3"] canvas').evaluate((one) => one.style.backgroundImage);
+  expect(shown).toContain(`/books/${id}/first-pages.png`);
+  await still.context().close();
+
+  const stranger = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+  const refused = await stranger.request.get(url(`/books/${id}/first-pages.png`), { maxRedirects: 0 });
+  expect(refused.status()).toBe(302);
+  expect(refused.headers().location).toContain('/sign-in');
+  await stranger.close();
+  const older = await page.request.get(url(`/books/${id}/first-pages.png?of=another-state`));
+  expect(older.headers()['cache-control']).toBe('no-store');
+});

@@ -1,0 +1,229 @@
+import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { eq } from 'drizzle-orm';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import type { Recipe } from '#core/book/index.ts';
+import { fingerprint } from '#core/fingerprint.ts';
+import { createBook, listBooks, listRevisions, openBook, revisionOf, saveBook } from '#server/books.ts';
+import { closeDatabase, db } from '#server/db/client.ts';
+import { book, job, submission, workspace } from '#server/db/schema.ts';
+import { isStored, madeFiles, noteMadeFiles, pathOf, readStored, storeFile } from '#server/files.ts';
+import { newId } from '#server/ids.ts';
+import { ask, askForFiles, cancelJob, listJobs, stopQueue } from '#server/jobs.ts';
+import { claim, finish } from '#server/press/running-job.ts';
+import { addPenName, keepWordBank, listPenNames, listWordBanks } from '#server/shelf.ts';
+import { handIn, listSubmissions } from '#server/submissions.ts';
+import { bookOf } from '../support/books.ts';
+import { openPress, type Press } from './press.ts';
+
+let press: Press;
+let own: string;
+let other: string;
+let recipe: Recipe;
+
+beforeAll(async () => {
+  process.env.QUILL_FILES = mkdtempSync(join(tmpdir(), 'quill-files-'));
+  press = await openPress('quill_books');
+});
+afterAll(async () => {
+  await stopQueue();
+  await closeDatabase();
+  await press.close();
+});
+beforeEach(async () => {
+  own = newId();
+  other = newId();
+  await db()
+    .insert(workspace)
+    .values([
+      { id: own, name: 'Tin Lantern Press' },
+      { id: other, name: 'Somebody else' },
+    ]);
+  recipe = bookOf([{ id: 'r', kind: 'ruled', pages: 120 }], { id: newId() });
+  await createBook(own, recipe);
+});
+
+const titled = (title: string): Recipe => ({ ...recipe, title });
+const hash = (letter: string) => letter.repeat(64);
+const filesOf = (from: Recipe) =>
+  noteMadeFiles(own, from.id, fingerprint(from), [
+    { name: 'interior.pdf', hash: hash('a'), size: 10 },
+    { name: 'wrap.pdf', hash: hash('b'), size: 10 },
+  ]);
+
+describe('saving a book', () => {
+  it('counts revisions up and keeps every earlier state', async () => {
+    expect(await saveBook(own, recipe.id, 1, titled('Second'))).toMatchObject({ saved: true, revision: 2 });
+    expect(await saveBook(own, recipe.id, 2, titled('Third'))).toMatchObject({ saved: true, revision: 3 });
+    expect((await listRevisions(own, recipe.id)).map(({ revision }) => revision)).toEqual([3, 2, 1]);
+    const titles = await Promise.all([1, 2, 3].map((n) => revisionOf(own, recipe.id, n)));
+    expect(titles.map((one) => one?.title)).toEqual(['The Hive', 'Second', 'Third']);
+    expect(await revisionOf(own, recipe.id, 4)).toBeNull();
+  });
+
+  it('refuses a save that began from an older state, and sends the newer one along', async () => {
+    await saveBook(own, recipe.id, 1, titled('Theirs'));
+    const answer = await saveBook(own, recipe.id, 1, titled('Mine'));
+    expect(answer).toMatchObject({ saved: false, conflict: { revision: 2, recipe: { title: 'Theirs' } } });
+    expect((await openBook(own, recipe.id))!.recipe.title).toBe('Theirs');
+  });
+
+  it('lets exactly one of twenty saves at once through', async () => {
+    const answers = await Promise.all(
+      Array.from({ length: 20 }, (_, i) => saveBook(own, recipe.id, 1, titled(`Tab ${i}`))),
+    );
+    const through = answers.flatMap((answer, i) => (answer.saved ? [i] : []));
+    expect(through).toHaveLength(1);
+    expect((await openBook(own, recipe.id))!.recipe.title).toBe(`Tab ${through[0]}`);
+    expect(await listRevisions(own, recipe.id)).toHaveLength(2);
+  });
+
+  it('refuses a recipe with an unknown key or another book’s id, and says where', async () => {
+    const strange = await saveBook(own, recipe.id, 1, { ...recipe, colour: 'red' });
+    expect(strange).toMatchObject({ saved: false, problems: [{ path: 'colour' }] });
+    const foreign = await saveBook(own, recipe.id, 1, { ...recipe, id: 'elsewhere' });
+    expect(foreign).toMatchObject({ saved: false, problems: [{ path: 'id' }] });
+    expect((await openBook(own, recipe.id))!.revision).toBe(1);
+  });
+
+  it('keeps every function to the workspace', async () => {
+    expect(await openBook(other, recipe.id)).toBeNull();
+    expect(await listBooks(other)).toEqual([]);
+    expect(await listRevisions(other, recipe.id)).toEqual([]);
+    expect(await revisionOf(other, recipe.id, 1)).toBeNull();
+    expect(await saveBook(other, recipe.id, 1, titled('Stolen'))).toEqual({ saved: false, gone: true });
+    expect((await openBook(own, recipe.id))!.recipe.title).toBe('The Hive');
+  });
+
+  it('lists a thousand books, the one changed last first', async () => {
+    const more = Array.from({ length: 1000 }, (_, i) => ({ ...recipe, id: newId(), title: `${i}` }));
+    await db()
+      .insert(book)
+      .values(more.map((one) => ({ id: one.id, workspaceId: own, recipe: one })));
+    await saveBook(own, recipe.id, 1, titled('Changed last'));
+    const rows = await listBooks(own, 1001);
+    expect(rows).toHaveLength(1001);
+    expect(rows[0]!.recipe.title).toBe('Changed last');
+    expect(await listBooks(own, 10)).toHaveLength(10);
+  });
+});
+
+describe('the file store', () => {
+  const written = (text: string) => {
+    const path = join(mkdtempSync(join(tmpdir(), 'quill-one-')), 'file');
+    writeFileSync(path, text);
+    return path;
+  };
+
+  it('keeps a content once under its SHA-256 and leaves no half file behind', async () => {
+    // FIPS 180-4, SHA-256 of “abc”, as in the worked example of NIST’s Cryptographic Standards and Guidelines.
+    const abc = 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad';
+    expect(await storeFile(written('abc'))).toEqual({ hash: abc, size: 3 });
+    expect(await storeFile(written('abc'))).toEqual({ hash: abc, size: 3 });
+    expect(await isStored(abc)).toBe(true);
+    expect(new TextDecoder().decode(await readStored(abc))).toBe('abc');
+    expect(readdirSync(join(pathOf(abc), '..'))).toEqual([abc.slice(2)]);
+  });
+
+  it('takes nothing but hashes as names', () => {
+    for (const name of ['../../etc/passwd', '', hash('g'), `${hash('a')}/..`, hash('A')])
+      expect(() => pathOf(name)).toThrow(RangeError);
+  });
+
+  it('replaces all files of a book at once, and shows them to its workspace alone', async () => {
+    await filesOf(recipe);
+    await noteMadeFiles(own, recipe.id, 'later', [{ name: 'front.jpg', hash: hash('c'), size: 1 }]);
+    expect((await madeFiles(own, recipe.id)).map(({ name }) => name)).toEqual(['front.jpg']);
+    expect(await madeFiles(other, recipe.id)).toEqual([]);
+    // One of the files cannot be noted: none is, and the earlier ones stay.
+    const twice = { name: 'wrap.pdf', hash: hash('d'), size: 1 };
+    await expect(noteMadeFiles(own, recipe.id, 'broken', [twice, twice])).rejects.toThrow();
+    expect((await madeFiles(own, recipe.id)).map(({ name }) => name)).toEqual(['front.jpg']);
+  });
+});
+
+describe('jobs', () => {
+  it('are one for the same wish, however often and at once it is made', async () => {
+    const ids = await Promise.all(Array.from({ length: 10 }, () => askForFiles(own, recipe.id, recipe)));
+    expect(new Set(ids).size).toBe(1);
+    expect(await listJobs(own)).toHaveLength(1);
+    expect(await askForFiles(own, recipe.id, titled('Changed'))).not.toBe(ids[0]);
+  });
+
+  it('are taken by one worker of many, and not after they were cancelled', async () => {
+    const id = await ask(own, { bookId: recipe.id }, 'make-files', 'one');
+    const claims = await Promise.all(Array.from({ length: 8 }, (_, worker) => claim(id, worker)));
+    expect(claims.filter(Boolean)).toHaveLength(1);
+    const second = await ask(own, { bookId: recipe.id }, 'make-files', 'two');
+    expect(await cancelJob(own, second)).toBe(true);
+    expect(await claim(second, 1)).toBeNull();
+    expect(await cancelJob(own, second)).toBe(false);
+  });
+
+  it('that were cancelled while they ran do not end as done', async () => {
+    const id = await ask(own, { bookId: recipe.id }, 'make-files', 'three');
+    const claimed = (await claim(id, 1))!;
+    await cancelJob(own, id);
+    expect(await finish(claimed, 'done', 'Made.')).toBe(false);
+    const [row] = await db().select().from(job).where(eq(job.id, id));
+    expect([row!.state, row!.message]).toEqual(['cancelled', 'Cancelled. Nothing was changed.']);
+  });
+
+  it('of another workspace are neither seen nor stopped', async () => {
+    const id = await ask(own, { bookId: recipe.id }, 'make-files', 'four');
+    expect(await listJobs(other)).toEqual([]);
+    expect(await cancelJob(other, id)).toBe(false);
+  });
+});
+
+describe('handing in', () => {
+  it('needs files, and files of this very recipe', async () => {
+    expect(await handIn(own, recipe.id, recipe)).toEqual({
+      refused: 'There are no files yet. Make files first.',
+    });
+    await filesOf(recipe);
+    expect(await handIn(own, recipe.id, titled('Changed since'))).toEqual({
+      refused: 'The files are older than the book. Make files again, then hand in.',
+    });
+    expect(await handIn(other, recipe.id, recipe)).toHaveProperty('refused');
+    expect(await listSubmissions(own)).toEqual([]);
+  });
+
+  it('makes one submission of many wishes at once', async () => {
+    await filesOf(recipe);
+    const answers = await Promise.all(Array.from({ length: 10 }, () => handIn(own, recipe.id, recipe)));
+    expect(answers.filter((answer) => 'id' in answer)).toHaveLength(1);
+    expect(await listSubmissions(own, recipe.id)).toHaveLength(1);
+    expect(await listSubmissions(other, recipe.id)).toEqual([]);
+  });
+
+  it('can be done again after a rejection, and for a changed book after it went live', async () => {
+    await filesOf(recipe);
+    const first = (await handIn(own, recipe.id, recipe)) as { id: string };
+    const stands = (state: 'rejected' | 'live', id: string) =>
+      db().update(submission).set({ state }).where(eq(submission.id, id));
+    await stands('rejected', first.id);
+    const second = (await handIn(own, recipe.id, recipe)) as { id: string };
+    await stands('live', second.id);
+    expect(await handIn(own, recipe.id, recipe)).toEqual({ refused: 'This very book is live already.' });
+    const later = titled('A second edition');
+    await filesOf(later);
+    expect(await handIn(own, recipe.id, later)).toHaveProperty('id');
+  });
+});
+
+describe('the shelf', () => {
+  it('keeps a pen name once and a bank under its name, apart for each workspace', async () => {
+    await addPenName(own, 'Odile Marrow');
+    await addPenName(own, 'Odile Marrow');
+    await addPenName(other, 'Wren Tarrow');
+    expect(await listPenNames(own)).toEqual(['Odile Marrow']);
+    const id = await keepWordBank(own, 'Bees', ['QUEEN']);
+    await keepWordBank(own, 'Bees and hives', ['QUEEN', 'DRONE'], id);
+    expect(await listWordBanks(own)).toEqual([{ id, name: 'Bees and hives', words: ['QUEEN', 'DRONE'] }]);
+    // The same id in another workspace is another bank.
+    await keepWordBank(other, 'Moths', ['HAWK'], id);
+    expect((await listWordBanks(own))[0]!.name).toBe('Bees and hives');
+  });
+});

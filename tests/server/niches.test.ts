@@ -1,0 +1,496 @@
+import { eq } from 'drizzle-orm';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { jobTicket, planBook } from '#core/book/index.ts';
+import { type Comparable, copiesAMonth, DEFAULT_CHOICES, DEFAULT_CURVE } from '#core/niche/index.ts';
+import { listBooks } from '#server/books.ts';
+import { closeDatabase, db, sql } from '#server/db/client.ts';
+import { look, nicheChoices, notice, rival, sighting } from '#server/db/niche-schema.ts';
+import { workspace } from '#server/db/schema.ts';
+import { newId } from '#server/ids.ts';
+import { ask, cancelJob, listJobs, stopQueue } from '#server/jobs.ts';
+import {
+  addBrief,
+  briefsOf,
+  briefsOrDraft,
+  draftBrief,
+  saveBrief,
+  startBooks,
+  takeCandidates,
+} from '#server/niches/briefs.ts';
+import { addPairs, choicesOf, curveOf, dropPair, pairsOf, saveChoices } from '#server/niches/choices.ts';
+import { linesOf, lookNow, looksAt, movesOf, reckonAll, reckonSoon, takeLook } from '#server/niches/looks.ts';
+import {
+  keepNiche,
+  letGo,
+  listNiches,
+  markSeen,
+  openNiche,
+  unseenChanges,
+  watchNiche,
+} from '#server/niches/niches.ts';
+import {
+  addPhrases,
+  choosePhrases,
+  countPhrases,
+  phrasesOf,
+  resumePhrases,
+  takePhrasesOut,
+  widenNiche,
+} from '#server/niches/phrases.ts';
+import {
+  addOwnRivals,
+  countedRivals,
+  dropOwnRivals,
+  markRivals,
+  putRivals,
+  rivalsJson,
+} from '#server/niches/rivals.ts';
+import { expandJob } from '#server/press/expand-job.ts';
+import { lookJob } from '#server/press/look-job.ts';
+import { type ClaimedJob, claim } from '#server/press/running-job.ts';
+import { watchNiches } from '#server/press/watch-niches.ts';
+import { OPENING, openPress, type Press } from './press.ts';
+
+let press: Press;
+let own: string;
+let other: string;
+
+beforeAll(async () => {
+  press = await openPress('quill_niches');
+});
+afterAll(async () => {
+  await stopQueue();
+  await closeDatabase();
+  await press.close();
+});
+beforeEach(async () => {
+  own = newId();
+  other = newId();
+  await db()
+    .insert(workspace)
+    .values([own, other].map((id) => ({ id, name: `Press ${id}` })));
+  await press.put('/clock', { day: OPENING });
+  await press.put('/behaviour', { busy: 0, breakAfterWork: 0, malformed: 0, delayMs: 0 });
+});
+
+const PHRASE = 'dog journal';
+async function lookedAt(phrase = PHRASE): Promise<string> {
+  const id = await keepNiche(own, phrase);
+  await takeLook(own, id, phrase);
+  return id;
+}
+const rows = async (niche: string) =>
+  JSON.parse(await rivalsJson(own, niche)) as (string | number | boolean | null)[][];
+const ownRow = (n: number, more: Partial<Comparable> = {}): Comparable => ({
+  id: `own-${n}`,
+  title: `Own Book ${n}`,
+  penName: 'Odile Marrow',
+  price: 7.99,
+  trim: { width: 6, height: 9 },
+  pages: 120,
+  ink: 'black',
+  rank: 1000 + n,
+  reviews: 3,
+  published: '2026-01-01',
+  category: '',
+  ...more,
+});
+
+describe('looks', () => {
+  it('are kept with their day; the second shows what moved, and rivals keep their marks', async () => {
+    const id = await lookedAt();
+    const before = await rows(id);
+    expect(before).toHaveLength(60);
+    await markRivals(own, id, [String(before[0]![0]), String(before[1]![0])], { unlike: true });
+    expect(await movesOf(own, id)).toBeNull();
+    await press.put('/clock', { advance: 14 });
+    await takeLook(own, id, PHRASE);
+    const looks = await looksAt(own, id);
+    expect(looks.map(({ day }) => day)).toEqual([OPENING, '2026-12-08']);
+    expect(looks.map(({ results }) => results).every((n) => n >= 60)).toBe(true);
+    const moves = (await movesOf(own, id))!;
+    expect(moves.since).toBe(OPENING);
+    expect(Object.keys(moves.ranksBefore)).toHaveLength(60);
+    const after = await rows(id);
+    const marked = after.filter((row) => row[14] === true);
+    expect(
+      marked
+        .map(([rivalId]) => rivalId)
+        .every((rivalId) => before.slice(0, 2).some(([was]) => was === rivalId)),
+    ).toBe(true);
+    const line = await linesOf(own, id, [String(before[5]![0])]);
+    expect(line.map(({ day }) => day)[0]).toBe(OPENING);
+  });
+
+  it('two at once come one after the other, and lose nothing', async () => {
+    const id = await keepNiche(own, PHRASE);
+    await Promise.all([takeLook(own, id, PHRASE), takeLook(own, id, PHRASE), takeLook(own, id, PHRASE)]);
+    expect(await looksAt(own, id)).toHaveLength(3);
+    expect(await rows(id)).toHaveLength(60);
+    const sightings = await db().select().from(sighting).where(eq(sighting.workspaceId, own));
+    expect(sightings).toHaveLength(180);
+  });
+
+  it('damaged rows are left out and counted', async () => {
+    await press.put('/behaviour', { malformed: 1 });
+    const id = await lookedAt();
+    const [latest] = await looksAt(own, id);
+    expect(latest!.unread).toBeGreaterThan(10);
+    expect(await rows(id)).toHaveLength(60 - latest!.unread);
+  });
+
+  it('what is not answered at once becomes a job, which takes the look with patience', async () => {
+    const id = await keepNiche(own, PHRASE);
+    await press.put('/behaviour', { busy: 2 });
+    await lookNow(own, id, PHRASE);
+    expect(await looksAt(own, id)).toHaveLength(0);
+    const [queued] = await listJobs(own);
+    expect(queued).toMatchObject({ kind: 'look', nicheId: id, state: 'queued' });
+    const row = (await claim(queued!.id, 1))!;
+    await lookJob(row);
+    expect((await listJobs(own))[0]).toMatchObject({ state: 'done' });
+    expect(await looksAt(own, id)).toHaveLength(1);
+    // Asked for twice while it waits, it is one job.
+    await press.put('/behaviour', { busy: 9 });
+    await lookNow(own, id, PHRASE);
+    await lookNow(own, id, PHRASE);
+    expect((await listJobs(own)).filter(({ state }) => state === 'queued')).toHaveLength(1);
+  });
+
+  it('the list tells the latest verdict, the way of the demand and three covers of the marketplace', async () => {
+    const id = await lookedAt();
+    await press.put('/clock', { advance: 3 });
+    await takeLook(own, id, PHRASE);
+    await addOwnRivals(own, id, [ownRow(1, { rank: 1 })]);
+    await reckonSoon(own, id);
+    const [row] = await listNiches(own);
+    expect(row).toMatchObject({
+      id,
+      phrase: PHRASE,
+      latest: { day: '2026-11-27', word: expect.any(String) },
+    });
+    expect(row!.spark).toHaveLength(2);
+    expect(row!.latest!.best).toHaveLength(3);
+    expect(row!.latest!.best.every((rivalId) => rivalId.startsWith('wf-'))).toBe(true);
+  });
+});
+
+describe('the sums', () => {
+  it('follow the marks: a rival that is not comparable no longer counts', async () => {
+    const id = await lookedAt();
+    const [best] = await rows(id);
+    const before = (await listNiches(own))[0]!.latest!;
+    await markRivals(own, id, [String(best![0])], { unlike: true });
+    await reckonSoon(own, id);
+    const after = (await listNiches(own))[0]!.latest!;
+    expect(after.demand).toBeLessThan(before.demand);
+    expect(after.best).not.toContain(best![0]);
+    await markRivals(own, id, [String(best![0])], { unlike: false });
+    await reckonSoon(own, id);
+    expect((await listNiches(own))[0]!.latest).toEqual(before);
+  });
+
+  it('own pairs bend the curve of every look, and taking them out bends it back', async () => {
+    const id = await lookedAt();
+    await press.put('/clock', { advance: 7 });
+    await takeLook(own, id, PHRASE);
+    const usual = (await looksAt(own, id)).map(({ demand }) => demand);
+    await addPairs(
+      own,
+      'us',
+      [1000, 5000, 20_000, 90_000, 400_000].map((rank) => ({ rank, copies: copiesAMonth(rank) * 3 })),
+    );
+    await reckonAll(own);
+    const bent = (await looksAt(own, id)).map(({ demand }) => demand);
+    for (const [i, demand] of bent.entries()) expect(demand / usual[i]!).toBeCloseTo(3, 6);
+    for (const { id: pair } of await pairsOf(own)) await dropPair(own, pair);
+    await reckonAll(own);
+    expect(await curveOf(own)).toEqual(DEFAULT_CURVE);
+    expect((await looksAt(own, id)).map(({ demand }) => demand)).toEqual(
+      usual.map((n) => expect.closeTo(n, 6)),
+    );
+    // Sales of another market bend nothing here.
+    await addPairs(
+      own,
+      'gb',
+      [1, 2, 3, 4].map((n) => ({ rank: n * 1000, copies: 900 / n })),
+    );
+    expect(await curveOf(own)).toEqual(DEFAULT_CURVE);
+  });
+
+  it('choices are kept, and what can no longer be read falls back to the defaults', async () => {
+    await saveChoices(own, { ...DEFAULT_CHOICES, sellsFrom: 7 });
+    expect((await choicesOf(own)).sellsFrom).toBe(7);
+    expect((await choicesOf(other)).sellsFrom).toBe(DEFAULT_CHOICES.sellsFrom);
+    await db()
+      .update(nicheChoices)
+      .set({ choices: { sellsFrom: -3 } })
+      .where(eq(nicheChoices.workspaceId, own));
+    expect(await choicesOf(own)).toEqual(DEFAULT_CHOICES);
+  });
+});
+
+describe('own rivals', () => {
+  it('come in by thousands, twice without harm, keep their marks, and go out without touching the others', async () => {
+    const id = await lookedAt();
+    const many = Array.from({ length: 20_000 }, (_, i) => ownRow(i));
+    for (let at = 0; at < many.length; at += 5000) await addOwnRivals(own, id, many.slice(at, at + 5000));
+    expect(await rows(id)).toHaveLength(20_060);
+    const ids = many.map((row) => row.id);
+    await markRivals(own, id, ids, { hidden: true });
+    await addOwnRivals(
+      own,
+      id,
+      many.slice(0, 5000).map((row) => ({ ...row, price: 5.99 })),
+    );
+    const again = (await rows(id)).filter(([rivalId]) => rivalId === 'own-17');
+    expect(again).toEqual([expect.arrayContaining(['own-17', 5.99, true])]);
+    await press.put('/clock', { advance: 1 });
+    await takeLook(own, id, PHRASE);
+    expect((await rows(id)).length).toBeGreaterThanOrEqual(20_060);
+    await dropOwnRivals(own, id, [...ids, String((await rows(id))[0]![0])]);
+    expect(await rows(id)).toHaveLength(60);
+  });
+
+  it('titles that are SQL, script or nonsense are titles', async () => {
+    const id = await lookedAt();
+    const title = `'); drop table rival; -- <script>"\\u0000 ${'é'.repeat(200)}`;
+    await addOwnRivals(own, id, [ownRow(1, { title })]);
+    expect((await countedRivals(own, id)).some((row) => row.title === title)).toBe(true);
+  });
+
+  it('the last row of an id wins', async () => {
+    const id = await lookedAt();
+    await addOwnRivals(own, id, [ownRow(1, { price: 1 }), ownRow(1, { price: 2 })]);
+    expect((await countedRivals(own, id)).find((row) => row.id === 'own-1')!.price).toBe(2);
+  });
+});
+
+describe('widening', () => {
+  const claimed = async (job: string): Promise<ClaimedJob> => (await claim(job, 1))!;
+
+  it('asks for every phrase through refusals and breaks, and for suggestions by letters', async () => {
+    const id = await lookedAt();
+    await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
+    await press.put('/behaviour', { busy: 3, breakAfterWork: 3 });
+    const job = await widenNiche(own, id, PHRASE, ['letters', 'audience'], 2026);
+    await expandJob(await claimed(job));
+    expect((await listJobs(own)).find((row) => row.id === job)).toMatchObject({
+      state: 'done',
+      message: 'Every phrase has its answer.',
+    });
+    const phrases = await phrasesOf(own, id);
+    expect(phrases.every(({ state }) => state === 'done')).toBe(true);
+    expect(phrases.filter(({ way }) => way === 'letters').length).toBeGreaterThan(2);
+    expect(phrases.filter(({ way }) => way === 'audience')).toHaveLength(
+      DEFAULT_CHOICES.lists.audiences.length,
+    );
+    const found = phrases.find(({ phrase }) => phrase === PHRASE)!;
+    const [latest] = await looksAt(own, id);
+    expect(found.results).toBe(latest!.results);
+    expect(found.demand).toBeCloseTo(latest!.demand, 6);
+    expect(found.word).toBe(latest!.word);
+    expect(found.points).toBeCloseTo(latest!.points!, 6);
+  });
+
+  it('asks no faster than the publisher said', async () => {
+    const id = await lookedAt();
+    await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 10 });
+    const job = await widenNiche(own, id, PHRASE, ['format', 'number'], 2026);
+    press.asked.length = 0;
+    await expandJob(await claimed(job));
+    const times = press.asked.map(({ at }) => at);
+    expect(times.length).toBeGreaterThan(12);
+    for (let i = 11; i < times.length; i++) expect(times[i]! - times[i - 11]!).toBeGreaterThan(900);
+  });
+
+  it('goes on where it was cancelled, and asks nothing twice', async () => {
+    const id = await lookedAt();
+    await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 25 });
+    const job = await widenNiche(own, id, PHRASE, ['audience', 'format', 'combined'], 2026);
+    press.asked.length = 0;
+    const running = expandJob(await claimed(job));
+    while (press.asked.length < 20) await new Promise((next) => setTimeout(next, 20));
+    await cancelJob(own, job);
+    await running;
+    const { all, waiting } = await countPhrases(own, id);
+    expect(waiting).toBeGreaterThan(0);
+    expect(waiting).toBeLessThan(all);
+    const done = (await phrasesOf(own, id))
+      .filter(({ state }) => state === 'done')
+      .map(({ phrase }) => phrase);
+    press.asked.length = 0;
+    await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
+    await expandJob(await claimed(await resumePhrases(own, id)));
+    expect((await countPhrases(own, id)).waiting).toBe(0);
+    const again = press.asked.map(({ path }) => new URLSearchParams(path.split('?')[1]).get('phrase'));
+    expect(again.filter((phrase) => phrase && done.includes(phrase))).toEqual([]);
+  });
+
+  it('suggestions that were not all asked for are asked for again when it is resumed', async () => {
+    const id = await lookedAt();
+    const job = await widenNiche(own, id, PHRASE, ['letters'], 2026);
+    await claim(job, 1);
+    await cancelJob(own, job);
+    const again = await claimed(await resumePhrases(own, id));
+    expect(again.key.endsWith(' letters')).toBe(true);
+  });
+
+  it('phrases that are taken out come back as they were, and candidates go into the brief', async () => {
+    const id = await lookedAt();
+    await addPhrases(own, id, [
+      { phrase: 'dog diary', way: 'own', volume: 40 },
+      { phrase: 'puppy journal', way: 'own' },
+      { phrase: 'a phrase that is so long that no listing takes it as keyword', way: 'own' },
+    ]);
+    const ids = (await phrasesOf(own, id)).map((row) => row.id);
+    await takePhrasesOut(own, id, ids, true);
+    expect(await phrasesOf(own, id)).toEqual([]);
+    await takePhrasesOut(own, id, ids, false);
+    expect((await phrasesOf(own, id)).map(({ volume }) => volume)).toContain(40);
+    const words = await choosePhrases(own, id, ids, true);
+    expect(words).toHaveLength(3);
+    await takeCandidates(own, id, words, true);
+    const keywords = async () => (await briefsOf(own, id))[0]!.brief.keywords;
+    expect(await keywords()).toEqual(expect.arrayContaining(['dog diary', 'puppy journal']));
+    expect((await keywords()).every((word) => word.length <= 50)).toBe(true);
+    expect((await draftBrief(own, id, PHRASE)).keywords.slice(0, 2).sort()).toEqual([
+      'dog diary',
+      'puppy journal',
+    ]);
+    await takeCandidates(own, id, ['dog diary'], false);
+    expect(await keywords()).not.toContain('dog diary');
+  });
+});
+
+describe('watching', () => {
+  it('looks once on every day of the marketplace, and tells the changes that matter once', async () => {
+    const id = await lookedAt();
+    await watchNiche(own, id, true);
+    const due = async () => {
+      await watchNiches();
+      return (await listJobs(own)).filter(({ state, kind }) => state === 'queued' && kind === 'look');
+    };
+    expect(await due()).toHaveLength(0);
+    await press.put('/clock', { advance: 80 });
+    const jobs = await due();
+    expect(jobs).toHaveLength(1);
+    expect(await due()).toHaveLength(1);
+    await lookJob((await claim(jobs[0]!.id, 1))!);
+    expect(await due()).toHaveLength(0);
+    const changes = await unseenChanges(own);
+    expect(changes).toHaveLength(1);
+    expect(changes[0]).toMatchObject({ nicheId: id, phrase: PHRASE, day: '2027-02-12' });
+    const told = changes[0]!.messages.length;
+    expect(told).toBeGreaterThan(0);
+    await takeLook(own, id, PHRASE);
+    expect((await unseenChanges(own))[0]!.messages).toHaveLength(told);
+    expect(await unseenChanges(other)).toEqual([]);
+    await markSeen(other, 'all');
+    expect(await unseenChanges(own)).toHaveLength(1);
+    await markSeen(own, id);
+    expect(await unseenChanges(own)).toEqual([]);
+  });
+
+  it('a single rival under watch is told of alone, and what was let go is left alone', async () => {
+    const id = await lookedAt();
+    const all = await rows(id);
+    await markRivals(
+      own,
+      id,
+      all.slice(0, 30).map(([rivalId]) => String(rivalId)),
+      { watched: true },
+    );
+    await press.put('/clock', { advance: 45 });
+    await takeLook(own, id, PHRASE);
+    const kinds = await db().select({ kind: notice.kind }).from(notice).where(eq(notice.workspaceId, own));
+    expect(kinds.length).toBeGreaterThan(0);
+    expect(kinds.every(({ kind }) => kind === 'rival moved' || kind === 'rival gone')).toBe(true);
+    await letGo(own, [id], true);
+    expect(await unseenChanges(own)).toEqual([]);
+    expect(await openNiche(own, id)).toBeNull();
+    await press.put('/clock', { advance: 1 });
+    await watchNiches();
+    expect((await listJobs(own)).filter(({ kind }) => kind === 'look')).toEqual([]);
+    // Looked at again, it is back with all its looks.
+    expect(await keepNiche(own, PHRASE)).toBe(id);
+    expect(await looksAt(own, id)).toHaveLength(2);
+  });
+});
+
+describe('briefs', () => {
+  it('several start several books at once, each as its brief says', async () => {
+    const id = await lookedAt('beekeeping word search');
+    const [first] = await briefsOrDraft(own, id, 'beekeeping word search');
+    expect(first!.brief).toMatchObject({ phrase: 'beekeeping word search', kinds: ['word-search'] });
+    const second = await addBrief(own, id, {
+      ...first!.brief,
+      title: 'Bees in the Pocket',
+      kinds: ['word-search', 'ruled'],
+      trim: '5 × 8 in',
+      pages: 100,
+    });
+    const books = await startBooks(own, 'Tin Lantern Press', [first!.id, second, 'no-such-brief']);
+    expect(books).toHaveLength(2);
+    const made = await listBooks(own);
+    const pocket = made.find(({ id: book }) => book === books[1])!.recipe;
+    expect(pocket.title).toBe('Bees in the Pocket');
+    expect(planBook(pocket).pages).toHaveLength(100);
+    expect(jobTicket(pocket).trim).toEqual({ width: 360, height: 576 });
+    expect((await briefsOf(own, id)).map(({ bookId }) => bookId)).toEqual(books);
+    expect(await briefsOrDraft(own, id, 'beekeeping word search')).toHaveLength(2);
+  });
+});
+
+describe('another press', () => {
+  it('sees, marks, brings, widens, decides and starts nothing of this one', async () => {
+    const id = await lookedAt();
+    const [row] = await rows(id);
+    const rivalId = String(row![0]);
+    const [decided] = await briefsOf(own, id);
+    await addPhrases(own, id, [{ phrase: 'dog diary', way: 'own' }]);
+    const [phrase] = await phrasesOf(own, id);
+    expect(await openNiche(other, id)).toBeNull();
+    expect(JSON.parse(await rivalsJson(other, id))).toEqual([]);
+    expect(await looksAt(other, id)).toEqual([]);
+    expect(await movesOf(other, id)).toBeNull();
+    expect(await linesOf(other, id, [rivalId])).toEqual([]);
+    expect(await phrasesOf(other, id)).toEqual([]);
+    expect(await briefsOf(other, id)).toEqual([]);
+    expect(await listNiches(other)).toEqual([]);
+    expect(await addOwnRivals(other, id, [ownRow(1)])).toBe(false);
+    expect(await saveBrief(other, decided!.id, { ...decided!.brief, title: 'Theirs' })).toBe(false);
+    expect(await startBooks(other, 'X', [decided!.id])).toEqual([]);
+    await markRivals(other, id, [rivalId], { hidden: true });
+    await dropOwnRivals(other, id, [rivalId]);
+    await choosePhrases(other, id, [phrase!.id], true);
+    await takePhrasesOut(other, id, [phrase!.id], true);
+    await watchNiche(other, id, true);
+    await letGo(other, [id], true);
+    await reckonAll(other);
+    expect(await rows(id)).toContainEqual(row);
+    expect((await phrasesOf(own, id))[0]).toMatchObject({ chosen: false });
+    expect(await openNiche(own, id)).toMatchObject({ watched: false });
+    const job = await ask(own, { nicheId: id }, 'look', `${id} look`);
+    expect(await cancelJob(other, job)).toBe(false);
+    expect(await listJobs(other)).toEqual([]);
+  });
+
+  it('owns no row in a niche of another: the database itself refuses it', async () => {
+    const id = await lookedAt();
+    await expect(putRivals(db(), other, id, [ownRow(1)], 'own')).rejects.toThrow();
+    expect((await rows(id)).map(([rivalId]) => rivalId)).not.toContain('own-1');
+  });
+
+  it('every table of niches belongs to a workspace, and goes with it', async () => {
+    const id = await lookedAt();
+    await addPhrases(own, id, [{ phrase: 'dog diary', way: 'own' }]);
+    await db().delete(workspace).where(eq(workspace.id, own));
+    const left = await sql()`select
+      (select count(*)::int from niche where workspace_id = ${own}) as niches,
+      (select count(*)::int from phrase where workspace_id = ${own}) as phrases`;
+    expect(left[0]).toEqual({ niches: 0, phrases: 0 });
+    for (const table of [look, rival, sighting])
+      expect(await db().select().from(table).where(eq(table.workspaceId, own))).toEqual([]);
+  });
+});

@@ -1,0 +1,268 @@
+import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { eq } from 'drizzle-orm';
+import type { Piscina } from 'piscina';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import type { Recipe } from '#core/book/index.ts';
+import { smallFiles, writeInterior } from '#core/export/files.ts';
+import { fingerprint } from '#core/fingerprint.ts';
+import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { createBook, openBook } from '#server/books.ts';
+import { closeDatabase, db, isLostConnection, sql } from '#server/db/client.ts';
+import { job, submission, workspace } from '#server/db/schema.ts';
+import { isStored, madeFiles, noteMadeFiles, pathOf, storeFile } from '#server/files.ts';
+import { newId } from '#server/ids.ts';
+import { askForFiles, cancelJob, stopQueue } from '#server/jobs.ts';
+import { handInJob, watchSubmissions } from '#server/press/hand-in.ts';
+import { registerWorker, rescueLostJobs } from '#server/press/liveness.ts';
+import { makeFiles } from '#server/press/make-files.ts';
+import { type ClaimedJob, claim } from '#server/press/running-job.ts';
+import type { PressTask } from '#server/press/thread.ts';
+import { handIn, listSubmissions } from '#server/submissions.ts';
+import { bookOf } from '../support/books.ts';
+import { openPress, type Press } from './press.ts';
+
+const type = typesetterFromDisk();
+let press: Press;
+let own: string;
+let recipe: Recipe;
+let store: string;
+
+beforeAll(async () => {
+  store = mkdtempSync(join(tmpdir(), 'quill-files-'));
+  process.env.QUILL_FILES = store;
+  press = await openPress('quill_worker');
+});
+afterAll(async () => {
+  await stopQueue();
+  await closeDatabase();
+  await press.close();
+});
+beforeEach(async () => {
+  await press.put('/behaviour', { busy: 0, breakAfterWork: 0, malformed: 0, delayMs: 0, reviewSeconds: 0 });
+  own = newId();
+  await db().insert(workspace).values({ id: own, name: 'Tin Lantern Press' });
+  recipe = bookOf([{ id: 'r', kind: 'ruled', pages: 120 }], { id: newId(), title: `Book ${own}` });
+  await createBook(own, recipe);
+});
+
+const jobRow = async (id: string) => (await db().select().from(job).where(eq(job.id, id)))[0]!;
+
+describe('a worker’s life', () => {
+  it('is told by its lock; jobs of one that is gone are queued anew, those of one that lives are not', async () => {
+    const living = await registerWorker();
+    const dying = await registerWorker();
+    const kept = await askForFiles(own, recipe.id, recipe);
+    const lost = await askForFiles(own, recipe.id, { ...recipe, title: 'Another' });
+    await claim(kept, living.number);
+    await claim(lost, dying.number);
+    expect([await living.isHeld(), await dying.isHeld()]).toEqual([true, true]);
+    expect(await rescueLostJobs()).toBe(0);
+    await dying.release();
+    expect([await living.isHeld(), await dying.isHeld()]).toEqual([true, false]);
+    expect(await rescueLostJobs()).toBe(1);
+    expect(await jobRow(lost)).toMatchObject({ state: 'queued', worker: null });
+    expect(await jobRow(kept)).toMatchObject({ state: 'running', worker: living.number });
+    expect(await claim(lost, living.number)).not.toBeNull();
+    await living.release();
+  });
+
+  it('ends with its connection: a worker whose lock is lost learns of it', async () => {
+    const worker = await registerWorker();
+    await sql()`select pg_terminate_backend(pid) from pg_locks
+      where locktype = 'advisory' and objid = ${worker.number}::int::oid`;
+    await expect.poll(() => worker.isHeld()).toBe(false);
+  });
+});
+
+describe('a lost connection', () => {
+  const coded = (code: string, cause?: Error) => Object.assign(new Error('x', { cause }), { code });
+
+  // Codes of the driver and the network; class 57 of PostgreSQL’s error codes (Appendix A): operator intervention.
+  it.each(['CONNECTION_CLOSED', 'ECONNREFUSED', 'ECONNRESET', '57P01', '57P03'])('%s is one', (code) => {
+    expect(isLostConnection(coded(code))).toBe(true);
+    expect(isLostConnection(new Error('Failed query', { cause: coded(code) }))).toBe(true);
+  });
+
+  it.each(['23505', '57014', 'ENOENT', 'ENOSPC', ''])('“%s” is none', (code) => {
+    expect(isLostConnection(coded(code))).toBe(false);
+    expect(isLostConnection(code)).toBe(false);
+    expect(isLostConnection(null)).toBe(false);
+  });
+});
+
+describe('making files', () => {
+  /** Threads that do what they are told instead of drawing. */
+  const threads = (run: (task: PressTask, signal: AbortSignal) => Promise<string[]>) =>
+    ({
+      run: (task: PressTask, { signal }: { signal: AbortSignal }) => run(task, signal),
+    }) as unknown as Piscina;
+  const asked = async (): Promise<ClaimedJob> => (await claim(await askForFiles(own, recipe.id, recipe), 1))!;
+  const leftovers = () => readdirSync(join(store, 'making'));
+
+  it('stores what the thread made, under the state of the book it was made from', async () => {
+    const row = await asked();
+    await makeFiles(
+      row,
+      threads(async ({ folder, progress }) => {
+        progress.postMessage({ done: 1, of: 2, message: 'Half' });
+        for (const name of ['interior.pdf', 'wrap.pdf'])
+          writeFileSync(join(folder, name), `${name} of ${own}`);
+        return ['interior.pdf', 'wrap.pdf'];
+      }),
+    );
+    expect(await jobRow(row.id)).toMatchObject({ state: 'done', message: 'Files made from revision 1.' });
+    const files = await madeFiles(own, recipe.id);
+    expect(files.map(({ name }) => name)).toEqual(['interior.pdf', 'wrap.pdf']);
+    for (const file of files) {
+      expect(file.madeFrom).toBe(fingerprint((await openBook(own, recipe.id))!.recipe));
+      expect(await isStored(file.hash)).toBe(true);
+    }
+    expect(leftovers()).toEqual([]);
+  });
+
+  it('on a full disk says so, and that the book is safe; nothing half-made is left', async () => {
+    const row = await asked();
+    const full = Object.assign(new Error('ENOSPC: no space left on device, write'), { code: 'ENOSPC' });
+    await makeFiles(
+      row,
+      threads(async ({ folder }) => {
+        writeFileSync(join(folder, 'interior.pdf'), 'half');
+        throw full;
+      }),
+    );
+    expect(await jobRow(row.id)).toMatchObject({
+      state: 'failed',
+      message: 'The disk of the file store is full. Free some room and make files again; the book is safe.',
+    });
+    expect(await madeFiles(own, recipe.id)).toEqual([]);
+    expect(leftovers()).toEqual([]);
+  });
+
+  it('without a database is left to the next worker, not called a failure', async () => {
+    const row = await asked();
+    const gone = Object.assign(new Error('write CONNECTION_CLOSED'), { code: 'CONNECTION_CLOSED' });
+    await expect(
+      makeFiles(
+        row,
+        threads(() => Promise.reject(gone)),
+      ),
+    ).rejects.toBe(gone);
+    expect(await jobRow(row.id)).toMatchObject({ state: 'running' });
+    expect(leftovers()).toEqual([]);
+  });
+
+  it('stops when it is cancelled, and keeps the files that were there', async () => {
+    await noteMadeFiles(own, recipe.id, 'older', [{ name: 'interior.pdf', hash: 'a'.repeat(64), size: 1 }]);
+    const row = await asked();
+    await makeFiles(
+      row,
+      threads(async ({ progress }, signal) => {
+        await cancelJob(own, row.id);
+        const stopped = new Promise<never>((_, failed) =>
+          signal.addEventListener('abort', () => failed(signal.reason)),
+        );
+        progress.postMessage({ done: 1, of: 9, message: 'Page 1' });
+        return stopped;
+      }),
+    );
+    expect(await jobRow(row.id)).toMatchObject({ state: 'cancelled' });
+    expect((await madeFiles(own, recipe.id)).map(({ madeFrom }) => madeFrom)).toEqual(['older']);
+  });
+
+  it('of a book that was deleted ends with a word', async () => {
+    const row = await asked();
+    await makeFiles(
+      { ...row, bookId: null },
+      threads(() => Promise.resolve([])),
+    );
+    expect(await jobRow(row.id)).toMatchObject({
+      state: 'failed',
+      message: 'The book is not there any more.',
+    });
+  });
+});
+
+describe('handing in', () => {
+  /** Real files of the book in the store, and the job that hands them in. */
+  async function handedIn(): Promise<ClaimedJob> {
+    const folder = mkdtempSync(join(tmpdir(), 'quill-made-'));
+    const chunks: Uint8Array[] = [];
+    await writeInterior(recipe, type, (chunk) => void chunks.push(chunk));
+    writeFileSync(join(folder, 'interior.pdf'), Buffer.concat(chunks));
+    writeFileSync(join(folder, 'wrap.pdf'), (await smallFiles(recipe, type))['wrap.pdf']);
+    const files = [];
+    for (const name of ['interior.pdf', 'wrap.pdf'])
+      files.push({ name, ...(await storeFile(join(folder, name))) });
+    await noteMadeFiles(own, recipe.id, fingerprint(recipe), files);
+    const answer = await handIn(own, recipe.id, recipe);
+    const id = (answer as { id: string }).id;
+    const [row] = await db().select().from(job).where(eq(job.key, id));
+    return (await claim(row!.id, 1))!;
+  }
+  const state = async () => (await listSubmissions(own))[0]!;
+
+  it('sends, waits and takes the answer, whoever asks for it and whenever', async () => {
+    const row = await handedIn();
+    await handInJob(row);
+    expect(await jobRow(row.id)).toMatchObject({ state: 'done', message: 'Handed in; now in review.' });
+    expect((await state()).state).toBe('in review');
+    await watchSubmissions();
+    expect(await state()).toMatchObject({ state: 'live', reasons: [] });
+  });
+
+  it('a service that is busy or breaks off is asked again with the next round', async () => {
+    await handInJob(await handedIn());
+    await press.put('/behaviour', { busy: 1 });
+    await watchSubmissions();
+    expect((await state()).state).toBe('in review');
+    await press.put('/behaviour', { busy: 0, breakAfterWork: 1 });
+    await watchSubmissions();
+    expect((await state()).state).toBe('in review');
+    await press.put('/behaviour', { breakAfterWork: 0 });
+    await watchSubmissions();
+    expect((await state()).state).toBe('live');
+  });
+
+  it('one that the service does not know does not hold up the others', async () => {
+    await handInJob(await handedIn());
+    const [stray] = await db()
+      .update(submission)
+      .set({ remoteId: 'nobody-knows-this' })
+      .where(eq(submission.workspaceId, own))
+      .returning();
+    const first = own;
+    own = newId();
+    await db().insert(workspace).values({ id: own, name: 'Another' });
+    recipe = { ...recipe, id: newId() };
+    await createBook(own, recipe);
+    await handInJob(await handedIn());
+    await watchSubmissions();
+    expect((await state()).state).toBe('live');
+    const [left] = await listSubmissions(first);
+    expect([left!.id, left!.state]).toEqual([stray!.id, 'failed']);
+  });
+
+  it('files that are gone from the store are named as what they are, and no path is told', async () => {
+    const row = await handedIn();
+    const files = await madeFiles(own, recipe.id);
+    const { rmSync } = await import('node:fs');
+    for (const { hash } of files) rmSync(pathOf(hash));
+    await handInJob(row);
+    expect(await state()).toMatchObject({
+      state: 'failed',
+      reasons: ['The made files are no longer in the store. Make files again, then hand in.'],
+    });
+  });
+
+  it('a submission of another workspace is not sent', async () => {
+    const row = await handedIn();
+    await handInJob({ ...row, workspaceId: newId() });
+    expect(await jobRow(row.id)).toMatchObject({
+      state: 'failed',
+      message: 'The submission is not there any more.',
+    });
+    expect((await state()).state).toBe('sending');
+  });
+});
