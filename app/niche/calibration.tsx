@@ -10,6 +10,7 @@ import { CartesianGrid, ComposedChart, Line, Scatter, Tooltip, XAxis, YAxis } fr
 import { copiesAMonth, copiesRange, DEFAULT_CURVE, fitCurve, INTERVAL_LEVEL } from '#core/niche/index.ts';
 import type { KeptPair } from '#server/niches/choices.ts';
 import { SaveCsv } from '../parts/save-csv.tsx';
+import { UndoBar, useUndo } from '../parts/undo-bar.tsx';
 import { tokens } from '../theme.ts';
 import { axis, ChartFrame, PLOT, Told } from './chart-frame.tsx';
 import { ImportDialog } from './import/import-dialog.tsx';
@@ -35,6 +36,7 @@ export function Calibration({
   const [rank, setRank] = useState('');
   const [sold, setSold] = useState('');
   const [bringing, setBringing] = useState(false);
+  const undo = useUndo();
   const fitted = useMemo(() => fitCurve(pairs), [pairs]);
   const fits = 'curve' in fitted && fitted.curve.slope < 0 ? fitted : null;
   const curve = fits?.curve ?? DEFAULT_CURVE;
@@ -62,6 +64,12 @@ export function Calibration({
   const across = powers(low, high);
   const send = (wish: Record<string, string>) =>
     void fetcher.submit(wish, { method: 'post', action: `/niches/sums?market=${market}` });
+  const takeOut = ({ id, ...pair }: KeptPair) => {
+    send({ wish: 'drop pair', id });
+    undo.offerUndo(`Rank ${count(pair.rank)} taken out`, () =>
+      send({ wish: 'add pair', rank: String(pair.rank), copies: String(pair.copies) }),
+    );
+  };
   return (
     <Box component="section" aria-label="Your own sales">
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', mb: 1 }}>
@@ -261,7 +269,7 @@ export function Calibration({
                 {pair.apart ? '✕ lies apart' : ''}
               </Box>
               <td>
-                <Button size="small" sx={{ p: 0 }} onClick={() => send({ wish: 'drop pair', id: pair.id })}>
+                <Button size="small" sx={{ p: 0 }} onClick={() => takeOut(pair)}>
                   Take out
                 </Button>
               </td>
@@ -270,6 +278,7 @@ export function Calibration({
         </tbody>
       </Box>
       {bringing && <ImportDialog table="sales" market={market} onClose={() => setBringing(false)} />}
+      <UndoBar {...undo} />
     </Box>
   );
 }

@@ -16,6 +16,7 @@ import type { Moves } from '#server/niches/looks.ts';
 import type { OpenedNiche } from '#server/niches/niches.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
 import { isRunning, type Job, useJobs } from '../parts/jobs.tsx';
+import { type Undo, useUndo } from '../parts/undo-bar.tsx';
 import { useFresh } from '../parts/use-fresh.ts';
 import { bringRows } from './import/lots.ts';
 import { post } from './post.ts';
@@ -44,12 +45,7 @@ export interface GivenNiche {
 
 export type RivalMarks = Partial<Pick<Rival, 'hidden' | 'unlike' | 'watched'>>;
 
-interface Undoable {
-  words: string;
-  back: () => void;
-}
-
-export interface NicheDesk extends GivenNiche {
+export interface NicheDesk extends GivenNiche, Undo {
   /** Null while they are on their way. */
   rivals: Rival[] | null;
   problem: string;
@@ -66,11 +62,6 @@ export interface NicheDesk extends GivenNiche {
   reload(): void;
   /** Takes own rows off the table for good. */
   takeOut(ids: string[]): void;
-  undoable: Undoable | null;
-  /** Lets what was just done be taken back. */
-  offerUndo(words: string, back: () => void): void;
-  undo(): void;
-  forget(): void;
   jobs: Job[];
   latest: ShownLook | null;
 }
@@ -93,7 +84,8 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
   const latest = looks.at(-1) ?? null;
   const { rivals, problem, change, reload, complain } = useRivals(niche.id, curve, rivalsMark);
   const [filter, setFilter] = useState<RivalFilter>({});
-  const [undoable, setUndoable] = useState<Undoable | null>(null);
+  const undo = useUndo();
+  const { offerUndo } = undo;
   const day = latest?.day ?? '2000-01-01';
   const laid = useMemo(() => layOut(rivals ?? NO_RIVALS, day), [rivals, day]);
   const narrowed = useMemo(() => laid.narrow(filter), [laid, filter]);
@@ -117,9 +109,9 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
     (ids: string[], marks: RivalMarks, words: string) => {
       send(ids, marks);
       const back = Object.fromEntries(Object.entries(marks).map(([key, value]) => [key, !value]));
-      setUndoable({ words, back: () => send(ids, back) });
+      offerUndo(words, () => send(ids, back));
     },
-    [send],
+    [send, offerUndo],
   );
   const takeOut = useCallback(
     (ids: string[]) => {
@@ -136,16 +128,10 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
       const quietly = (work: () => Promise<void>) =>
         void work().catch((error: Error) => complain(error.message));
       quietly(away);
-      setUndoable({ words: `${rows.length} of your own rows taken out`, back: () => quietly(back) });
+      offerUndo(`${rows.length} of your own rows taken out`, () => quietly(back));
     },
-    [rivals, niche.id, reload, complain],
+    [rivals, niche.id, reload, complain, offerUndo],
   );
-  const undo = useCallback(() => {
-    undoable?.back();
-    setUndoable(null);
-  }, [undoable]);
-  const offerUndo = useCallback((words: string, back: () => void) => setUndoable({ words, back }), []);
-  const forget = useCallback(() => setUndoable(null), []);
 
   return (
     <Context.Provider
@@ -162,10 +148,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
         mark,
         reload,
         takeOut,
-        undoable,
-        offerUndo,
-        undo,
-        forget,
+        ...undo,
         jobs,
         latest,
       }}

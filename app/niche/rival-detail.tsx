@@ -11,7 +11,8 @@ import { post } from './post.ts';
 import { copies, count, dayShown, dollars, wholeDollars } from './show.ts';
 
 interface Detail {
-  pagesShown: number;
+  /** Null when the shop did not say. */
+  pagesShown: number | null;
   line: { day: string; rank: number | null; price: number | null }[];
 }
 
@@ -48,19 +49,22 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
     await post(`/niches/${niche.id}/briefs/${first.id}`, { ...first.brief, rivals });
     await revalidate();
   };
-  const [detail, setDetail] = useState<Detail | null>(null);
+  const [detail, setDetail] = useState<Detail | 'failed' | null>(null);
+  const [tries, setTries] = useState(0);
   // Only books of the marketplace stand on a shelf of it; it alone has their pictures.
   const market = rival.category !== '';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `tries` asks once more
   useEffect(() => {
     setDetail(null);
     if (!market) return;
     const stop = new AbortController();
     void fetch(`/niches/${niche.id}/rivals/${rival.id}`, { signal: stop.signal })
       .then((answer) => (answer.ok ? answer.json() : null))
-      .then((found: Detail | null) => setDetail(found))
-      .catch(() => {});
+      .then((found: Detail | null) => setDetail(found ?? 'failed'))
+      .catch(() => stop.signal.aborted || setDetail('failed'));
     return () => stop.abort();
-  }, [niche.id, rival.id, market]);
+  }, [niche.id, rival.id, market, tries]);
+  const known = detail === 'failed' ? null : detail;
   const rows: [string, string][] = [
     ['Price → royalty', `${dollars(rival.price)} → ${dollars(rival.royalty)}`],
     ['Print cost', dollars(rival.printCost)],
@@ -123,26 +127,34 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
             '& img': { border: 1, borderColor: 'divider', height: 150, width: 'auto', display: 'block' },
           }}
         >
-          <img src={`/market/covers/${rival.id}`} alt={`Cover of ${rival.title}`} height={150} />
-          {Array.from({ length: detail?.pagesShown ?? 0 }, (_, i) => (
+          <img key={tries} src={`/market/covers/${rival.id}`} alt={`Cover of ${rival.title}`} height={150} />
+          {Array.from({ length: known?.pagesShown ?? 0 }, (_, i) => (
             <img key={i} src={`/market/pages/${rival.id}/${i + 1}`} alt={`Page ${i + 1}`} height={150} />
           ))}
         </Box>
       )}
+      {detail && known?.pagesShown == null && (
+        <Typography role="alert" variant="body2" sx={{ mb: 2 }}>
+          {known ? 'Its first pages did not come.' : 'Its first pages and its line did not come.'}{' '}
+          <Button size="small" onClick={() => setTries(tries + 1)}>
+            Try again
+          </Button>
+        </Typography>
+      )}
       <Facts rows={rows} />
-      {detail && detail.line.length > 1 && (
+      {known && known.line.length > 1 && (
         <Box sx={{ mt: 3 }}>
           <LooksChart
             question="How its rank moved"
             height={130}
             show={count}
-            points={detail.line.map(({ day, rank }) => ({ day, value: rank }))}
+            points={known.line.map(({ day, rank }) => ({ day, value: rank }))}
           />
           <LooksChart
             question="And its price"
             height={110}
             show={dollars}
-            points={detail.line.map(({ day, price }) => ({ day, value: price }))}
+            points={known.line.map(({ day, price }) => ({ day, value: price }))}
           />
         </Box>
       )}

@@ -10,8 +10,8 @@ import {
   briefsOf,
   briefsOrDraft,
   draftBrief,
-  dropBrief,
   startBooks,
+  takeOutBrief,
 } from '#server/niches/briefs.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { BriefForm } from '../niche/brief-form.tsx';
@@ -23,7 +23,7 @@ import type { Route } from './+types/niche-brief.ts';
 const id = v.pipe(v.string(), v.regex(/^\w{1,64}$/));
 const Wish = v.variant('wish', [
   v.object({ wish: v.literal('another'), from: v.optional(id) }),
-  v.object({ wish: v.literal('drop'), brief: id }),
+  v.object({ wish: v.picklist(['take out', 'bring back']), brief: id }),
   v.object({ wish: v.literal('start'), briefs: v.pipe(v.string(), v.maxLength(20_000)) }),
 ]);
 
@@ -42,9 +42,10 @@ export async function action({ request, params }: Route.ActionArgs) {
   const read = await formFrom(request, Wish);
   if (!read.success) return { problem: read.issues[0].message };
   const wish = read.output;
-  if (wish.wish === 'drop') {
-    await dropBrief(workspaceId, wish.brief);
-    return redirect(`/niches/${niche.id}/brief`);
+  if ('brief' in wish) {
+    const gone = wish.wish === 'take out';
+    await takeOutBrief(workspaceId, wish.brief, gone);
+    return redirect(`/niches/${niche.id}/brief${gone ? '' : `?brief=${wish.brief}`}`);
   }
   if (wish.wish === 'another') {
     const from = (await briefsOf(workspaceId, niche.id)).find((row) => row.id === wish.from);
@@ -76,12 +77,18 @@ const BRIEF_FIELDS = [
 
 /** What is decided. Several briefs make several books at once. */
 export default function NicheBrief({ loaderData }: Route.ComponentProps) {
-  const { niche } = useNiche();
+  const { niche, offerUndo } = useNiche();
   const { briefs } = loaderData;
   const [search, setSearch] = useSearchParams();
   const fetcher = useFetcher();
   const open = briefs.find((row) => row.id === search.get('brief')) ?? briefs[0]!;
   const busy = fetcher.state !== 'idle';
+  const takeOut = ({ id: brief, brief: { title, phrase } }: (typeof briefs)[number]) => {
+    fetcher.submit({ wish: 'take out', brief }, { method: 'post' });
+    offerUndo(`“${title || phrase}” taken out`, () =>
+      fetcher.submit({ wish: 'bring back', brief }, { method: 'post', action: `/niches/${niche.id}/brief` }),
+    );
+  };
   return (
     <Box sx={{ overflow: 'auto', px: 5, pb: 5 }}>
       <Box
@@ -125,12 +132,8 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
         >
           Another like this
         </Button>
-        <Button
-          size="small"
-          disabled={busy || briefs.length < 2}
-          onClick={() => fetcher.submit({ wish: 'drop', brief: open.id }, { method: 'post' })}
-        >
-          Take out
+        <Button size="small" disabled={busy || briefs.length < 2} onClick={() => takeOut(open)}>
+          Take this brief out
         </Button>
         <Button
           size="small"

@@ -1,9 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
 import {
+  ANY_PART,
   type GapCell,
   gapTable,
   type KnownPhrase,
@@ -17,11 +20,14 @@ import { Choice } from '../parts/choice.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { tokens } from '../theme.ts';
 
-const PAIRS: Record<string, [PartName, PartName]> = {
-  'audience format': ['audience', 'format'],
-  'audience kind': ['audience', 'kind'],
-  'kind format': ['kind', 'format'],
+/** What is crossed with what, and the part that is left, which can be held fast. */
+const CROSSINGS: Record<string, [rows: PartName, columns: PartName, left: PartName]> = {
+  'audience format': ['audience', 'format', 'kind'],
+  'audience kind': ['audience', 'kind', 'format'],
+  'kind format': ['kind', 'format', 'audience'],
 };
+/** The left part is not held fast: a cell takes what sells best of all. */
+const EVERY = '*';
 
 /** Shades of a cell, palest first; each cell also says its number. */
 const SHADES = ['#fffdf8', '#e6f0ec', '#c4ddd6', '#93c0b7', '#5f9f96'];
@@ -30,6 +36,7 @@ const SHADES = ['#fffdf8', '#e6f0ec', '#c4ddd6', '#93c0b7', '#5f9f96'];
 export default function NicheGaps() {
   const { niche, phrases, choices } = useNiche();
   const [pair, setPair] = useState('audience format');
+  const [held, setHeld] = useState(EVERY);
   const [open, setOpen] = useState<GapCell | null>(null);
   const fetcher = useFetcher();
   const known = useMemo<KnownPhrase[]>(
@@ -41,10 +48,20 @@ export default function NicheGaps() {
       ),
     [phrases, choices.lists],
   );
-  const [rowPart, columnPart] = PAIRS[pair]!;
+  const [rowPart, columnPart, leftPart] = CROSSINGS[pair]!;
+  const left = useMemo(
+    () => [...new Set(known.map(({ parts }) => parts[leftPart]))].sort(),
+    [known, leftPart],
+  );
   const table = useMemo(
-    () => gapTable(known, rowPart, columnPart, choices.sellsFrom),
-    [known, rowPart, columnPart, choices.sellsFrom],
+    () =>
+      gapTable(
+        held === EVERY ? known : known.filter(({ parts }) => parts[leftPart] === held),
+        rowPart,
+        columnPart,
+        choices.sellsFrom,
+      ),
+    [known, held, rowPart, columnPart, leftPart, choices.sellsFrom],
   );
   const most = Math.max(1, ...table.cells.flat().map((cell) => cell?.share ?? 0));
   const shade = ({ share }: GapCell) =>
@@ -76,7 +93,7 @@ export default function NicheGaps() {
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 300px', minHeight: 0 }}>
       <Box role="region" aria-label="Gaps" tabIndex={0} sx={{ p: 4, overflow: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'flex-end', justifyContent: 'space-between', gap: 3, mb: 3 }}>
-          <Box sx={{ width: 480 }}>
+          <Box sx={{ width: 460, flex: 'none' }}>
             <Choice
               label="Crossed"
               value={pair}
@@ -87,10 +104,28 @@ export default function NicheGaps() {
               ]}
               onChange={(next) => {
                 setPair(next);
+                setHeld(EVERY);
                 setOpen(null);
               }}
             />
           </Box>
+          <TextField
+            select
+            label={PART_NAMES[leftPart]}
+            value={held}
+            onChange={(event) => {
+              setHeld(event.target.value);
+              setOpen(null);
+            }}
+            sx={{ width: 190, mr: 'auto' }}
+          >
+            <MenuItem value={EVERY}>the best of all</MenuItem>
+            {left.map((value) => (
+              <MenuItem key={value} value={value}>
+                {value || ANY_PART[leftPart]}
+              </MenuItem>
+            ))}
+          </TextField>
           <SaveCsv
             variant="outlined"
             name={`${niche.phrase} gaps`}
@@ -98,6 +133,7 @@ export default function NicheGaps() {
               [
                 PART_NAMES[rowPart],
                 PART_NAMES[columnPart],
+                PART_NAMES[leftPart],
                 'copies in 30 days',
                 'sellers',
                 'copies for each and a newcomer',
@@ -111,6 +147,7 @@ export default function NicheGaps() {
                         [
                           cell.row,
                           cell.column,
+                          cell.phrases[0]!.parts[leftPart] || ANY_PART[leftPart],
                           cell.demand.toFixed(1),
                           cell.sellers,
                           cell.share.toFixed(1),

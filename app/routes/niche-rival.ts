@@ -5,7 +5,7 @@ import { wrenfair } from '#server/services/wrenfair.ts';
 import { idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche-rival.ts';
 
-/** How a rival moved from look to look, and how many of its pages the shop shows. */
+/** How a rival moved from look to look, and how many of its pages the shop shows (null when it does not say). */
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
@@ -13,9 +13,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const id = idFrom(params.rival);
   const [line, pagesShown] = await Promise.all([
     linesOf(workspaceId, niche.id, [id]),
-    // Without the shop's word there are no pages to look at; the line is worth showing all the same.
+    // The line is worth showing without the shop's word too.
     wrenfair.pagesShown(id).catch((error: unknown) => {
-      if (error instanceof ServiceTrouble || error instanceof ServiceRefusal) return 0;
+      if (error instanceof ServiceTrouble || error instanceof ServiceRefusal) return null;
       throw error;
     }),
   ]);

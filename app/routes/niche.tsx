@@ -13,10 +13,10 @@ import { type PhraseRow, phrasesJson } from '#server/niches/phrases.ts';
 import { NicheDeskProvider, useNiche } from '../niche/niche-desk.tsx';
 import { beginRivals } from '../niche/rivals.ts';
 import { dayShown } from '../niche/show.ts';
-import { UndoBar } from '../niche/undo-bar.tsx';
 import { useNicheKeys } from '../niche/use-niche-keys.ts';
 import { isRunning } from '../parts/jobs.tsx';
 import { JobLine } from '../parts/jobs-button.tsx';
+import { UndoBar } from '../parts/undo-bar.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche.ts';
 
@@ -107,7 +107,6 @@ export default function Niche({ loaderData }: Route.ComponentProps) {
         <Header />
         <Outlet />
       </Box>
-      <UndoBar />
     </NicheDeskProvider>
   );
 }
@@ -116,7 +115,8 @@ const PATHS = VIEWS.map(([path]) => path);
 
 function Header() {
   useNicheKeys(PATHS);
-  const { niche, looks, latest, rivals, problem, jobs } = useNiche();
+  const desk = useNiche();
+  const { niche, looks, latest, rivals, problem, jobs } = desk;
   const busy = useNavigation().formMethod === 'POST';
   const look = jobs.find((job) => job.kind === 'look' && (isRunning(job) || job.state === 'failed'));
   const looked = latest
@@ -198,6 +198,7 @@ function Header() {
           {problem}
         </Alert>
       )}
+      <UndoBar {...desk} />
     </Box>
   );
 }

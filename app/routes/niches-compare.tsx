@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
 import { redirect, Link as To } from 'react-router';
 import * as v from 'valibot';
 import { bestSellers, briefFrom, estimate, judge, sharedByBest } from '#core/niche/index.ts';
@@ -20,6 +21,7 @@ import {
   wholeDollars,
 } from '../niche/show.ts';
 import { Spark } from '../niche/spark.tsx';
+import { SaveCsv } from '../parts/save-csv.tsx';
 import { notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niches-compare.ts';
 
@@ -69,48 +71,51 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
   const { niches } = loaderData;
   type Shown = (typeof niches)[number];
   const parts = niches.find(({ verdict }) => verdict)?.verdict?.parts ?? [];
-  const rows: [name: string, show: (niche: Shown) => React.ReactNode][] = [
-    [
-      'Verdict',
-      ({ verdict }) =>
-        verdict ? (
+  /** Each row in words, as it is saved, and what is shown where words are not all. */
+  const rows: { name: string; words: (niche: Shown) => string; show?: (niche: Shown) => ReactNode }[] = [
+    {
+      name: 'Verdict',
+      words: ({ verdict }) =>
+        verdict ? `${sentence(verdict.word)}, ${verdict.points.toFixed(1)} of 10` : 'not looked at yet',
+      show: ({ verdict }) =>
+        verdict && (
           <Box component="strong" sx={{ color: VERDICTS[verdict.word].colour }}>
             {VERDICTS[verdict.word].sign} {sentence(verdict.word)}, {verdict.points.toFixed(1)} of 10
           </Box>
-        ) : (
-          'not looked at yet'
         ),
-    ],
-    [
-      'A newcomer earns a month',
-      ({ verdict }) =>
+    },
+    {
+      name: 'A newcomer earns a month',
+      words: ({ verdict }) =>
         verdict ? `${wholeDollars(verdict.newcomer.low)} to ${wholeDollars(verdict.newcomer.high)}` : '–',
-    ],
-    ...parts.map(({ what, id }): [string, (niche: Shown) => React.ReactNode] => [
-      what,
-      ({ verdict }) => {
+    },
+    ...parts.map(({ what, id }) => ({
+      name: what,
+      words: ({ verdict }: Shown) => {
         const part = verdict?.parts.find((one) => one.id === id);
         return part ? `${partValue(part.value, part.unit)} · counts ${Math.round(part.score * 100)} %` : '–';
       },
-    ]),
-    ['Sellers in the top 20', ({ verdict }) => (verdict ? count(verdict.sellers) : '–')],
-    [
-      'Copies over the looks',
-      ({ demand }) => (
+    })),
+    { name: 'Sellers in the top 20', words: ({ verdict }) => (verdict ? count(verdict.sellers) : '–') },
+    {
+      name: 'Copies over the looks',
+      words: ({ demand }) => demand.map(copies).join(', '),
+      show: ({ demand }) => (
         <>
           <Spark values={demand} label="Copies over the looks" width={120} /> {copies(demand.at(-1) ?? null)}
         </>
       ),
-    ],
-    ['What the best share', ({ shared }) => shared],
-    [
-      'A book that fits',
-      ({ brief }) =>
+    },
+    { name: 'What the best share', words: ({ shared }) => shared },
+    {
+      name: 'A book that fits',
+      words: ({ brief }) =>
         `${brief.trim}, ${brief.pages} pages, ${dollars((brief.prices as Record<string, number>).us ?? null)}`,
-    ],
-    [
-      'Best sellers',
-      ({ best }) => (
+    },
+    {
+      name: 'Best sellers',
+      words: ({ best }) => best.map(({ title }) => title).join('; '),
+      show: ({ best }) => (
         <Box sx={{ display: 'flex', gap: 1 }}>
           {best.map(({ id, title }) => (
             <Box
@@ -124,7 +129,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
           ))}
         </Box>
       ),
-    ],
+    },
   ];
   return (
     <Box sx={{ p: 6 }}>
@@ -132,6 +137,14 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
         <Typography variant="h1" sx={{ flex: 1 }}>
           Side by side
         </Typography>
+        <SaveCsv
+          name="niches side by side"
+          rows={() => [
+            ['', ...niches.map(({ phrase }) => phrase)],
+            ['day', ...niches.map(({ day }) => day)],
+            ...rows.map(({ name, words }) => [name, ...niches.map(words)]),
+          ]}
+        />
         <Button component={To} to="/niches">
           All niches
         </Button>
@@ -176,11 +189,11 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(([name, show]) => (
+          {rows.map(({ name, words, show }) => (
             <tr key={name}>
               <th scope="row">{name}</th>
               {niches.map((niche) => (
-                <td key={niche.id}>{show(niche)}</td>
+                <td key={niche.id}>{show?.(niche) ?? words(niche)}</td>
               ))}
             </tr>
           ))}

@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { Link as To, useRevalidator } from 'react-router';
 import { listSubmissions } from '#server/submissions.ts';
+import { SaveCsv } from '../parts/save-csv.tsx';
 import { SubmissionState } from '../parts/submission-state.tsx';
 import { requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/submissions.ts';
@@ -35,9 +36,26 @@ export default function Submissions({ loaderData }: Route.ComponentProps) {
   }, [waiting, revalidate]);
   return (
     <Box sx={{ p: 6, maxWidth: 980, mx: 'auto' }}>
-      <Typography variant="h1" sx={{ mb: 4 }}>
-        Submissions
-      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', mb: 4 }}>
+        <Typography variant="h1" sx={{ flex: 1 }}>
+          Submissions
+        </Typography>
+        <SaveCsv
+          variant="outlined"
+          name="submissions"
+          disabled={submissions.length === 0}
+          rows={() => [
+            ['book', 'service', 'handed in', 'state', 'reasons'],
+            ...submissions.map((row) => [
+              row.title,
+              row.service,
+              new Date(row.createdAt).toISOString(),
+              row.state,
+              row.reasons.join(' '),
+            ]),
+          ]}
+        />
+      </Box>
       {submissions.length === 0 ? (
         <Typography>
           Books you hand in are listed here with the service’s answer. Open a book’s Proof, make its files,

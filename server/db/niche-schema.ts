@@ -177,6 +177,8 @@ export const brief = pgTable(
     brief: jsonb('brief').$type<Brief>().notNull(),
     /** The book that was started from it. */
     bookId: text('book_id').references(() => book.id, { onDelete: 'set null' }),
+    /** Taken out: out of sight until it is brought back. */
+    gone: boolean('gone').notNull().default(false),
     createdAt: created(),
   },
   (table) => [index('brief_niche').on(table.workspaceId, table.nicheId)],

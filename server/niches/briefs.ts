@@ -31,7 +31,7 @@ export const briefsOf = (workspaceId: string, nicheId: string): Promise<BriefRow
   db()
     .select(columns)
     .from(brief)
-    .where(and(eq(brief.workspaceId, workspaceId), eq(brief.nicheId, nicheId)))
+    .where(and(eq(brief.workspaceId, workspaceId), eq(brief.nicheId, nicheId), eq(brief.gone, false)))
     .orderBy(asc(brief.createdAt));
 
 /** What the sums would decide now: a draft, not kept. */
@@ -102,8 +102,9 @@ export async function saveBrief(workspaceId: string, id: string, decided: Brief)
   return saved.length > 0;
 }
 
-export async function dropBrief(workspaceId: string, id: string): Promise<void> {
-  await db().delete(brief).where(mine(workspaceId, id));
+/** Takes a brief out of sight, or brings it back to its place. */
+export async function takeOutBrief(workspaceId: string, id: string, gone: boolean): Promise<void> {
+  await db().update(brief).set({ gone }).where(mine(workspaceId, id));
 }
 
 /** The workspace's word bank whose name or words say most of what the phrase says. */

@@ -42,6 +42,16 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
   await expect(cells.first()).toBeVisible();
   const gaps = await saved();
   expect(gaps.rows).toHaveLength(await cells.count());
+  // The third part held fast: only phrases of that kind are left in the cells.
+  const kinds = gaps.rows.map((row) => row[2]!);
+  await page.getByLabel('Kind of book', { exact: true }).click();
+  await page.getByRole('option', { name: kinds[0]!, exact: true }).click();
+  await expect(page.getByRole('listbox')).toBeHidden();
+  const held = await saved();
+  expect(new Set(held.rows.map((row) => row[2]))).toEqual(new Set([kinds[0]]));
+  expect(held.rows).toHaveLength(await cells.count());
+  await page.getByRole('button', { name: 'For whom × kind' }).click();
+  await expect(page.getByRole('combobox', { name: 'Format' })).toHaveText('the best of all');
   await view(page, 'When');
   const days = page.getByRole('region', { name: 'Occasions' }).getByRole('row');
   await expect(days.nth(1)).toBeVisible();
@@ -61,4 +71,16 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
   const shelf = await saved();
   expect(shelf.headings.slice(0, 3)).toEqual(['title', 'author', 'rank']);
   expect(shelf.rows).toHaveLength(100);
+
+  await page.goto(url('/niches'));
+  for (const name of ['beekeeping word search', 'night sky journal'])
+    await page.getByRole('checkbox', { name: `Choose ${name}` }).check();
+  await page.getByRole('button', { name: 'Compare' }).click();
+  const side = page.getByRole('table', { name: 'Niches side by side' });
+  await expect(side).toBeVisible();
+  const compared = await saved();
+  expect(compared.headings.slice(1).sort()).toEqual(['beekeeping word search', 'night sky journal']);
+  // The day stands under each heading on the page, and in a row of its own in the file.
+  expect(compared.rows).toHaveLength(await side.getByRole('row').count());
+  expect(compared.rows.find(([name]) => name === 'Verdict')![1]).toMatch(/, \d+\.\d of 10$/);
 });

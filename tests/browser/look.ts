@@ -36,9 +36,11 @@ export async function passDays(advance: number): Promise<string> {
 
 /** A table of rows by its name. */
 export const grid = (page: Page, name: string | RegExp) => page.getByRole('grid', { name });
-/** Goes to a view of the open niche. */
-export const view = (page: Page, name: string) =>
-  page
+/** Goes to a view of the open niche, and waits until it is there: two views have a table of the same name. */
+export async function view(page: Page, name: string) {
+  const link = page
     .getByRole('navigation', { name: 'Views of the niche' })
-    .getByRole('link', { name, exact: true })
-    .click();
+    .getByRole('link', { name, exact: true });
+  await link.click();
+  await expect(link).toHaveAttribute('aria-current', 'page');
+}

@@ -88,6 +88,12 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
   await page.getByRole('button', { name: 'Bring in 5 rows' }).click();
   await expect(pairs.getByText(/falling as rank to the power of −\d/)).toBeVisible();
   await noSeriousFindings(page, 'sums');
+  // Taken out by mistake: the button says it, and a key brings it back.
+  await pairs.getByRole('button', { name: 'Take out' }).first().click();
+  await expect(page.getByText('Rank 1,000 taken out')).toBeVisible();
+  await expect(pairs.getByRole('cell', { name: '1,000', exact: true })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(pairs.getByRole('cell', { name: '1,000', exact: true })).toHaveCount(1);
   await page.goBack();
   await expect(grid(page, /Comparables/)).toBeVisible();
   await expect.poll(copies).not.toBe(before);
@@ -150,6 +156,11 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
   await page.getByRole('option', { name: '5 × 8 in', exact: true }).click();
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await noSeriousFindings(page, 'brief');
+  await page.getByRole('button', { name: 'Take this brief out' }).click();
+  await expect(page.getByRole('tab')).toHaveCount(1);
+  await page.getByRole('alert').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('tab')).toHaveCount(2);
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('A Little Stargazer’s Year');
   await page.getByRole('button', { name: 'Start all 2 books' }).click();
   await page.waitForURL(url('/books'));
   const first = page.getByRole('link', { name: /A Stargazer’s Year/ });
@@ -166,6 +177,19 @@ test('a slow shop, damaged rows, and a watch that tells what changed', async ({ 
   await behave({ delayMs: 0, malformed: 0 });
   await page.getByRole('button', { name: 'Look again' }).click();
   await expect(page.getByText(/rows of Wrenfair’s answer could not be read/)).toBeHidden();
+
+  // A rival opened while the shop is busy: said, and asked for once more.
+  await view(page, 'Rivals');
+  await behave({ busy: 1000 });
+  await grid(page, /Comparables/).focus();
+  await page.keyboard.press('Enter');
+  const detail = page.getByRole('complementary', { name: 'Rival' });
+  await expect(detail.getByRole('alert')).toContainText('Its first pages did not come.');
+  await behave({ busy: 0 });
+  await detail.getByRole('button', { name: 'Try again' }).click();
+  await expect(detail.getByRole('img', { name: 'Page 1' })).toBeVisible();
+  await expect(detail.getByRole('alert')).toBeHidden();
+  await view(page, 'Sums');
 
   await page.getByRole('button', { name: 'Watch', exact: true }).click();
   await expect(page.getByRole('button', { name: '◉ Stop watching' })).toBeVisible();

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { noSeriousFindings, picture } from './look.ts';
 import { expect, inkOf, saved, sections, test, ticket } from './quill.ts';
 
@@ -93,6 +94,11 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await expect(page.getByRole('row', { name: /Dinosaur Word Search/ })).toContainText('Live');
   await noSeriousFindings(page, 'submissions');
   await picture(page, 'submissions');
+  const table = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  expect(readFileSync(await (await table).path(), 'utf8')).toMatch(
+    /^\uFEFFbook,service,handed in,state,reasons\r\n/,
+  );
 
   // A change makes the files out of date, and they cannot be handed in.
   await page.getByRole('link', { name: 'Dinosaur Word Search' }).click();

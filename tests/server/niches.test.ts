@@ -16,6 +16,7 @@ import {
   saveBrief,
   startBooks,
   takeCandidates,
+  takeOutBrief,
 } from '#server/niches/briefs.ts';
 import { addPairs, choicesOf, curveOf, dropPair, pairsOf, saveChoices } from '#server/niches/choices.ts';
 import { linesOf, lookNow, looksAt, movesOf, reckonAll, reckonSoon, takeLook } from '#server/niches/looks.ts';
@@ -440,6 +441,17 @@ describe('briefs', () => {
     expect((await briefsOf(own, id)).map(({ bookId }) => bookId)).toEqual(books);
     expect(await briefsOrDraft(own, id, 'beekeeping word search')).toHaveLength(2);
   });
+
+  it('one taken out is out of sight, and comes back to its place with what was decided', async () => {
+    const id = await lookedAt('beekeeping word search');
+    const [first] = await briefsOrDraft(own, id, 'beekeeping word search');
+    const second = await addBrief(own, id, { ...first!.brief, title: 'Bees in the Pocket' });
+    const both = await briefsOf(own, id);
+    await takeOutBrief(own, first!.id, true);
+    expect((await briefsOf(own, id)).map((row) => row.id)).toEqual([second]);
+    await takeOutBrief(own, first!.id, false);
+    expect(await briefsOf(own, id)).toEqual(both);
+  });
 });
 
 describe('another press', () => {
@@ -465,11 +477,13 @@ describe('another press', () => {
     await dropOwnRivals(other, id, [rivalId]);
     await choosePhrases(other, id, [phrase!.id], true);
     await takePhrasesOut(other, id, [phrase!.id], true);
+    await takeOutBrief(other, decided!.id, true);
     await watchNiche(other, id, true);
     await letGo(other, [id], true);
     await reckonAll(other);
     expect(await rows(id)).toContainEqual(row);
     expect((await phrasesOf(own, id))[0]).toMatchObject({ chosen: false });
+    expect(await briefsOf(own, id)).toHaveLength(1);
     expect(await openNiche(own, id)).toMatchObject({ watched: false });
     const job = await ask(own, { nicheId: id }, 'look', `${id} look`);
     expect(await cancelJob(other, job)).toBe(false);

@@ -1,0 +1,1 @@
+ALTER TABLE "brief" ADD COLUMN "gone" boolean DEFAULT false NOT NULL;
