@@ -63,6 +63,32 @@ describe('a form', () => {
     for (const fields of [{ wish: 'delete all' }, {}])
       expect((await doors.formFrom(form(fields as Record<string, string>), Wish)).success).toBe(false);
   });
+
+  it('may come with a file as well; what is no form, or has no end, is refused', async () => {
+    const Any = v.object({ wish: v.string() });
+    const parts = new FormData();
+    parts.set('wish', 'hand in');
+    const sent = (body: BodyInit, headers: Record<string, string> = {}) =>
+      doors.formFrom(new Request('http://quill.example/', { method: 'POST', body, headers }), Any);
+    expect(await sent(parts)).toMatchObject({ output: { wish: 'hand in' } });
+    const json = { 'content-type': 'application/json' };
+    expect((await refused(() => sent('{"wish":"hand in"}', json))).status).toBe(400);
+    expect((await refused(() => sent('x', { 'content-type': 'multipart/form-data' }))).status).toBe(400);
+    let sentChunks = 0;
+    const endless = new ReadableStream({
+      pull(controller) {
+        sentChunks++;
+        controller.enqueue(new Uint8Array(1024 * 1024));
+      },
+    });
+    const request = new Request('http://quill.example/', {
+      method: 'POST',
+      body: endless,
+      duplex: 'half',
+    } as RequestInit);
+    expect((await refused(() => doors.formFrom(request, Any))).status).toBe(413);
+    expect(sentChunks).toBeLessThan(20);
+  });
 });
 
 describe('headers of every page', () => {

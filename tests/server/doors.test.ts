@@ -1,12 +1,11 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { auth, knownAddress, visitorOf } from '#server/auth.ts';
+import { knownAddress, visitorOf } from '#server/auth.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
 import { member, penName, workspace } from '#server/db/schema.ts';
+import { cookieOf, ORIGIN, post, signUp } from './accounts.ts';
 import { openPress, type Press } from './press.ts';
 
-const ORIGIN = 'http://127.0.0.1:4600';
-const PASSWORD = 'moss-and-heather';
 let press: Press;
 beforeAll(async () => {
   process.env.PUBLIC_URL = ORIGIN;
@@ -17,23 +16,7 @@ afterAll(async () => {
   await press.close();
 });
 
-const post = (path: string, body: object, headers: Record<string, string> = {}) =>
-  auth().handler(
-    new Request(`${ORIGIN}/sign-in/api${path}`, {
-      method: 'POST',
-      body: JSON.stringify(body),
-      headers: knownAddress(new Headers({ 'content-type': 'application/json', origin: ORIGIN, ...headers })),
-    }),
-  );
-const signUp = (email: string, more: object = {}) =>
-  post('/sign-up/email', { name: `Press of ${email}`, email, password: PASSWORD, ...more });
 const asking = (cookie: string) => visitorOf(new Request(`${ORIGIN}/`, { headers: { cookie } }));
-const cookieOf = (response: Response) =>
-  response.headers
-    .getSetCookie()
-    .map((line) => line.split(';')[0])
-    .join('; ');
-
 describe('signing up and in', () => {
   it('gives an account a workspace of its own, with its name and a pen name', async () => {
     const answer = await signUp('odile@press.example');

@@ -1,0 +1,237 @@
+import type { RouteConfigEntry } from '@react-router/dev/routes';
+import { eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { visitorOf } from '#server/auth.ts';
+import { createBook, openBook } from '#server/books.ts';
+import { closeDatabase, db } from '#server/db/client.ts';
+import { job } from '#server/db/schema.ts';
+import { ask, listJobs, stopQueue } from '#server/jobs.ts';
+import { briefsOf, briefsOrDraft } from '#server/niches/briefs.ts';
+import { choicesOf, pairsOf } from '#server/niches/choices.ts';
+import { lookNow } from '#server/niches/looks.ts';
+import { keepNiche, listNiches, openNiche } from '#server/niches/niches.ts';
+import { phrasesOf } from '#server/niches/phrases.ts';
+import { rivalsJson } from '#server/niches/rivals.ts';
+import { keepWordBank, listPenNames, listWordBanks } from '#server/shelf.ts';
+import { listSubmissions } from '#server/submissions.ts';
+import routes from '../../app/routes.ts';
+import { bookOf } from '../support/books.ts';
+import { cookieOf, ORIGIN, signUp } from './accounts.ts';
+import { openPress, type Press } from './press.ts';
+
+type Asked = { request: Request; params: Record<string, string>; context: object };
+interface Door {
+  path: string;
+  file: string;
+  loader?: (asked: Asked) => unknown;
+  action?: (asked: Asked) => unknown;
+}
+
+/** What anyone may see or do, and what sends on without a look at anything. */
+const OPEN_TO_ALL = ['sign-in.tsx', 'sign-in-api.ts', 'sign-out.ts', 'about.tsx', 'book-start.ts'].map(
+  (name) => `routes/${name}`,
+);
+const MARK = 'Zanzibar';
+
+let press: Press;
+let doors: Door[];
+/** What the two presses have; the first is the one that is asked for by the second. */
+const presses: { cookie: string; workspaceId: string }[] = [];
+let ids: Record<string, string>;
+
+/** Every route with its whole path and what it does on the server. */
+async function everyDoor(entries: RouteConfigEntry[], above = ''): Promise<Door[]> {
+  const found: Door[] = [];
+  for (const { path, file, children } of entries) {
+    const whole = [above, path].filter(Boolean).join('/');
+    const { loader, action } = (await import(/* @vite-ignore */ `../../app/${file}`)) as Omit<
+      Door,
+      'path' | 'file'
+    >;
+    found.push({ path: whole, file, loader, action }, ...(await everyDoor(children ?? [], whole)));
+  }
+  return found;
+}
+
+beforeAll(async () => {
+  process.env.PUBLIC_URL = ORIGIN;
+  press = await openPress('quill_routes');
+  doors = await everyDoor(routes);
+  for (const name of ['first', 'second']) {
+    const cookie = cookieOf(await signUp(`${name}@press.example`));
+    const visitor = await visitorOf(new Request(ORIGIN, { headers: { cookie } }));
+    presses.push({ cookie, workspaceId: visitor!.workspaceId });
+  }
+  const { workspaceId } = presses[0]!;
+  const phrase = `${MARK} word search`.toLowerCase();
+  const niche = await keepNiche(workspaceId, phrase);
+  await lookNow(workspaceId, niche, phrase);
+  const [brief] = await briefsOrDraft(workspaceId, niche, phrase);
+  const book = await createBook(
+    workspaceId,
+    bookOf([{ id: 'r', kind: 'ruled', pages: 30 }], { title: MARK }),
+  );
+  await keepWordBank(workspaceId, MARK, ['CLOVE', 'DHOW']);
+  ids = {
+    niche,
+    brief: brief!.id,
+    book,
+    job: await ask(workspaceId, { nicheId: niche }, 'look', 'a look that nobody takes'),
+    rival: 'wf-000001',
+    id: 'wf-000001',
+    page: '1',
+    name: 'interior.pdf',
+    shelf: 'no-such-shelf',
+  };
+});
+afterAll(async () => {
+  await stopQueue();
+  await closeDatabase();
+  await press.close();
+});
+
+/** Everything that a press has, to be compared with itself. */
+const havings = async (workspaceId: string) => ({
+  book: await openBook(workspaceId, ids.book!),
+  niche: await openNiche(workspaceId, ids.niche!),
+  niches: await listNiches(workspaceId),
+  briefs: await briefsOf(workspaceId, ids.niche!),
+  phrases: await phrasesOf(workspaceId, ids.niche!),
+  rivals: await rivalsJson(workspaceId, ids.niche!),
+  pairs: await pairsOf(workspaceId),
+  choices: await choicesOf(workspaceId),
+  names: await listPenNames(workspaceId),
+  banks: await listWordBanks(workspaceId),
+  jobs: await listJobs(workspaceId),
+  submissions: await listSubmissions(workspaceId),
+});
+
+const addressOf = (path: string) =>
+  `${ORIGIN}/${path.replaceAll(/:(\w+)/g, (_, name: string) => ids[name]!)}`;
+
+/** What a door answers, thrown or returned; whatever else it throws is a fault of ours. */
+async function knock(door: Door, part: 'loader' | 'action', init: RequestInit): Promise<unknown> {
+  // The stream of jobs goes on until its reader leaves.
+  const leaves = AbortSignal.timeout(200);
+  try {
+    return await door[part]!({
+      request: new Request(addressOf(door.path), { ...init, signal: leaves }),
+      params: ids,
+      context: {},
+    });
+  } catch (thrown) {
+    if (thrown instanceof Response) return thrown;
+    throw new Error(`${part} of “${door.path}” failed.`, { cause: thrown });
+  }
+}
+
+const guarded = (part: 'loader' | 'action') =>
+  doors.filter((door) => door[part] && !OPEN_TO_ALL.includes(door.file));
+
+describe('every address', () => {
+  it('sends a stranger to the sign-in, and brings him back to where he wanted to go', async () => {
+    for (const part of ['loader', 'action'] as const) {
+      expect(guarded(part).length).toBeGreaterThan(10);
+      for (const door of guarded(part)) {
+        const answer = await knock(door, part, { method: part === 'loader' ? 'GET' : 'POST' });
+        expect(answer, door.path).toBeInstanceOf(Response);
+        const { status, headers } = answer as Response;
+        expect([door.path, status], door.path).toEqual([door.path, 302]);
+        const to = new URL(headers.get('location')!, ORIGIN);
+        expect(to.pathname).toBe('/sign-in');
+        expect(to.searchParams.get('to')).toBe(new URL(addressOf(door.path)).pathname);
+      }
+    }
+  });
+
+  it('shows another press nothing of this one, whatever it asks for', async () => {
+    const { cookie } = presses[1]!;
+    for (const door of guarded('loader')) {
+      const answer = await knock(door, 'loader', { headers: { cookie } });
+      const told =
+        answer instanceof Response
+          ? answer.headers.get('content-type')?.startsWith('text/event-stream')
+            ? ''
+            : await answer.text()
+          : JSON.stringify(answer);
+      expect(told.toLowerCase(), door.path).not.toContain(MARK.toLowerCase());
+    }
+  });
+
+  it('lets its own press in: the same addresses answer, and the marked things are among the answers', async () => {
+    const { cookie } = presses[0]!;
+    const showing: string[] = [];
+    for (const door of guarded('loader')) {
+      const answer = await knock(door, 'loader', { headers: { cookie } });
+      if (answer instanceof Response) continue;
+      if (JSON.stringify(answer).includes(MARK)) showing.push(door.path);
+    }
+    expect(showing).toEqual(expect.arrayContaining(['', 'books', 'books/:book', 'niches/:niche/brief']));
+  });
+
+  const forms: [string, RequestInit][] = [
+    ['no body at all', {}],
+    [
+      'a form with a wish that is none',
+      { body: new URLSearchParams({ wish: 'delete all', seen: '; drop' }) },
+    ],
+    [
+      'a form with every field at once',
+      { body: new URLSearchParams({ wish: 'x', ids: '../..', phrase: 'p' }) },
+    ],
+    ['JSON of another shape', { body: '{"ids":7,"from":"one","rows":{},"name":[]}' }],
+    ['JSON null', { body: 'null' }],
+    ['what is no JSON', { body: '{"ids":[' }],
+    ['a body far too large', { body: 'x'.repeat(5 * 1024 * 1024) }],
+  ];
+  it.each(forms)('refuses %s, and nothing has changed', async (_, init) => {
+    const { cookie, workspaceId } = presses[0]!;
+    const before = await havings(workspaceId);
+    for (const door of guarded('action').filter(({ path }) => path !== 'jobs/:job/cancel')) {
+      const answer = await knock(door, 'action', {
+        method: 'POST',
+        ...init,
+        headers: { cookie, ...(typeof init.body === 'string' ? { 'content-type': 'application/json' } : {}) },
+      });
+      if (answer instanceof Response) expect(answer.status, door.path).toBeGreaterThanOrEqual(400);
+    }
+    expect(await havings(workspaceId)).toEqual(before);
+  });
+
+  it('lets another press change nothing of this one', async () => {
+    const { workspaceId } = presses[0]!;
+    const before = await havings(workspaceId);
+    const brief = before.briefs[0]!.brief;
+    const json = (body: object) => ({
+      body: JSON.stringify(body),
+      headers: { 'content-type': 'application/json', cookie: presses[1]!.cookie },
+    });
+    const form = (fields: Record<string, string>) => ({
+      body: new URLSearchParams(fields),
+      headers: { cookie: presses[1]!.cookie },
+    });
+    const tries: [path: string, init: RequestInit][] = [
+      ['books/:book/save', json({ from: 1, recipe: { ...before.book!.recipe, title: 'Theirs' } })],
+      ['books/:book', form({ wish: 'make files' })],
+      ['books/:book', form({ wish: 'hand in' })],
+      ['niches/:niche', form({ wish: 'drop' })],
+      ['niches/:niche', form({ wish: 'watch' })],
+      ['niches/:niche', form({ wish: 'start' })],
+      ['niches', form({ wish: 'let go', ids: ids.niche! })],
+      ['niches', form({ wish: 'start books', ids: ids.niche! })],
+      ['niches/:niche/phrases', form({ wish: 'add', phrases: 'theirs' })],
+      ['niches/:niche/briefs/:brief', json({ ...brief, title: 'Theirs' })],
+      ['niches/:niche/brief', form({ wish: 'take out', brief: ids.brief! })],
+      ['niches/:niche/marks', json({ ids: ['wf-000001'], marks: { hidden: true } })],
+      ['niches/:niche/own', json({ table: 'phrases', rows: [], last: true })],
+      ['jobs/:job/cancel', form({})],
+    ];
+    for (const [path, init] of tries) {
+      const door = doors.find((one) => one.path === path && one.action);
+      if (!door) throw new Error(`There is no “${path}”.`);
+      await knock(door, 'action', { method: 'POST', ...init });
+    }
+    expect(await havings(workspaceId)).toEqual(before);
+    expect(await db().select().from(job).where(eq(job.workspaceId, presses[1]!.workspaceId))).toEqual([]);
+  });
+});
