@@ -8,5 +8,7 @@ export async function post(path: string, body: unknown): Promise<unknown> {
   if (response.redirected) throw new Error('You are signed out. Sign in again; nothing is lost.');
   if (!response.ok)
     throw new Error((await response.text()).slice(0, 300) || `The server answered ${response.status}.`);
-  return response.json();
+  return response.json().catch(() => {
+    throw new Error('The server’s answer broke off.');
+  });
 }

@@ -1,4 +1,5 @@
 import { and, eq, sql as raw } from 'drizzle-orm';
+import { makePgArray } from 'drizzle-orm/pg-core';
 import type { Comparable, Rival } from '#core/niche/index.ts';
 import { among, type Database, db, sql } from '../db/client.ts';
 import { rival } from '../db/niche-schema.ts';
@@ -67,21 +68,6 @@ export async function markRivals(
       .where(and(eq(rival.workspaceId, workspaceId), eq(rival.nicheId, nicheId), among(rival.id, ids)));
 }
 
-const rowOf = ({ trim, ...row }: Comparable) => ({
-  id: row.id,
-  title: row.title,
-  pen_name: row.penName,
-  price: row.price,
-  width: trim?.width ?? null,
-  height: trim?.height ?? null,
-  pages: row.pages,
-  ink: row.ink,
-  rank: row.rank,
-  reviews: row.reviews,
-  published: row.published,
-  category: row.category,
-});
-
 /** Puts rivals on the table; one that is there already takes the new numbers and keeps its marks. */
 export async function putRivals(
   tx: Pick<Database, 'execute'>,
@@ -90,17 +76,22 @@ export async function putRivals(
   comparables: readonly Comparable[],
   source: Rival['source'],
 ): Promise<void> {
-  // One parameter for all rows: the protocol allows no more than 65,535.
   // In one order, so that two lots with the same rows never wait for each other.
-  const sorted = comparables.slice().sort((a, b) => (a.id < b.id ? -1 : 1));
-  const rows = JSON.stringify(sorted.map(rowOf));
+  const rows = comparables.slice().sort((a, b) => (a.id < b.id ? -1 : 1));
+  // A parameter for each column: the protocol allows no more than 65,535, and the database reads an array in a fifth of
+  // the time that it takes for the same rows as JSON.
+  const all = (type: 'text' | 'int' | 'float8', of: (row: Comparable) => string | number | null) =>
+    raw`${makePgArray(rows.map(of))}::${raw.raw(type)}[]`;
   await tx.execute(raw`
-    insert into rival (workspace_id, niche_id, id, title, pen_name, price, width, height, pages, ink, rank, reviews,
-      published, category, source)
-    select ${workspaceId}, ${nicheId}, id, title, pen_name, price, width, height, pages, ink, rank, reviews, published,
-      category, ${source}
-    from json_to_recordset(${rows}::json) as given(id text, title text, pen_name text, price float8, width float8,
-      height float8, pages int, ink text, rank int, reviews int, published text, category text)
+    insert into rival (workspace_id, niche_id, source, id, title, pen_name, price, width, height, pages, ink, rank,
+      reviews, published, category)
+    select ${workspaceId}, ${nicheId}, ${source}, given.*
+    from unnest(${all('text', (row) => row.id)}, ${all('text', (row) => row.title)},
+      ${all('text', (row) => row.penName)}, ${all('float8', (row) => row.price)},
+      ${all('float8', ({ trim }) => trim?.width ?? null)}, ${all('float8', ({ trim }) => trim?.height ?? null)},
+      ${all('int', (row) => row.pages)}, ${all('text', (row) => row.ink)}, ${all('int', (row) => row.rank)},
+      ${all('int', (row) => row.reviews)}, ${all('text', (row) => row.published)},
+      ${all('text', (row) => row.category)}) as given
     on conflict (niche_id, id) do update set title = excluded.title, pen_name = excluded.pen_name,
       price = excluded.price, width = excluded.width, height = excluded.height, pages = excluded.pages,
       ink = excluded.ink, rank = excluded.rank, reviews = excluded.reviews, published = excluded.published,

@@ -59,7 +59,9 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
   );
 
   await page.getByRole('link', { name: 'Rivals', exact: true }).click();
-  const imports = await quietly(2, 4, async (i) => {
+  const imports = await quietly(2, 6, async (i) => {
+    // From a page at rest: the rows of the import before are still being drawn when its dialog has closed.
+    await page.waitForTimeout(5000);
     const path = table('rows.csv', MOTHS[i % MOTHS.length]);
     await page.getByRole('button', { name: /Bring your own/ }).click();
     await page.getByLabel('Table file').setInputFiles(path);

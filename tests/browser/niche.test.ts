@@ -256,6 +256,71 @@ test('own comparables: columns, writing and damaged rows are shown, mended in pl
   await expect(own).toBeVisible();
 });
 
+test('a long table: its beginning is shown, it is stopped, breaks off, goes on, and comes in whole', async ({
+  page,
+}) => {
+  await look(page, 'wren journal');
+  await view(page, 'Rivals');
+  await page.getByRole('button', { name: 'Bring your own …' }).click();
+  const lines = (count: number) =>
+    ['title,price,rank', ...Array.from({ length: count }, (_, i) => `Wren Book ${i},8.99,${i + 1}`)].join(
+      '\n',
+    );
+  const file = { name: 'wrens.csv', mimeType: 'text/csv', buffer: Buffer.from(lines(20_000)) };
+  await page.getByLabel('Table file').setInputFiles(file);
+  await expect(page.getByText('20,000 rows can be read, 0 cannot')).toBeVisible();
+  // A letter typed into what is shown would cut the rest off: it cannot be typed.
+  const shown = page.getByLabel('Paste from a spreadsheet, or CSV');
+  await expect(shown).not.toBeEditable();
+  expect((await shown.inputValue()).length).toBeLessThan(3000);
+  await expect(page.getByText(/^The beginning of a long table/)).toBeVisible();
+
+  const dialog = page.getByRole('dialog');
+  const bring = dialog.getByRole('button', { name: 'Bring in 20,000 rows' });
+  let lots = 0;
+  await page.route('**/own', async (route) => {
+    lots++;
+    await new Promise((later) => setTimeout(later, 400));
+    await route.continue();
+  });
+  await bring.click();
+  await expect(dialog.getByRole('progressbar', { name: 'Bringing rows in' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Stop' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Stopped after 10,000 of 20,000 rows.');
+  expect(lots).toBe(2);
+  await page.unroute('**/own');
+
+  // The server has gone away: what is in stays in, and the table is still there.
+  await page.route('**/own', (route) => route.fulfill({ status: 200, body: 'half an ans' }));
+  await bring.click();
+  await expect(dialog.getByRole('alert')).toContainText(
+    'The server’s answer broke off. 0 of 20,000 rows are in; try again to go on.',
+  );
+  await page.unroute('**/own');
+
+  await bring.click();
+  await expect(dialog).toBeHidden();
+  await page.getByLabel('Show').click();
+  await page.getByRole('option', { name: 'My own rows' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^20,000 of/ })).toBeVisible();
+
+  // A long table is replaced by pasting another over it.
+  await page.getByRole('button', { name: 'Bring your own …' }).click();
+  await page.getByLabel('Table file').setInputFiles(file);
+  await expect(shown).not.toBeEditable();
+  await shown.focus();
+  await page.evaluate((text) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text', text);
+    const paste = new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true });
+    document.activeElement!.dispatchEvent(paste);
+  }, lines(3));
+  await expect(page.getByText('3 rows can be read, 0 cannot')).toBeVisible();
+  await expect(shown).toBeEditable();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(dialog).toBeHidden();
+});
+
 test('a rival by hand, the best sellers of a shelf, and a niche that is let go and brought back', async ({
   page,
 }) => {

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { jobTicket, planBook } from '#core/book/index.ts';
 import { type Comparable, copiesAMonth, DEFAULT_CHOICES, DEFAULT_CURVE } from '#core/niche/index.ts';
@@ -416,6 +417,40 @@ describe('watching', () => {
     // Looked at again, it is back with all its looks.
     expect(await keepNiche(own, PHRASE)).toBe(id);
     expect(await looksAt(own, id)).toHaveLength(2);
+  });
+});
+
+describe('own rows', () => {
+  it('come back letter for letter and digit for digit, whatever stands in them', async () => {
+    const id = await keepNiche(own, 'anything');
+    const anything = fc.string({ unit: 'grapheme', maxLength: 40 }).map((text) => text.replaceAll('\0', ''));
+    const known = fc.constantFrom(null, 1, 2_147_483_647);
+    const row = fc.record({
+      title: fc.oneof(
+        anything,
+        fc.constantFrom('NULL', '{}', '"', '\\', '","', '\\"', 'a,b', "o'clock", '\n', ' '),
+      ),
+      penName: anything,
+      price: fc.option(fc.double({ min: 0, max: 100_000, noNaN: true })),
+      trim: fc.option(
+        fc.record({ width: fc.double({ min: 2, max: 20, noNaN: true }), height: fc.constant(9) }),
+      ),
+      pages: known,
+      ink: fc.constantFrom('black' as const, 'colour' as const),
+      rank: known,
+      reviews: known,
+      published: fc.constantFrom(null, '2026-01-01'),
+      category: anything,
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(row, { minLength: 1, maxLength: 30 }), async (given) => {
+        const sent = given.map((one, i) => ownRow(i, one));
+        await addOwnRivals(own, id, sent);
+        const kept = new Map((await countedRivals(own, id)).map(({ source: _, ...one }) => [one.id, one]));
+        for (const one of sent) expect(kept.get(one.id)).toEqual(one);
+      }),
+      { numRuns: 40 },
+    );
   });
 });
 

@@ -1,21 +1,18 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useRevalidator } from 'react-router';
 import type { OwnTableId } from '#core/niche/own/index.ts';
 import { FileButton } from '../../parts/file-button.tsx';
 import { readTextFile } from '../../parts/read-text-file.ts';
 import { count } from '../show.ts';
+import { BringIn } from './bring-in.tsx';
 import { ColumnsTable } from './columns-table.tsx';
-import { bringRows } from './lots.ts';
 import { RowsToMend } from './rows-to-mend.tsx';
 import { useBrought } from './use-brought.ts';
 import { WritingChoices } from './writing-choices.tsx';
@@ -44,8 +41,6 @@ export function ImportDialog({
   const { table, brought, again, missing } = given;
   const { good, left } = given.count;
   const [problem, setProblem] = useState('');
-  const [sent, setSent] = useState<{ done: number; of: number } | null>(null);
-  const stopped = useRef(false);
   const { revalidate } = useRevalidator();
 
   const bring = (text: string) => {
@@ -55,39 +50,6 @@ export function ImportDialog({
     } catch (error) {
       setProblem((error as Error).message);
     }
-  };
-  const send = async () => {
-    const rows = given.rows();
-    stopped.current = false;
-    setProblem('');
-    let done = 0;
-    setSent({ done, of: rows.length });
-    try {
-      await bringRows(
-        nicheId ? `/niches/${nicheId}/own` : '/niches/own',
-        { table: id, ...(market ? { market } : {}) },
-        rows,
-        {
-          stopped: () => stopped.current,
-          onDone(now) {
-            done = now;
-            setSent({ done, of: rows.length });
-          },
-        },
-      );
-      void revalidate();
-      onBrought?.();
-      if (!stopped.current && left === 0) onClose();
-      else if (stopped.current)
-        setProblem(
-          `Stopped after ${count(done)} of ${count(rows.length)} rows. What is in stays in; bring the table again to go on.`,
-        );
-    } catch (error) {
-      setProblem(
-        `${(error as Error).message} ${count(done)} of ${count(rows.length)} rows are in; try again to go on.`,
-      );
-    }
-    setSent(null);
   };
 
   return (
@@ -102,7 +64,20 @@ export function ImportDialog({
             value={given.text}
             autoFocus
             onChange={(event) => bring(event.target.value)}
-            slotProps={{ htmlInput: { spellCheck: false, style: { fontSize: 13 } } }}
+            // Of a long table only the beginning is shown; it can be replaced, but a letter typed must not cut it off.
+            onPaste={(event) => {
+              if (!given.shortened) return;
+              event.preventDefault();
+              bring(event.clipboardData.getData('text'));
+            }}
+            slotProps={{
+              htmlInput: { spellCheck: false, readOnly: given.shortened, style: { fontSize: 13 } },
+            }}
+            helperText={
+              given.shortened
+                ? 'The beginning of a long table; all of it is read. Paste another, or open a file, to replace it.'
+                : undefined
+            }
           />
           <FileButton
             label="Table file"
@@ -146,36 +121,21 @@ export function ImportDialog({
             {missing.length === 0 && again.length > 0 && <RowsToMend {...given} />}
           </>
         )}
-        {sent && (
-          <Box>
-            <LinearProgress
-              aria-label="Bringing rows in"
-              variant="determinate"
-              value={sent.of ? (100 * sent.done) / sent.of : 100}
-            />
-            <Typography variant="caption">
-              {count(sent.done)} of {count(sent.of)} rows
-            </Typography>
-          </Box>
-        )}
       </DialogContent>
-      <DialogActions>
-        <Button
-          onClick={() => {
-            if (sent) stopped.current = true;
-            else onClose();
-          }}
-        >
-          {sent ? 'Stop' : 'Close'}
-        </Button>
-        <Button
-          variant="contained"
-          disabled={good === 0 || missing.length > 0 || sent !== null}
-          onClick={() => void send()}
-        >
-          Bring in {count(good)} {good === 1 ? 'row' : 'rows'}
-        </Button>
-      </DialogActions>
+      <BringIn
+        path={nicheId ? `/niches/${nicheId}/own` : '/niches/own'}
+        about={{ table: id, ...(market ? { market } : {}) }}
+        good={good}
+        ready={good > 0 && missing.length === 0}
+        rows={given.rows}
+        onProblem={setProblem}
+        onBrought={(whole) => {
+          void revalidate();
+          onBrought?.();
+          if (whole && left === 0) onClose();
+        }}
+        onClose={onClose}
+      />
     </Dialog>
   );
 }

@@ -15,8 +15,9 @@ import {
   type Writing,
 } from '#core/niche/own/index.ts';
 
-/** Text shown of a long table; all of it is read. */
-const TEXT_SHOWN = 20_000;
+/** A longer table is not changed as text, and its beginning is all that is shown of it; all of it is read. */
+const TEXT_CHANGED = 20_000;
+const TEXT_SHOWN = 2000;
 
 /** A row that could not be read, and what it reads as after mending. */
 export type MendedRow = Unreadable & { now: ReturnType<OwnTable<unknown>['read']> };
@@ -32,13 +33,15 @@ export interface Brought {
 export function useBrought(id: OwnTableId) {
   const table = OWN_TABLES[id] as OwnTable<unknown>;
   const [text, setText] = useState('');
+  const [shortened, setShortened] = useState(false);
   const [brought, setBrought] = useState<Brought | null>(null);
   const [rates, setRates] = useState<Rates>(USUAL_RATES);
   const [mended, setMended] = useState<Record<number, Record<string, string>>>({});
 
   /** @throws RangeError when the table is too long */
   const bring = (whole: string) => {
-    setText(whole.length > TEXT_SHOWN ? `${whole.slice(0, TEXT_SHOWN)}\n…` : whole);
+    setShortened(whole.length > TEXT_CHANGED);
+    setText(whole.length > TEXT_CHANGED ? `${whole.slice(0, TEXT_SHOWN)}\n…` : whole);
     setMended({});
     if (whole.trim() === '') {
       setBrought(null);
@@ -64,6 +67,8 @@ export function useBrought(id: OwnTableId) {
   return {
     table,
     text,
+    /** Only the beginning of the text is shown. */
+    shortened,
     brought,
     bring,
     rates,
