@@ -24,6 +24,13 @@ function recipe(name: string, more: Record<string, unknown> = {}): string {
   return path;
 }
 
+/** A file that breaks off in the middle. */
+function noJson(name: string): string {
+  const path = join(folder, name);
+  writeFileSync(path, '{"quill": 1,');
+  return path;
+}
+
 describe('quill, without a server', () => {
   it('make writes all files and nothing half-made', () => {
     const out = join(folder, 'out');
@@ -64,6 +71,23 @@ describe('quill, without a server', () => {
     });
   });
 
+  it('check tells people the same findings as programs, page by page', () => {
+    const path = recipe('m.json', { listing: { description: '', keywords: ['notes'], prices: { us: 1 } } });
+    const said = quill('check', path);
+    const { findings, mustFix } = JSON.parse(quill('check', path, '--json').stdout);
+    expect(said.status).toBe(1);
+    expect(mustFix).toBeGreaterThan(1);
+    for (const { message } of findings) expect(said.stdout).toContain(message);
+  });
+
+  it('--help says what can be said to it, and nothing at all is a call that is answered', () => {
+    const help = quill('--help');
+    expect(help.status).toBe(0);
+    for (const command of ['make', 'check', 'describe', 'schema'])
+      expect(help.stdout).toContain(`quill ${command}`);
+    expect(quill()).toMatchObject({ status: 2, stdout: help.stdout });
+  });
+
   it('schema prints a JSON Schema', () => {
     expect(JSON.parse(quill('schema').stdout)).toMatchObject({
       $schema: expect.stringContaining('json-schema.org'),
@@ -80,6 +104,11 @@ describe('quill, without a server', () => {
     ],
     [['check', recipe('g.json', { title: 'x'.repeat(400) })], /title has 400 characters; 200 are allowed/],
     [['bind', 'x.json'], /There is no command “bind”/],
+    [['toString', 'x.json'], /There is no command “toString”/],
+    [['check', recipe('k.json'), 'more'], /“more” is one word too many/],
+    [['check'], /Name the recipe: quill check book\.json/],
+    [['describe', folder], /cannot be read/],
+    [['check', noJson('l.json')], /l\.json is not JSON/],
     [['make', recipe('h.json'), '--out', join(recipe('i.json'), 'x')], /cannot be written to/],
     [['make', recipe('j.json'), '--out', '/dev/full'], /cannot be written to/],
     [['check', 'x', '--colour'], /Unknown option/],

@@ -38,7 +38,7 @@ async function run(): Promise<number> {
     check: () => check(file!, json),
     describe: () => describe(file!, json),
   };
-  if (!(command in commands)) throw new BadCall(`There is no command “${command}”.\n\n${USAGE}`);
+  if (!Object.hasOwn(commands, command)) throw new BadCall(`There is no command “${command}”.\n\n${USAGE}`);
   if (file === undefined) throw new BadCall(`Name the recipe: quill ${command} book.json`);
   return commands[command as keyof typeof commands]();
 }

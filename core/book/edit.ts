@@ -41,10 +41,10 @@ export const changeSection = (recipe: Recipe, id: string, change: (section: Sect
   sections: recipe.sections.map((section) => (section.id === id ? change(section) : section)),
 });
 
-/** Makes one item anew. A pinned item stays as it is. */
+/** Makes one item anew. A pinned item stays as it is, and so do pages that are not made of items. */
 export function reroll(recipe: Recipe, id: string, item: number): Recipe {
   return changeSection(recipe, id, (section) =>
-    section.pins?.[item]
+    section.pins?.[item] || kindOf(section).counted !== 'items'
       ? section
       : { ...section, rolls: { ...section.rolls, [item]: (section.rolls?.[item] ?? 0) + 1 } },
   );

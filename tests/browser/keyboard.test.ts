@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { emptyBook, expect, saved, sections, test, ticket } from './quill.ts';
+import { grid } from './look.ts';
+import { emptyBook, expect, saved, sections, test, ticket, url } from './quill.ts';
 
 /** Presses Tab until the wanted element has the focus. */
 async function tabTo(page: Page, name: RegExp, most = 90) {
@@ -79,4 +80,68 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   await tabTo(page, /^Make files now/);
   await page.keyboard.press('Enter');
   await expect(page.getByText('As new as the book')).toBeVisible({ timeout: 240_000 });
+});
+
+test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
+  await page.goto(url('/niches'));
+  await tabTo(page, /^Phrase/);
+  await page.keyboard.type('moon journal');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
+
+  // Rivals: into the table, along its rows, one opened and closed, one marked and taken back.
+  await page.keyboard.press('Alt+Digit2');
+  await expect(page.getByRole('button', { name: /Bring your own/ })).toBeVisible();
+  await tabTo(page, /^Comparables/);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  const rival = page.getByRole('complementary', { name: 'Rival' });
+  await expect(rival).toBeVisible();
+  const first = await rival.getByRole('heading').first().textContent();
+  await page.keyboard.press('ArrowDown');
+  await expect(rival.getByRole('heading').first()).not.toHaveText(first!);
+  await page.keyboard.press('Escape');
+  await expect(rival).toBeHidden();
+  const rivals = grid(page, /Comparables/);
+  await page.keyboard.press('w');
+  await expect(rivals.getByTitle('Under watch')).toHaveCount(1);
+  await page.keyboard.press('Control+z');
+  await expect(rivals.getByTitle('Under watch')).toHaveCount(0);
+
+  // Phrases: some of one's own, until all are answered.
+  await page.keyboard.press('Alt+Digit3');
+  await expect(page.getByRole('heading', { name: /^Widen/ })).toBeVisible();
+  await tabTo(page, /^Phrases, one a line/);
+  await page.keyboard.type('moon journal for kids\nmoon log book for adults\nlarge print moon journal');
+  await tabTo(page, /^Look them up/);
+  await page.keyboard.press('Enter');
+  const phrases = grid(page, /Phrases/);
+  await expect(phrases.getByText('moon journal for kids', { exact: true })).toBeVisible();
+  await expect(phrases.getByText('waiting', { exact: true })).toHaveCount(0, { timeout: 60_000 });
+
+  // Gaps: a cell opened. When: an occasion for the brief.
+  await page.keyboard.press('Alt+Digit4');
+  await expect(page.getByRole('table', { name: 'Copies a month for each seller' })).toBeVisible();
+  await tabTo(page, /^kids, any format/);
+  await page.keyboard.press('Enter');
+  await expect(
+    page.getByRole('complementary').getByRole('heading', { name: 'kids, any format' }),
+  ).toBeVisible();
+  await page.keyboard.press('Alt+Digit5');
+  await expect(page.getByRole('region', { name: 'Occasions' })).toBeVisible();
+  await tabTo(page, /^For the brief/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'In the brief' })).toBeVisible();
+
+  // The brief, and the book that it makes.
+  await page.keyboard.press('Alt+Digit6');
+  await expect(page.getByLabel('For the occasion')).not.toHaveValue('');
+  await tabTo(page, /^Title$/);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('By the Moon');
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await tabTo(page, /^Start a book from this/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'By the Moon' })).toBeVisible();
+  await expect.poll(() => sections(page).count()).toBeGreaterThan(1);
 });

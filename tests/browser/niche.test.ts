@@ -378,6 +378,10 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await expect(grid(page, /Comparables/)).toBeVisible();
   await page.waitForTimeout(500);
   await picture(page, 'rivals');
+  // A dot says which book it is.
+  const prices = page.getByRole('figure').filter({ hasText: 'At which prices do they sell?' });
+  await prices.locator('circle').last().hover({ force: true });
+  await expect(page.getByRole('tooltip')).toHaveText(/\$\d+\.\d\d · [\d.,]+ copies a month$/);
   await view(page, 'Phrases');
   await expect(grid(page, /Phrases/)).toBeVisible();
   await page.waitForTimeout(300);

@@ -16,7 +16,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText(
     /Open|Worth a try|Crowded|No demand/,
   );
-  await expect(page.locator('.recharts-scatter-symbol').first()).toBeVisible();
+  await expect(page.getByRole('figure').first().locator('circle').first()).toBeVisible();
   expect(
     await page
       .getByRole('grid', { name: /Comparables/ })
