@@ -1,7 +1,7 @@
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { eq } from 'drizzle-orm';
-import { db } from './db/client.ts';
+import { type Database, db } from './db/client.ts';
 import * as schema from './db/schema.ts';
 import { newId } from './ids.ts';
 import { settings } from './settings.ts';
@@ -14,14 +14,14 @@ export const DEMO_ACCOUNT = {
 
 const DAY = 60 * 60 * 24;
 
-function make() {
+function make(database: Database) {
   const { PUBLIC_URL, SESSION_SECRET } = settings();
   return betterAuth({
     baseURL: PUBLIC_URL,
     basePath: '/sign-in/api',
     secret: SESSION_SECRET,
     trustedOrigins: [PUBLIC_URL],
-    database: drizzleAdapter(db(), { provider: 'pg', schema }),
+    database: drizzleAdapter(database, { provider: 'pg', schema }),
     emailAndPassword: { enabled: true, minPasswordLength: 10, maxPasswordLength: 128, autoSignIn: true },
     session: { expiresIn: 14 * DAY, updateAge: DAY },
     rateLimit: {
@@ -56,11 +56,13 @@ function make() {
   });
 }
 
-let made: ReturnType<typeof make> | undefined;
+let made: { database: Database; auth: ReturnType<typeof make> } | undefined;
 
+/** The sign-in on the database as it is now: after a loss it is another. */
 export const auth = () => {
-  made ??= make();
-  return made;
+  const database = db();
+  if (made?.database !== database) made = { database, auth: make(database) };
+  return made.auth;
 };
 
 /**

@@ -1,6 +1,6 @@
 import { randomInt } from 'node:crypto';
 import type { PendingQuery, ReservedSql, Row } from 'postgres';
-import { sql } from '../db/client.ts';
+import { lastingSql, sql } from '../db/client.ts';
 import { QUEUES, queue, tellJobs } from '../jobs.ts';
 
 /** First half of the lock key: says that the second half is a worker. */
@@ -17,7 +17,7 @@ export async function registerWorker(): Promise<{
   release(): Promise<void>;
 }> {
   const number = randomInt(1, 2 ** 31 - 1);
-  const held: ReservedSql = await sql().reserve();
+  const held: ReservedSql = await lastingSql().reserve();
   await held`select pg_advisory_lock(${WORKER_LOCK}, ${number})`;
   return {
     number,

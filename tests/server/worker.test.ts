@@ -1,7 +1,7 @@
 import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { eq } from 'drizzle-orm';
+import { eq, sql as raw } from 'drizzle-orm';
 import type { Piscina } from 'piscina';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { Recipe } from '#core/book/index.ts';
@@ -9,7 +9,7 @@ import { smallFiles, writeInterior } from '#core/export/files.ts';
 import { fingerprint } from '#core/fingerprint.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { createBook, openBook } from '#server/books.ts';
-import { closeDatabase, db, isLostConnection, sql } from '#server/db/client.ts';
+import { closeDatabase, db, isLostConnection, lastingSql, sql } from '#server/db/client.ts';
 import { job, submission, workspace } from '#server/db/schema.ts';
 import { isStored, madeFiles, noteMadeFiles, pathOf, storeFile } from '#server/files.ts';
 import { newId } from '#server/ids.ts';
@@ -77,6 +77,26 @@ describe('a worker’s life', () => {
 });
 
 describe('a lost connection', () => {
+  it('in the middle of queries is their trouble alone: whatever is asked afterwards is answered', async () => {
+    const lost: unknown[] = [];
+    for (let i = 0; i < 12; i++)
+      void db()
+        .execute(raw`select pg_sleep(60)`)
+        .catch((error: unknown) => lost.push(error));
+    await expect
+      .poll(async () => {
+        await lastingSql()`select pg_terminate_backend(pid) from pg_stat_activity
+          where datname = current_database() and query = 'select pg_sleep(60)'`;
+        return lost.length;
+      })
+      .toBe(12);
+    expect(lost.every(isLostConnection)).toBe(true);
+    for (let round = 0; round < 3; round++) {
+      const asked = Array.from({ length: 24 }, () => db().execute(raw`select 1 as one`));
+      for (const rows of await Promise.all(asked)) expect(rows[0]).toEqual({ one: 1 });
+    }
+  });
+
   const coded = (code: string, cause?: Error) => Object.assign(new Error('x', { cause }), { code });
 
   // Codes of the driver and the network; class 57 of PostgreSQL’s error codes (Appendix A): operator intervention.
