@@ -11,6 +11,8 @@ export default defineConfig({
       'tests/outside/**/*.test.ts',
       'tests/server/**/*.test.ts',
     ],
+    // Two: by itself it would leave one core idle on the small machines that this runs on.
+    maxWorkers: 2,
     setupFiles: ['tests/same-examples.ts'],
     testTimeout: 300_000,
     hookTimeout: 300_000,
