@@ -19,6 +19,7 @@ const REFEREES = [
   program('qpdf'),
   program('pdfinfo', 'poppler-utils'),
   program('gs', 'ghostscript'),
+  program('mutool', 'mupdf-tools'),
   program('unzip'),
 ];
 

@@ -28,8 +28,8 @@ export interface DrawnPage {
 }
 
 /** Where the words of a recipe field stand on a sheet, in points. */
-export interface QuotedBox {
-  quote: string;
+export interface FieldBox {
+  sourceField: string;
   left: number;
   top: number;
   right: number;
@@ -76,21 +76,21 @@ const press = {
     );
   },
 
-  wrap(width: number): { picture: Picture; boxes: QuotedBox[] } {
+  wrap(width: number): { picture: Picture; boxes: FieldBox[] } {
     const { recipe, plan } = book!;
     const scene = drawWrap(recipe, plan.pages.length, type);
-    const boxes: QuotedBox[] = [];
+    const boxes: FieldBox[] = [];
     for (const layer of scene.layers) {
-      eachMark(layer.marks, (mark, matrix) => {
-        const box = mark.quote ? markBounds(mark, matrix, type) : null;
+      eachMark(layer.marks, (mark, { matrix }) => {
+        const box = mark.sourceField ? markBounds(mark, matrix, type) : null;
         const before = boxes.at(-1);
         if (!box) return;
-        if (before && before.quote === mark.quote) {
+        if (before && before.sourceField === mark.sourceField) {
           before.left = Math.min(before.left, box.left);
           before.top = Math.min(before.top, box.top);
           before.right = Math.max(before.right, box.right);
           before.bottom = Math.max(before.bottom, box.bottom);
-        } else boxes.push({ quote: mark.quote!, ...box });
+        } else boxes.push({ sourceField: mark.sourceField!, ...box });
       });
     }
     const picture = pictureOf(scene, width);

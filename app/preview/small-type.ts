@@ -20,7 +20,7 @@ export interface SmallGlyph {
   mask: Mask;
   x: number;
   y: number;
-  grey: number;
+  gray: number;
 }
 
 interface Awaited {
@@ -63,7 +63,7 @@ export function smallGlyph(
   size: number,
   x: number,
   y: number,
-  grey: number,
+  gray: number,
 ): SmallGlyph {
   const px = Math.floor(x);
   const py = Math.floor(y);
@@ -81,7 +81,7 @@ export function smallGlyph(
     masksOf(face, size).set(key, mask);
     kept++;
   }
-  return { mask, x: px, y: py, grey };
+  return { mask, x: px, y: py, gray };
 }
 
 /** Side of a cell that takes any small glyph, with room for ascenders, descenders and overhang. */
@@ -145,8 +145,8 @@ function cutOut(mask: Mask, data: Uint8ClampedArray, cellX: number, cellY: numbe
 /** Lays glyphs over the pixels of a picture. */
 export function setSmallGlyphs({ data, width, height }: ImageData, glyphs: readonly SmallGlyph[]): void {
   makeAwaited();
-  for (const { mask, x, y, grey } of glyphs) {
-    const value = grey * 255;
+  for (const { mask, x, y, gray } of glyphs) {
+    const value = gray * 255;
     for (let row = 0; row < mask.height; row++) {
       const py = y + mask.top + row;
       if (py < 0 || py >= height) continue;

@@ -5,10 +5,10 @@ import { filledItem } from './items.ts';
 import { type Plan, type PlannedPage, printedNumber, printSpec } from './plan.ts';
 import { kindOf, type Recipe, type Section } from './recipe.ts';
 
-const FOLIO = { face: 'alegreya-sans-regular', size: 10, colour: { grey: 0.2 } } as const;
+const FOLIO = { face: 'alegreya-sans-regular', size: 10, color: { gray: 0.2 } } as const;
 /** Height of the strip at the foot of the safe area that is kept for the page number. */
 const FOLIO_STRIP = 20;
-const SOLUTIONS_HEADING = { face: 'alegreya-bold', size: 16, colour: { grey: 0 } } as const;
+const SOLUTIONS_HEADING = { face: 'alegreya-bold', size: 16, color: { gray: 0 } } as const;
 /** Columns and rows of solution pages. */
 const SOLUTION_GRID: Record<number, [number, number]> = {
   1: [1, 1],
@@ -30,7 +30,7 @@ export function drawPage(recipe: Recipe, plan: Plan, number: number, type: Types
   const page = plan.pages[number - 1];
   if (!page) throw new RangeError(`There is no page ${number}; the book has ${plan.pages.length}.`);
   const frame = frameOf(recipe, plan, page);
-  const scene: Scene = { ...frame.media, layers: [] };
+  const scene: Scene = { ...frame.media, gray: recipe.print.ink === 'black', layers: [] };
   const section = recipe.sections.find(({ id }) => id === page.section);
   if (!section) return scene;
   scene.layers.push(bodyLayer(recipe, plan, page, section, frame, type));
@@ -80,7 +80,7 @@ function solutionMarks(section: Section, items: PlacedItem<unknown>[], body: Rec
     SOLUTIONS_HEADING,
     body.x + body.width / 2,
     body.y + 15,
-    'centre',
+    'center',
   );
   const drawn = items.flatMap((placed, i) => {
     const box: Rect = {
@@ -97,7 +97,7 @@ function solutionMarks(section: Section, items: PlacedItem<unknown>[], body: Rec
 function folio(recipe: Recipe, page: PlannedPage, { safe }: PageFrame, type: Typesetter): Mark {
   const baseline = safe.y + safe.height - 3;
   if (recipe.style.numbering.place === 'centre')
-    return textLine(type, page.folio, FOLIO, safe.x + safe.width / 2, baseline, 'centre');
+    return textLine(type, page.folio, FOLIO, safe.x + safe.width / 2, baseline, 'center');
   return page.side === 'recto'
     ? textLine(type, page.folio, FOLIO, safe.x + safe.width, baseline, 'right')
     : textLine(type, page.folio, FOLIO, safe.x, baseline);

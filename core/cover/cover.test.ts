@@ -15,9 +15,9 @@ const bookOf = (more: Record<string, unknown>): Recipe =>
 function inked(scene: Scene): { what: string; box: Bounds }[] {
   const found: { what: string; box: Bounds }[] = [];
   for (const { marks } of scene.layers)
-    eachMark(marks, (mark, matrix, background) => {
+    eachMark(marks, (mark, { matrix, background }) => {
       const box = background ? null : markBounds(mark, matrix, type);
-      if (box) found.push({ what: mark.quote ?? mark.mark, box });
+      if (box) found.push({ what: mark.sourceField ?? mark.type, box });
     });
   return found;
 }
@@ -82,8 +82,8 @@ describe('the wrap', () => {
         }
         const ground = markBounds(scene.layers[0]!.marks[0] as never, [1, 0, 0, 1, 0, 0], type)!;
         expect([ground.left, ground.top]).toEqual([0, 0]);
-        expect(ground.right).toBeCloseTo(media.width, 6);
-        expect(ground.bottom).toBeCloseTo(media.height, 6);
+        expect(ground.right).toBeCloseTo(media.width, 3);
+        expect(ground.bottom).toBeCloseTo(media.height, 3);
       }),
       { numRuns: 40 },
     );
@@ -119,7 +119,7 @@ describe('the wrap', () => {
       const { spine, front } = frameOfWrap(recipe, 120);
       let figures = 0;
       for (const mark of drawWrap(recipe, 120, type).layers[0]!.marks.slice(1)) {
-        if (mark.mark !== 'path' || !mark.background) continue;
+        if (mark.type !== 'path' || !mark.background) continue;
         const box = markBounds(mark, [1, 0, 0, 1, 0, 0], type)!;
         if (box.right < spine.x) continue;
         figures++;

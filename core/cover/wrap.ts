@@ -28,12 +28,12 @@ export function drawWrap(recipe: Recipe, pages: number, type: Typesetter): Scene
     const { x, y, width, height } = frame.spineText;
     // A quarter turn to the right: the spine reads from top to tail.
     marks.push({
-      mark: 'group',
+      type: 'group',
       matrix: [0, 1, -1, 0, x + width, y],
       marks: composition.spine(recipe, { length: height, width }, type),
     });
   }
-  return { ...frame.media, layers: [{ marks }] };
+  return { ...frame.media, gray: false, layers: [{ marks }] };
 }
 
 /** The front alone, in any proportion: for the e-book's picture and the shelf. Sizes in points. */
@@ -49,6 +49,7 @@ export function drawFront(recipe: Recipe, size: { width: number; height: number 
   };
   return {
     ...size,
+    gray: false,
     layers: [
       {
         marks: [

@@ -6,7 +6,18 @@ import { bookOf, HIVE_WORDS } from '../book/book.sample.ts';
 import { drawPage, FIRST_PAGES, jobTicket, placeAmongFirst, planBook } from '../book/index.ts';
 import { csvOf } from '../csv.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
-import { type Colour, type FaceId, linePath, type Mark, rectPath, type Scene } from '../scene/index.ts';
+import {
+  type Color,
+  ellipsePath,
+  type FaceId,
+  linePath,
+  type Mark,
+  type Paint,
+  rectPath,
+  type Scene,
+} from '../scene/index.ts';
+import { rasterSample } from '../scene/marks.sample.ts';
+import { namesOfNoFile } from './content.sample.ts';
 import { contentStream } from './content.ts';
 import { firstPagesPng } from './first-pages.ts';
 import { listingCsv, listingSheet } from './listing.ts';
@@ -31,51 +42,83 @@ const book = (more: Record<string, unknown> = {}) =>
     },
   );
 
-const colour: fc.Arbitrary<Colour> = fc.oneof(
-  fc.double({ min: 0, max: 1, noNaN: true }).map((grey) => ({ grey })),
+const color: fc.Arbitrary<Color> = fc.oneof(
+  fc.double({ min: 0, max: 1, noNaN: true }).map((grey) => ({ gray: grey })),
   fc
     .tuple(...[0, 0, 0].map(() => fc.double({ min: 0, max: 1, noNaN: true })))
     .map((rgb) => ({ rgb: rgb as [number, number, number] })),
 );
 const place = fc.double({ min: -50, max: 700, noNaN: true });
 const face = fc.constantFrom<FaceId>('alegreya-regular', 'alegreya-sans-bold', 'noto-sans-regular');
+const paint: fc.Arbitrary<Paint> = fc.oneof(
+  { weight: 3, arbitrary: color },
+  fc.tuple(place, place, color, color).map(([x, y, first, last]) => ({
+    gradient: 'linear' as const,
+    from: [x, y] as const,
+    to: [x + 40, y] as const,
+    stops: [
+      { at: 0, color: first },
+      { at: 1, color: last },
+    ],
+  })),
+);
 const mark: fc.Arbitrary<Mark> = fc.oneof(
   fc.record({
-    mark: fc.constant('path' as const),
+    type: fc.constant('path' as const),
     path: fc.tuple(place, place, place, place).map(([x, y, w, h]) => rectPath(x, y, w, h)),
-    fill: colour,
+    fill: paint,
+    rule: fc.constantFrom('nonzero' as const, 'evenodd' as const),
   }),
   fc.record({
-    mark: fc.constant('path' as const),
+    type: fc.constant('path' as const),
     path: fc.tuple(place, place, place, place).map(([x, y, w, h]) => linePath(x, y, w, h)),
     stroke: fc.record({
       width: fc.double({ min: 0.75, max: 5, noNaN: true }),
-      colour,
-      round: fc.boolean(),
+      paint,
+      cap: fc.constantFrom('butt' as const, 'round' as const, 'square' as const),
+      join: fc.constantFrom('miter' as const, 'round' as const, 'bevel' as const),
+      miterLimit: fc.constantFrom(2, 10),
       dash: fc.constantFrom([], [3, 2]),
     }),
   }),
   fc.record({
-    mark: fc.constant('text' as const),
+    type: fc.constant('text' as const),
     text: fc.constantFrom('Hive', 'AVAVA', 'Ωμέγα', 'Жук ÅØ'),
     face,
     size: fc.double({ min: 7, max: 60, noNaN: true }),
     x: place,
     y: place,
-    colour,
+    color,
+  }),
+  fc.record({
+    type: fc.constant('image' as const),
+    image: fc.constantFrom(rasterSample(1), rasterSample(3, true)),
+    x: place,
+    y: place,
+    width: fc.constant(90),
+    height: fc.constant(60),
   }),
 );
-const group: fc.Arbitrary<Mark> = fc.record({
-  mark: fc.constant('group' as const),
-  matrix: fc.tuple(place, place).map(([x, y]) => [0.5, 0.1, -0.1, 0.5, x, y] as const),
-  marks: fc.array(mark, { maxLength: 4 }),
-});
+const moved = fc.tuple(place, place).map(([x, y]) => [0.5, 0.1, -0.1, 0.5, x, y] as const);
+const marksInside = fc.array(mark, { maxLength: 4 });
+const group: fc.Arbitrary<Mark> = fc.oneof(
+  fc.record({ type: fc.constant('group' as const), matrix: moved, marks: marksInside }),
+  fc.record({
+    type: fc.constant('group' as const),
+    clip: fc.constant({ path: ellipsePath(50, 50, 40), rule: 'evenodd' as const }),
+    opacity: fc.constantFrom(0.25, 1),
+    marks: marksInside,
+  }),
+  fc.record({
+    type: fc.constant('symbol' as const),
+    matrix: moved,
+    drawing: marksInside.map((drawn) => ({ marks: drawn })),
+  }),
+);
 const marks = fc.array(fc.oneof(mark, group), { maxLength: 12 });
 
-const codes = {
-  code: (_: FaceId, glyph: number) => glyph.toString(16).padStart(4, '0'),
-  fontName: (id: FaceId) => id,
-};
+const streamOf = (drawn: Mark[], gray: boolean) =>
+  Buffer.from(contentStream(drawn, 648, namesOfNoFile, type, gray)).toString('latin1');
 
 describe('content streams (ISO 32000-1 §8 and §9)', () => {
   /** Every operator with its operands; strings and arrays are an x. */
@@ -83,7 +126,7 @@ describe('content streams (ISO 32000-1 §8 and §9)', () => {
     const found: { operator: string; operands: string[] }[] = [];
     let operands: string[] = [];
     for (const token of stream.replace(/\[[^\]]*\]/g, 'x').split(/\s+/)) {
-      if (/^[A-Za-wyz]\w*$/.test(token)) {
+      if (/^[A-Za-wyz]\w*\*?$/.test(token)) {
         found.push({ operator: token, operands });
         operands = [];
       } else operands.push(token);
@@ -96,7 +139,7 @@ describe('content streams (ISO 32000-1 §8 and §9)', () => {
       fc.property(marks, (drawn) => {
         let saved = 0;
         let inText = false;
-        for (const { operator } of operations(contentStream(drawn, 648, codes, type, false))) {
+        for (const { operator } of operations(streamOf(drawn, false))) {
           if (operator === 'q') saved++;
           if (operator === 'Q') saved--;
           expect(saved).toBeGreaterThanOrEqual(0);
@@ -115,37 +158,36 @@ describe('content streams (ISO 32000-1 §8 and §9)', () => {
     );
   });
 
-  it('numbers are plain decimals of at most three places, never an exponent', () => {
+  it('numbers are plain decimals of at most eight places, never an exponent', () => {
     fc.assert(
       fc.property(marks, (drawn) => {
-        for (const { operator, operands } of operations(contentStream(drawn, 648, codes, type, false)))
+        for (const { operator, operands } of operations(streamOf(drawn, false)))
           for (const operand of operands)
-            expect(operand, operator).toMatch(/^(-?\d+(\.\d{1,3})?|x|\/[\w-]+)$/);
+            expect(operand, operator).toMatch(/^(-?\d+(\.\d{1,8})?|x|\/[\w-]+)$/);
       }),
     );
   });
 
-  it('a black interior has DeviceGray alone, whatever colours were drawn', () => {
+  it('a black interior has DeviceGray alone, whatever colors were drawn', () => {
     fc.assert(
       fc.property(marks, (drawn) => {
-        const used = operations(contentStream(drawn, 648, codes, type, true)).map(({ operator }) => operator);
-        for (const operator of ['rg', 'RG', 'k', 'K', 'cs', 'CS', 'sc', 'scn'])
-          expect(used).not.toContain(operator);
+        const used = operations(streamOf(drawn, true)).map(({ operator }) => operator);
+        for (const operator of ['rg', 'RG', 'k', 'K', 'sc', 'SC']) expect(used).not.toContain(operator);
       }),
     );
   });
 
   it('the pen of a TJ stands where the glyphs are placed, to a thousandth of the size', () => {
     const text: Mark = {
-      mark: 'text',
+      type: 'text',
       text: 'AVAVA Wolke',
       face: 'alegreya-bold',
       size: 100,
       x: 10,
       y: 50,
-      colour: { grey: 0 },
+      color: { gray: 0 },
     };
-    const stream = contentStream([text], 648, codes, type, true);
+    const stream = streamOf([text], true);
     const [, array] = /\[(.*)\] TJ/.exec(stream)!;
     const { runs } = type.shape('AVAVA Wolke', 'alegreya-bold');
     const all = (part: 'glyphs' | 'widths' | 'advances') => runs.flatMap((run) => run[part]);
@@ -167,6 +209,11 @@ describe('content streams (ISO 32000-1 §8 and §9)', () => {
   });
 });
 
+const SVG_ELEMENTS = [
+  ...['svg', 'g', 'path', 'defs', 'use', 'image', 'clipPath'],
+  ...['linearGradient', 'radialGradient', 'stop'],
+];
+
 describe('pictures', () => {
   const pixels = async (png: Uint8Array) => {
     const { data, info } = await sharp(png).greyscale().raw().toBuffer({ resolveWithObject: true });
@@ -177,7 +224,8 @@ describe('pictures', () => {
     const scene: Scene = {
       width: 100,
       height: 200,
-      layers: [{ marks: [{ mark: 'path', path: rectPath(50, 100, 50, 100), fill: { grey: 0 } }] }],
+      gray: true,
+      layers: [{ marks: [{ type: 'path', path: rectPath(50, 100, 50, 100), fill: { gray: 0 } }] }],
     };
     const { data, width, height } = await pixels(scenePng(scene, type, 50));
     expect([width, height]).toEqual([50, 100]);
@@ -187,16 +235,16 @@ describe('pictures', () => {
 
   it('text is drawn as its outlines, each letter where the typesetter places it', async () => {
     const text = (words: string, x: number): Mark => ({
-      mark: 'text',
+      type: 'text',
       text: words,
       face: 'alegreya-bold',
       size: 40,
       x,
       y: 50,
-      colour: { grey: 0 },
+      color: { gray: 0 },
     });
     const draw = (drawn: Mark[]) =>
-      pixels(scenePng({ width: 200, height: 80, layers: [{ marks: drawn }] }, type, 800));
+      pixels(scenePng({ width: 200, height: 80, gray: true, layers: [{ marks: drawn }] }, type, 800));
     const whole = await draw([text('HIVE', 10)]);
     const { runs } = type.shape('HIVE', 'alegreya-bold');
     let x = 10;
@@ -216,7 +264,7 @@ describe('pictures', () => {
   it('SVG is well-formed XML, with nothing in it that a viewer would run or fetch', () => {
     fc.assert(
       fc.property(marks, (drawn) => {
-        const svg = sceneToSvg({ width: 432, height: 648, layers: [{ marks: drawn }] }, type, {
+        const svg = sceneToSvg({ width: 432, height: 648, gray: false, layers: [{ marks: drawn }] }, type, {
           width: 100,
           height: 150,
         });
@@ -224,10 +272,14 @@ describe('pictures', () => {
         for (const [, end, name, rest] of svg.matchAll(/<(\/?)(\w+)([^>]*)>/g)) {
           if (end) expect(open.pop()).toBe(name);
           else if (!rest!.endsWith('/')) open.push(name!);
-          expect(['svg', 'g', 'path']).toContain(name);
+          expect(SVG_ELEMENTS).toContain(name);
         }
         expect(open).toEqual([]);
-        expect(svg).not.toMatch(/NaN|undefined|href|script|e-\d/);
+        expect(svg).not.toMatch(/NaN|undefined|script/);
+        // Nothing is fetched: what is named lies in the file, and every name is there.
+        for (const [, target] of svg.matchAll(/href="([^"]*)"/g))
+          expect(target).toMatch(/^#|^data:image\/png;base64,/);
+        for (const [, id] of svg.matchAll(/(?:href="|url\()#([\w-]+)/g)) expect(svg).toContain(`id="${id}"`);
       }),
     );
   });

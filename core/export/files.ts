@@ -42,7 +42,6 @@ export function writeInterior(
     type,
     {
       ...describe(recipe),
-      grey: recipe.print.ink === 'black',
       ...(onPage ? { onPage: (written: number) => onPage(written, total) } : {}),
     },
     sink,
@@ -52,7 +51,7 @@ export function writeInterior(
 export function wrapPdf(recipe: Recipe, type: Typesetter): Promise<Uint8Array> {
   const pages = planBook(recipe).pages.length;
   const sheet: PdfPage = { scene: drawWrap(recipe, pages, type), trim: frameOfWrap(recipe, pages).trim };
-  return pdfBytes([sheet], type, { ...describe(recipe), grey: false });
+  return pdfBytes([sheet], type, describe(recipe));
 }
 
 /** All files of a book except the interior, which is written as a stream. */

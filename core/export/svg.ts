@@ -1,36 +1,54 @@
 import {
-  type Colour,
+  CURVE,
+  cropOf,
+  type Drawing,
+  decimal,
   eachPlacedGlyph,
   type FaceId,
-  type Mark,
-  type PathCommand,
+  type FillRule,
+  type Gradient,
+  type GroupMark,
+  hexOf,
+  type ImageMark,
+  inside,
+  isGradient,
+  LINE,
+  MATRIX_PLACES,
+  type Matrix,
+  MITER_LIMIT,
+  MOVE,
+  meanScale,
+  multiply,
+  type Paint,
+  type Path,
+  type PathMark,
+  PLACES,
+  type Place,
+  placesAt,
+  roundTo,
   type Scene,
+  type Stroke,
+  type SymbolMark,
+  type TextMark,
   type Typesetter,
+  walk,
 } from '../scene/index.ts';
+import { rasterPng } from './raster-png.ts';
 
 /** Outlines kept as path data, by typesetter, face, glyph and size. */
 const OUTLINES_KEPT = 6000;
 
-/** Two decimals are 1/7200 in: finer than any press. */
-const rounded = (n: number): number => Math.round(n * 100) / 100;
-const num = (n: number): string => String(rounded(n));
-/** Turning and scaling need more. */
-const fine = (n: number): string => String(Math.round(n * 1e5) / 1e5);
-
-const paint = (colour: Colour | undefined): string => {
-  if (!colour) return 'none';
-  const parts = 'grey' in colour ? [colour.grey, colour.grey, colour.grey] : colour.rgb;
-  return `#${parts
-    .map((part) =>
-      Math.round(part * 255)
-        .toString(16)
-        .padStart(2, '0'),
-    )
-    .join('')}`;
-};
-
-const pathData = (commands: readonly PathCommand[]): string =>
-  commands.map(([letter, ...numbers]) => letter + numbers.map(num).join(' ')).join('');
+function pathData({ ops, points: p }: Path, places: number): string {
+  let data = '';
+  let i = 0;
+  for (let k = 0; k < ops.length; k++) {
+    const op = ops[k]!;
+    const count = op === CURVE ? 6 : op === LINE || op === MOVE ? 2 : 0;
+    data += op === CURVE ? 'C' : op === LINE ? 'L' : op === MOVE ? 'M' : 'Z';
+    for (let j = 0; j < count; j++) data += (j ? ' ' : '') + decimal(p[i++]!, places);
+  }
+  return data;
+}
 
 const outlines = new WeakMap<Typesetter, Map<string, string>>();
 
@@ -39,42 +57,65 @@ const outlines = new WeakMap<Typesetter, Map<string, string>>();
  * page of puzzles has hundreds of letters, few of them different. Every number is the difference of two rounded
  * places, so that errors do not add up along the outline.
  */
-function glyphData(type: Typesetter, face: FaceId, glyph: number, size: number): string {
+function glyphData(type: Typesetter, face: FaceId, glyph: number, size: number, places: number): string {
   let kept = outlines.get(type);
   if (!kept || kept.size >= OUTLINES_KEPT) {
     kept = new Map();
     outlines.set(type, kept);
   }
-  const key = `${face} ${glyph} ${size}`;
+  const key = `${face} ${glyph} ${size} ${places}`;
   let data = kept.get(key);
   if (data === undefined) {
-    data = '';
-    let pen = [0, 0];
-    let start = pen;
-    for (const [letter, ...numbers] of type.outline(face, glyph)) {
-      if (letter === 'Z') {
-        data += 'z';
-        pen = start;
-        continue;
-      }
-      const places = numbers.map((n, i) => rounded(i % 2 ? -n * size : n * size));
-      data += letter.toLowerCase() + places.map((n, i) => num(n - pen[i % 2]!)).join(' ');
-      pen = places.slice(-2);
-      if (letter === 'M') start = pen;
-    }
+    data = relativeData(type.outline(face, glyph), size, places);
     kept.set(key, data);
   }
   return data;
 }
 
+function relativeData({ ops, points: p }: Path, size: number, places: number): string {
+  let data = '';
+  let penX = 0;
+  let penY = 0;
+  let startX = 0;
+  let startY = 0;
+  let i = 0;
+  for (let k = 0; k < ops.length; k++) {
+    const op = ops[k]!;
+    if (op !== CURVE && op !== LINE && op !== MOVE) {
+      data += 'z';
+      penX = startX;
+      penY = startY;
+      continue;
+    }
+    data += op === CURVE ? 'c' : op === LINE ? 'l' : 'm';
+    let x = 0;
+    let y = 0;
+    for (let j = 0; j < (op === CURVE ? 3 : 1); j++) {
+      x = roundTo(p[i++]! * size, places);
+      y = roundTo(-p[i++]! * size, places);
+      data += `${j ? ' ' : ''}${decimal(x - penX, places)} ${decimal(y - penY, places)}`;
+    }
+    penX = x;
+    penY = y;
+    if (op === MOVE) {
+      startX = x;
+      startY = y;
+    }
+  }
+  return data;
+}
+
+const matrixData = (matrix: Matrix): string =>
+  `matrix(${matrix.map((part, i) => decimal(part, i < 4 ? MATRIX_PLACES : PLACES)).join(' ')})`;
+
 /** Where a picture lies on a larger one, in pixels. */
-interface Place {
+interface SvgPlace {
   x: number;
   y: number;
 }
 
 /**
- * A scene as SVG 1.1 with text as outlines, so that it looks the same where the typefaces are not installed.
+ * A scene as SVG with text as outlines and pictures inside, so that it looks the same everywhere.
  * @param pixels width and height of the picture; the scene fills it
  * @param at its place, when it is part of a larger picture
  */
@@ -82,30 +123,127 @@ export function sceneToSvg(
   scene: Scene,
   type: Typesetter,
   pixels: { width: number; height: number },
-  at: Place = { x: 0, y: 0 },
+  at: SvgPlace = { x: 0, y: 0 },
 ): string {
+  const { gray } = scene;
   const out: string[] = [];
-  const walk = (marks: readonly Mark[]) => {
-    for (const mark of marks) {
-      if (mark.mark === 'group') {
-        out.push(`<g transform="matrix(${mark.matrix.map(fine).join(' ')})">`);
-        walk(mark.marks);
-        out.push('</g>');
-      } else if (mark.mark === 'path') {
-        const { stroke } = mark;
-        const line = stroke
-          ? ` stroke="${paint(stroke.colour)}" stroke-width="${num(stroke.width)}"${stroke.dash ? ` stroke-dasharray="${stroke.dash.join(' ')}"` : ''}${stroke.round ? ' stroke-linecap="round" stroke-linejoin="round"' : ''}`
-          : '';
-        out.push(`<path d="${pathData(mark.path)}" fill="${paint(mark.fill)}"${line}/>`);
-      } else {
-        let data = '';
-        eachPlacedGlyph(mark, type, (face, glyph, x) => {
-          data += `M${num(x)} ${num(mark.y)}${glyphData(type, face, glyph, mark.size)}`;
-        });
-        out.push(`<path d="${data}" fill="${paint(mark.colour)}"/>`);
-      }
+  const definitions: string[] = [];
+  /** Ids of what is defined, the same for the same thing; no two scenes on one picture have the same. */
+  const ids = new Map<unknown, string>();
+  const prefix = `s${decimal(at.x, 0)}-${decimal(at.y, 0)}-`;
+  const define = (key: unknown, write: (id: string) => string): string => {
+    let id = ids.get(key);
+    if (!id) {
+      id = `${prefix}${ids.size + 1}`;
+      ids.set(key, id);
+      definitions.push(write(id));
     }
+    return id;
   };
-  for (const layer of scene.layers) walk(layer.marks);
-  return `<svg xmlns="http://www.w3.org/2000/svg" x="${at.x}" y="${at.y}" width="${pixels.width}" height="${pixels.height}" viewBox="0 0 ${num(scene.width)} ${num(scene.height)}" preserveAspectRatio="none">${out.join('')}</svg>`;
+
+  const paint = (wanted: Paint | undefined): string => {
+    if (!wanted) return 'none';
+    return isGradient(wanted)
+      ? `url(#${define(wanted, (id) => gradientElement(wanted, id, gray))})`
+      : hexOf(wanted, gray);
+  };
+  const strokeAttributes = (stroke: Stroke, places: number): string => {
+    const { cap = 'butt', join = 'miter', miterLimit = MITER_LIMIT, dash } = stroke;
+    const n = (value: number) => decimal(value, places);
+    return ` stroke="${paint(stroke.paint)}" stroke-width="${n(stroke.width)}"${
+      dash?.length ? ` stroke-dasharray="${dash.map(n).join(' ')}"` : ''
+    }${cap === 'butt' ? '' : ` stroke-linecap="${cap}"`}${
+      join === 'miter' ? ` stroke-miterlimit="${n(miterLimit)}"` : ` stroke-linejoin="${join}"`
+    }`;
+  };
+  const rule = (attribute: string, wanted: FillRule | undefined) =>
+    wanted === 'evenodd' ? ` ${attribute}="evenodd"` : '';
+  const placesOf = (place: Place) => placesAt(meanScale(place.matrix));
+
+  const visitor = {
+    path(mark: PathMark, place: Place) {
+      const places = placesOf(place);
+      const line = mark.stroke ? strokeAttributes(mark.stroke, places) : '';
+      out.push(
+        `<path d="${pathData(mark.path, places)}" fill="${paint(mark.fill)}"${rule('fill-rule', mark.rule)}${line}/>`,
+      );
+    },
+    text(mark: TextMark, place: Place) {
+      const places = placesOf(place);
+      let data = '';
+      eachPlacedGlyph(mark, type, (face, glyph, x) => {
+        data += `M${decimal(x, places)} ${decimal(mark.y, places)}${glyphData(type, face, glyph, mark.size, places)}`;
+      });
+      out.push(`<path d="${data}" fill="${paint(mark.color)}"/>`);
+    },
+    image(mark: ImageMark, place: Place) {
+      const crop = cropOf(mark.image, mark.crop);
+      const n = (value: number) => decimal(value, placesOf(place));
+      const id = define(`${mark.image.id} ${Object.values(crop).join(' ')}`, (name) => {
+        const png = base64(rasterPng(mark.image, crop, gray));
+        return `<image id="${name}" width="1" height="1" preserveAspectRatio="none" href="data:image/png;base64,${png}"/>`;
+      });
+      out.push(
+        `<use href="#${id}" transform="matrix(${n(mark.width)} 0 0 ${n(mark.height)} ${n(mark.x)} ${n(mark.y)})"/>`,
+      );
+    },
+    enter(group: GroupMark, place: Place) {
+      const { matrix, clip, opacity = 1 } = group;
+      let attributes = matrix ? ` transform="${matrixData(matrix)}"` : '';
+      if (clip) {
+        const places = placesOf(inside(group, place));
+        const id = define(
+          clip,
+          (name) =>
+            `<clipPath id="${name}"><path d="${pathData(clip.path, places)}"${rule('clip-rule', clip.rule)}/></clipPath>`,
+        );
+        attributes += ` clip-path="url(#${id})"`;
+      }
+      if (opacity < 1) attributes += ` opacity="${decimal(opacity, 3)}"`;
+      out.push(`<g${attributes}>`);
+      return undefined;
+    },
+    leave() {
+      out.push('</g>');
+    },
+    symbol(mark: SymbolMark, place: Place) {
+      const id = symbol(mark.drawing, { ...place, matrix: multiply(place.matrix, mark.matrix) });
+      out.push(`<use href="#${id}" transform="${matrixData(mark.matrix)}"/>`);
+      return 'taken' as const;
+    },
+  };
+  /** A drawing, written once among the definitions. */
+  function symbol(drawing: Drawing, place: Place): string {
+    return define(drawing, (id) => {
+      const held = out.splice(0);
+      walk(drawing.marks, visitor, place);
+      const inner = out.splice(0).join('');
+      out.push(...held);
+      return `<g id="${id}">${inner}</g>`;
+    });
+  }
+  for (const layer of scene.layers) walk(layer.marks, visitor);
+  const defs = definitions.length ? `<defs>${definitions.join('')}</defs>` : '';
+  return `<svg xmlns="http://www.w3.org/2000/svg" x="${at.x}" y="${at.y}" width="${pixels.width}" height="${pixels.height}" viewBox="0 0 ${decimal(scene.width, PLACES)} ${decimal(scene.height, PLACES)}" preserveAspectRatio="none">${defs}${out.join('')}</svg>`;
+}
+
+function gradientElement(gradient: Gradient, id: string, gray: boolean): string {
+  const n = (value: number) => decimal(value, MATRIX_PLACES);
+  const stops = gradient.stops
+    .map(({ at, color }) => `<stop offset="${n(at)}" stop-color="${hexOf(color, gray)}"/>`)
+    .join('');
+  if (gradient.gradient === 'linear') {
+    const [[x1, y1], [x2, y2]] = [gradient.from, gradient.to];
+    return `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${n(x1)}" y1="${n(y1)}" x2="${n(x2)}" y2="${n(y2)}">${stops}</linearGradient>`;
+  }
+  const [cx, cy] = gradient.center;
+  const [fx, fy] = gradient.focus ?? gradient.center;
+  return `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${n(cx)}" cy="${n(cy)}" r="${n(gradient.radius)}" fx="${n(fx)}" fy="${n(fy)}">${stops}</radialGradient>`;
+}
+
+function base64(bytes: Uint8Array): string {
+  let binary = '';
+  for (let i = 0; i < bytes.length; i += 0x8000)
+    binary += String.fromCharCode(...bytes.subarray(i, i + 0x8000));
+  return btoa(binary);
 }

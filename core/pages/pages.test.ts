@@ -5,12 +5,24 @@ import { bookOf, HIVE_WORDS } from '../book/book.sample.ts';
 import { drawPage, filledItem, frameOf, type Plan, planBook, type Recipe } from '../book/index.ts';
 import { STEPS } from '../puzzles/word-search/index.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
-import { eachMark, type Mark, markBounds, type PathMark, type TextMark } from '../scene/index.ts';
+import {
+  eachMark,
+  IDENTITY,
+  type InkMark,
+  LINE,
+  type Mark,
+  MOVE,
+  markBounds,
+  type PathMark,
+  type TextMark,
+} from '../scene/index.ts';
 import { inches } from '../units.ts';
 import { pageKinds } from './index.ts';
 import type { WordSearchItem } from './word-search/fill.ts';
 
 const type = typesetterFromDisk();
+/** Paths hold single-precision numbers: exact to 1/10,000 pt on any sheet. */
+const ROUNDING = 1e-4;
 const TRIMS = [
   ['5in', '8in'],
   ['6in', '9in'],
@@ -30,21 +42,28 @@ const printOn = ([width, height]: readonly [string, string], bleed = false) => (
   print: { service: 'wrenfair', trim: { width, height }, bleed },
 });
 
-function marksOn(recipe: Recipe, page: number, plan: Plan = planBook(recipe)): (PathMark | TextMark)[] {
-  const marks: (PathMark | TextMark)[] = [];
+function marksOn(recipe: Recipe, page: number, plan: Plan = planBook(recipe)): InkMark[] {
+  const marks: InkMark[] = [];
   for (const layer of drawPage(recipe, plan, page, type).layers)
     eachMark(layer.marks, (mark) => marks.push(mark));
   return marks;
 }
 
-const texts = (marks: (PathMark | TextMark)[]) =>
-  marks.filter((mark): mark is TextMark => mark.mark === 'text');
-const paths = (marks: (PathMark | TextMark)[]) =>
-  marks.filter((mark): mark is PathMark => mark.mark === 'path');
+const texts = (marks: InkMark[]) => marks.filter((mark): mark is TextMark => mark.type === 'text');
+const paths = (marks: InkMark[]) => marks.filter((mark): mark is PathMark => mark.type === 'path');
 
-/** Height of every level line that runs to the right edge of the safe area, from the top. */
-const lineHeights = (marks: (PathMark | TextMark)[]) =>
-  paths(marks).flatMap(({ path: [from, to] }) => (from![0] === 'M' && to![0] === 'L' ? [from![2]] : []));
+/** Start of every line of the paths that are open: their x and y, and the x of their ends. */
+const linesOf = (marks: InkMark[]) =>
+  paths(marks).flatMap(({ path: { ops, points } }) =>
+    ops.every((op, i) => op === (i % 2 ? LINE : MOVE))
+      ? Array.from({ length: points.length / 4 }, (_, i) => ({
+          left: points[4 * i]!,
+          y: points[4 * i + 1]!,
+          right: points[4 * i + 2]!,
+        }))
+      : [],
+  );
+const lineHeights = (marks: InkMark[]) => linesOf(marks).map(({ y }) => y);
 
 const searchBook = (options: Record<string, unknown>, more: Record<string, unknown> = {}) =>
   book(
@@ -98,12 +117,12 @@ describe('every kind of page', () => {
           for (const page of plan.pages) {
             const { safe } = frameOf(recipe, plan, page);
             for (const mark of marksOn(recipe, page.number, plan)) {
-              const box = markBounds(mark, [1, 0, 0, 1, 0, 0], type);
+              const box = markBounds(mark, IDENTITY, type);
               if (!box) continue;
-              expect(box.left).toBeGreaterThanOrEqual(safe.x - 1e-6);
-              expect(box.right).toBeLessThanOrEqual(safe.x + safe.width + 1e-6);
-              expect(box.top).toBeGreaterThanOrEqual(safe.y - 1e-6);
-              expect(box.bottom).toBeLessThanOrEqual(safe.y + safe.height + 1e-6);
+              expect(box.left).toBeGreaterThanOrEqual(safe.x - ROUNDING);
+              expect(box.right).toBeLessThanOrEqual(safe.x + safe.width + ROUNDING);
+              expect(box.top).toBeGreaterThanOrEqual(safe.y - ROUNDING);
+              expect(box.bottom).toBeLessThanOrEqual(safe.y + safe.height + ROUNDING);
             }
           }
         },
@@ -134,7 +153,7 @@ describe('ruled pages', () => {
           const { safe } = frameOf(recipe, plan, plan.pages[0]!);
           const all = lineHeights(marksOn(recipe, 1));
           const lines = heading === 'none' ? all : all.slice(1);
-          for (const [i, y] of lines.entries()) if (i) expect(y - lines[i - 1]!).toBeCloseTo(spacing, 9);
+          for (const [i, y] of lines.entries()) if (i) expect(y - lines[i - 1]!).toBeCloseTo(spacing, 4);
           // Another line would not fit above the page number.
           expect(lines.at(-1)! + spacing + weight / 2).toBeGreaterThan(safe.y + safe.height - 20);
           expect(lines.length).toBeGreaterThan(10);
@@ -155,9 +174,9 @@ describe('ruled pages', () => {
     const plan = planBook(recipe);
     const [recto, verso] = [1, 2].map((number) => {
       const { safe } = frameOf(recipe, plan, plan.pages[number - 1]!);
-      for (const { path } of paths(marksOn(recipe, number, plan))) {
-        expect(path[0]![1]).toBeCloseTo(safe.x, 9);
-        expect(path[1]![1]).toBeCloseTo(safe.x + safe.width, 9);
+      for (const { left, right } of linesOf(marksOn(recipe, number, plan))) {
+        expect(left).toBeCloseTo(safe.x, 4);
+        expect(right).toBeCloseTo(safe.x + safe.width, 4);
       }
       return safe;
     });
@@ -173,7 +192,7 @@ describe('ruled pages', () => {
         (grey, weight) => {
           const recipe = book({ kind: 'ruled', pages: 1, options: { grey, weight } });
           for (const { stroke } of paths(marksOn(recipe, 1)))
-            expect(stroke).toMatchObject({ width: weight, colour: { grey } });
+            expect(stroke).toMatchObject({ width: weight, paint: { gray: grey } });
         },
       ),
       { numRuns: 20 },
@@ -187,8 +206,8 @@ describe('front matter', () => {
     const quoted: Record<string, string> = {};
     const gather = (marks: readonly Mark[]) => {
       for (const mark of marks)
-        if (mark.mark === 'text' && mark.quote)
-          quoted[mark.quote] = `${quoted[mark.quote] ?? ''} ${mark.text}`.trim();
+        if (mark.type === 'text' && mark.sourceField)
+          quoted[mark.sourceField] = `${quoted[mark.sourceField] ?? ''} ${mark.text}`.trim();
     };
     for (const { marks } of drawPage(recipe, planBook(recipe), 1, type).layers) gather(marks);
     expect(quoted).toMatchObject({
@@ -214,13 +233,13 @@ describe('front matter', () => {
     for (const lines of [1, 2, 6]) {
       const heights = lineHeights(marksOn(book({ kind: 'belongs-to', options: { lines } }), 1)).slice(-lines);
       expect(heights).toHaveLength(lines);
-      for (const [i, y] of heights.entries()) if (i) expect(y - heights[i - 1]!).toBeCloseTo(34, 9);
+      for (const [i, y] of heights.entries()) if (i) expect(y - heights[i - 1]!).toBeCloseTo(34, 4);
     }
   });
 });
 
 describe('a word search on its page', () => {
-  it('shows the letters of its grid row by row on even centres, and every listed word once', () => {
+  it('shows the letters of its grid row by row on even centers, and every listed word once', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 12, max: 30 }),
@@ -230,14 +249,14 @@ describe('a word search on its page', () => {
           const recipe = searchBook({ columns, rows }, printOn(['8.5in', '11in']));
           const { search, words } = itemOf(recipe, number);
           const said = texts(marksOn(recipe, number));
-          const grid = said.filter(({ centres }) => centres);
+          const grid = said.filter(({ centers }) => centers);
           expect(grid.map(({ text }) => text).join('')).toBe(search.letters.join(''));
           expect(grid).toHaveLength(rows);
           const [first] = grid;
-          const cell = first!.centres![1]! - first!.centres![0]!;
-          for (const [row, { centres, y, size }] of grid.entries()) {
-            expect(centres).toHaveLength(columns);
-            for (const [i, x] of centres!.entries()) expect(x).toBeCloseTo(first!.centres![0]! + i * cell, 6);
+          const cell = first!.centers![1]! - first!.centers![0]!;
+          for (const [row, { centers, y, size }] of grid.entries()) {
+            expect(centers).toHaveLength(columns);
+            for (const [i, x] of centers!.entries()) expect(x).toBeCloseTo(first!.centers![0]! + i * cell, 6);
             expect(y).toBeCloseTo(first!.y + row * cell, 6);
             expect(size).toBeLessThan(cell);
           }
@@ -256,16 +275,16 @@ describe('a word search on its page', () => {
     const page = plan.solutionPageOfItem.s![0]!;
     const marks = marksOn(recipe, page, plan);
     const { search } = itemOf(recipe, 1);
-    const rows = texts(marks).filter(({ centres }) => centres);
+    const rows = texts(marks).filter(({ centers }) => centers);
     const rings = paths(marks).filter(({ fill }) => fill);
     const placed = Array.from({ length: 6 }, (_, i) => itemOf(recipe, i + 1).search.placements.length);
     expect(rings).toHaveLength(placed.reduce((sum, count) => sum + count, 0));
     const middle = (column: number, row: number) => ({
-      x: rows[row]!.centres![column]!,
+      x: rows[row]!.centers![column]!,
       y: rows[row]!.y - (type.capHeight('alegreya-sans-medium') * rows[row]!.size) / 2,
     });
     search.placements.forEach(({ column, row, direction, length }, i) => {
-      const box = markBounds({ ...rings[i]!, mark: 'path' }, [1, 0, 0, 1, 0, 0], type)!;
+      const box = markBounds(rings[i]!, IDENTITY, type)!;
       const [dx, dy] = STEPS[direction];
       for (let step = 0; step < length; step++) {
         const { x, y } = middle(column + dx * step, row + dy * step);

@@ -108,31 +108,31 @@ describe('each check fails when it should', () => {
       trim: { x: 0, y: 0, width: 432, height: 648 },
       safe: { x: 27, y: 18, width: 387, height: 612 },
     },
-    scene: { width: 432, height: 648, layers: [{ marks }] },
+    scene: { width: 432, height: 648, gray: true, layers: [{ marks }] },
   });
   const wrapWith = (marks: Mark[]): ProofContext => ({
     ...context,
-    wrap: { frame, scene: { ...frame.media, layers: [{ marks }] } },
+    wrap: { frame, scene: { ...frame.media, gray: false, layers: [{ marks }] } },
   });
   const line = (x1: number, x2: number, width = 1): Mark => ({
-    mark: 'path',
+    type: 'path',
     path: linePath(x1, 300, x2, 300),
-    stroke: { width, colour: { grey: 0 } },
+    stroke: { width, paint: { gray: 0 } },
   });
   const filled = (x: number, y: number): Mark => ({
-    mark: 'path',
+    type: 'path',
     path: rectPath(x, y, 10, 10),
-    fill: { grey: 0 },
+    fill: { gray: 0 },
   });
-  const word = (text: string, quote: string): Mark => ({
-    mark: 'text',
+  const word = (text: string, sourceField: string): Mark => ({
+    type: 'text',
     text,
-    quote,
+    sourceField,
     face: 'alegreya-bold',
     size: 20,
     x: frame.front.x + 60,
     y: 200,
-    colour: { grey: 0 },
+    color: { gray: 0 },
   });
 
   it('safe area: a line over the gutter is found, the same as background is not', () => {
@@ -202,7 +202,7 @@ describe('each check fails when it should', () => {
   });
 
   it('bounds of a single line count its width across and nothing along', () => {
-    const mark = line(30, 90, 2) as Extract<Mark, { mark: 'path' }>;
+    const mark = line(30, 90, 2) as Extract<Mark, { type: 'path' }>;
     expect(markBounds(mark, [1, 0, 0, 1, 0, 0], type)).toEqual({
       left: 30,
       right: 90,

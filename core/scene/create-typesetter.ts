@@ -1,12 +1,13 @@
 import * as fontkit from 'fontkit';
 import { FALLBACK_FACES } from './faces.ts';
-import type { FaceId, PathCommand } from './marks.ts';
+import type { FaceId } from './marks.ts';
+import { buildPath, type Path } from './path.ts';
 import type { GlyphBox, GlyphRun, ShapedText, Typesetter } from './typesetter.ts';
 
 /** Shaped words kept; the oldest half is dropped when it is full. */
 const SHAPED_WORDS_KEPT = 40_000;
 
-/** fsType 2: restricted licence embedding (OpenType specification, OS/2 table). */
+/** fsType 2: restricted license embedding (OpenType specification, OS/2 table). */
 const RESTRICTED_EMBEDDING = 2;
 
 /**
@@ -15,9 +16,11 @@ const RESTRICTED_EMBEDDING = 2;
  */
 export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter {
   const fonts = new Map<FaceId, fontkit.Font>();
-  const shaped = new Map<string, ShapedText>();
-  const boxes = new Map<string, GlyphBox>();
-  const outlines = new Map<string, PathCommand[]>();
+  // By face, then by word or glyph: looked up for every letter of a page, so no key is put together.
+  const shaped = new Map<FaceId, Map<string, ShapedText>>();
+  let words = 0;
+  const boxes = new Map<FaceId, Map<number, GlyphBox>>();
+  const outlines = new Map<FaceId, Map<number, Path>>();
 
   const font = (face: FaceId): fontkit.Font => {
     let opened = fonts.get(face);
@@ -69,26 +72,30 @@ export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter
     return { width, runs, missing };
   };
 
+  let lastFace: FaceId | null = null;
+  let ofFace = new Map<string, ShapedText>();
   const word = (text: string, face: FaceId): ShapedText => {
-    const key = `${face} ${text}`;
-    let found = shaped.get(key);
+    if (face !== lastFace) {
+      ofFace = shaped.get(face) ?? new Map();
+      shaped.set(face, ofFace);
+      lastFace = face;
+    }
+    let found = ofFace.get(text);
     if (!found) {
-      if (shaped.size >= SHAPED_WORDS_KEPT) {
-        let drop = SHAPED_WORDS_KEPT / 2;
-        for (const old of shaped.keys()) {
-          if (drop-- === 0) break;
-          shaped.delete(old);
-        }
+      if (words >= SHAPED_WORDS_KEPT) {
+        words = 0;
+        for (const kept of shaped.values()) words += dropOlderHalf(kept);
       }
       found = shapeWord(text, face);
-      shaped.set(key, found);
+      ofFace.set(text, found);
+      words++;
     }
     return found;
   };
 
   const shape = (text: string, face: FaceId): ShapedText => {
+    if (!text.includes(' ')) return word(text, face);
     const parts = text.split(/(?<= )/);
-    if (parts.length < 2) return word(text, face);
     const shapedParts = parts.map((part) => word(part, face));
     return {
       width: shapedParts.reduce((sum, part) => sum + part.width, 0),
@@ -97,12 +104,16 @@ export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter
     };
   };
 
-  const kept = <T>(cache: Map<string, T>, face: FaceId, glyph: number, make: () => T): T => {
-    const key = `${face} ${glyph}`;
-    let found = cache.get(key);
+  const kept = <T>(cache: Map<FaceId, Map<number, T>>, face: FaceId, glyph: number, make: () => T): T => {
+    let ofFace = cache.get(face);
+    if (!ofFace) {
+      ofFace = new Map();
+      cache.set(face, ofFace);
+    }
+    let found = ofFace.get(glyph);
     if (!found) {
       found = make();
-      cache.set(key, found);
+      ofFace.set(glyph, found);
     }
     return found;
   };
@@ -134,34 +145,43 @@ export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter
   };
 }
 
+/** Takes out what was set first. @returns how many are left */
+function dropOlderHalf(kept: Map<string, unknown>): number {
+  let drop = kept.size >> 1;
+  for (const old of kept.keys()) {
+    if (drop-- === 0) break;
+    kept.delete(old);
+  }
+  return kept.size;
+}
+
 /** Quadratic curves become cubic ones by degree elevation, so that renderers know one kind of curve. */
-function outlineInEms(commands: { command: string; args: number[] }[], em: number): PathCommand[] {
-  const out: PathCommand[] = [];
+function outlineInEms(commands: { command: string; args: number[] }[], em: number): Path {
+  const path = buildPath(commands.length + 1);
   let x = 0;
   let y = 0;
   for (const { command, args } of commands) {
     const a = args.map((n) => n / em);
     if (command === 'closePath') {
-      out.push(['Z']);
+      path.close();
       continue;
     }
-    if (command === 'moveTo') out.push(['M', a[0]!, a[1]!]);
-    else if (command === 'lineTo') out.push(['L', a[0]!, a[1]!]);
-    else if (command === 'bezierCurveTo') out.push(['C', a[0]!, a[1]!, a[2]!, a[3]!, a[4]!, a[5]!]);
+    if (command === 'moveTo') path.move(a[0]!, a[1]!);
+    else if (command === 'lineTo') path.line(a[0]!, a[1]!);
+    else if (command === 'bezierCurveTo') path.curve(a[0]!, a[1]!, a[2]!, a[3]!, a[4]!, a[5]!);
     else {
       const [cx, cy, ex, ey] = a as [number, number, number, number];
-      out.push([
-        'C',
+      path.curve(
         x + (2 / 3) * (cx - x),
         y + (2 / 3) * (cy - y),
         ex + (2 / 3) * (cx - ex),
         ey + (2 / 3) * (cy - ey),
         ex,
         ey,
-      ]);
+      );
     }
     x = a.at(-2)!;
     y = a.at(-1)!;
   }
-  return out;
+  return path.done();
 }

@@ -11,11 +11,11 @@ export function eachPlacedGlyph(
   type: Typesetter,
   each: (face: FaceId, glyph: number, x: number, run: GlyphRun, at: number) => void,
 ): void {
-  if (mark.centres) {
+  if (mark.centers) {
     const letters = graphemes(mark.text);
     letters.forEach((letter, i) => {
       const { runs, width } = type.shape(letter, mark.face);
-      place(runs, mark.centres![i]! - (width * mark.size) / 2, mark.size, 0, each);
+      place(runs, mark.centers![i]! - (width * mark.size) / 2, mark.size, 0, each);
     });
     return;
   }

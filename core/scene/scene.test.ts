@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { typesetterFromDisk } from './faces-from-disk.ts';
-import { BLACK, type FaceId, fitText, markBounds, type TextMark, textLine } from './index.ts';
-import { IDENTITY } from './marks.ts';
+import { BLACK, type FaceId, fitText, IDENTITY, markBounds, textLine } from './index.ts';
 
 const type = typesetterFromDisk();
 const FACES: FaceId[] = [
@@ -80,8 +79,8 @@ describe('fitting text into a box', () => {
         expect(fitted.lines.length).toBeLessThanOrEqual(lines);
         expect(fitted.height).toBeLessThanOrEqual(height + 1e-6);
         for (const line of fitted.lines) {
-          const mark = textLine(type, line, { face, size: fitted.size, colour: BLACK }, 0, 0, 'centre');
-          const ink = markBounds(mark as TextMark, IDENTITY, type)!;
+          const mark = textLine(type, line, { face, size: fitted.size, color: BLACK }, 0, 0, 'center');
+          const ink = markBounds(mark, IDENTITY, type)!;
           expect(ink.left).toBeGreaterThanOrEqual(-width / 2 - 1e-6);
           expect(ink.right).toBeLessThanOrEqual(width / 2 + 1e-6);
         }

@@ -1,15 +1,16 @@
-import { BLACK, type Colour, type FaceId, type Mark } from './marks.ts';
+import { BLACK, type Color } from './color.ts';
+import type { FaceId, TextMark } from './marks.ts';
 import { eachPlacedGlyph, lineWidth } from './placed-glyphs.ts';
 import type { Typesetter } from './typesetter.ts';
 
 export interface TextStyle {
   face: FaceId;
   size: number;
-  colour: Colour;
+  color: Color;
   tracking?: number;
 }
 
-export type Align = 'left' | 'centre' | 'right';
+export type Align = 'left' | 'center' | 'right';
 
 /** One line of text at `x` (its left end, middle or right end) with its baseline at `y`. */
 export function textLine(
@@ -19,16 +20,16 @@ export function textLine(
   x: number,
   y: number,
   align: Align = 'left',
-): Mark {
+): TextMark {
   const width = align === 'left' ? 0 : lineWidth(type, text, style.face, style.size, style.tracking);
   return {
-    mark: 'text',
+    type: 'text',
     text,
     face: style.face,
     size: style.size,
-    colour: style.colour,
+    color: style.color,
     ...(style.tracking ? { tracking: style.tracking } : {}),
-    x: align === 'centre' ? x - width / 2 : align === 'right' ? x - width : x,
+    x: align === 'center' ? x - width / 2 : align === 'right' ? x - width : x,
     y,
   };
 }
@@ -73,7 +74,7 @@ export interface FittedText {
 function overhang(type: Typesetter, text: string, face: FaceId, size: number): number {
   const end = lineWidth(type, text, face, size);
   let most = 0;
-  eachPlacedGlyph({ mark: 'text', text, face, size, colour: BLACK, x: 0, y: 0 }, type, (drawn, glyph, x) => {
+  eachPlacedGlyph({ type: 'text', text, face, size, color: BLACK, x: 0, y: 0 }, type, (drawn, glyph, x) => {
     const { minX, maxX } = type.box(drawn, glyph);
     most = Math.max(most, -x - minX * size, x + maxX * size - end);
   });
@@ -81,7 +82,7 @@ function overhang(type: Typesetter, text: string, face: FaceId, size: number): n
 }
 
 /**
- * The largest size, in half points from `most` down to `least`, at which the text stays inside the box, centred or
+ * The largest size, in half points from `most` down to `least`, at which the text stays inside the box, centered or
  * set from either side, the ink that hangs over the ends of its lines included. Lines are balanced: the measure is
  * narrowed as long as no line is added.
  */

@@ -1,5 +1,6 @@
 import type { Font } from 'fontkit';
-import type { FaceId, PathCommand } from './marks.ts';
+import type { FaceId } from './marks.ts';
+import type { Path } from './path.ts';
 
 /** A stretch of glyphs in one face. Lengths in ems. */
 export interface GlyphRun {
@@ -33,9 +34,9 @@ export interface Typesetter {
   width(text: string, face: FaceId, size: number): number;
   box(face: FaceId, glyph: number): GlyphBox;
   /** The outline of a glyph in ems, y upwards. */
-  outline(face: FaceId, glyph: number): PathCommand[];
+  outline(face: FaceId, glyph: number): Path;
   capHeight(face: FaceId): number;
-  /** False when the licence bits of the font file forbid embedding (OpenType OS/2, fsType). */
+  /** False when the license bits of the font file forbid embedding (OpenType OS/2, fsType). */
   mayEmbed(face: FaceId): boolean;
   /** The opened font, for a writer that embeds it. */
   font(face: FaceId): Font;

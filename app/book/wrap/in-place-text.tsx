@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import type { Rect } from '#core/print/index.ts';
-import type { QuotedBox } from '../../preview/press.worker.ts';
+import type { FieldBox } from '../../preview/press.worker.ts';
 import { useBook } from '../store.ts';
 
 const NAMES: Record<string, string> = { title: 'Title', subtitle: 'Subtitle', blurb: 'Blurb' };
@@ -16,11 +16,11 @@ const write = (recipe: Recipe, field: string, text: string): Recipe =>
     : { ...recipe, [field]: text };
 
 /** Words on the cover that are changed where they stand. The pen name comes from its list and is not typed here. */
-export function InPlaceText({ box, scale, spine }: { box: QuotedBox; scale: number; spine: Rect }) {
+export function InPlaceText({ box, scale, spine }: { box: FieldBox; scale: number; spine: Rect }) {
   const recipe = useBook((state) => state.recipe);
   const edit = useBook((state) => state.edit);
   const [open, setOpen] = useState(false);
-  const name = NAMES[box.quote];
+  const name = NAMES[box.sourceField];
   if (!name || (box.left < spine.x + spine.width && box.right > spine.x)) return null;
   const place = {
     left: box.left * scale - 4,
@@ -52,18 +52,22 @@ export function InPlaceText({ box, scale, spine }: { box: QuotedBox; scale: numb
       component="textarea"
       aria-label={name}
       autoFocus
-      defaultValue={read(recipe, box.quote)}
+      defaultValue={read(recipe, box.sourceField)}
       onFocus={(event: React.FocusEvent<HTMLTextAreaElement>) => event.target.select()}
       onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) =>
         edit(
           (now) =>
-            write(now, box.quote, event.target.value.replace(/\n/g, box.quote === 'blurb' ? '\n' : ' ')),
-          box.quote,
+            write(
+              now,
+              box.sourceField,
+              event.target.value.replace(/\n/g, box.sourceField === 'blurb' ? '\n' : ' '),
+            ),
+          box.sourceField,
         )
       }
       onBlur={() => setOpen(false)}
       onKeyDown={(event: React.KeyboardEvent) => {
-        if (event.key === 'Escape' || (event.key === 'Enter' && box.quote !== 'blurb')) setOpen(false);
+        if (event.key === 'Escape' || (event.key === 'Enter' && box.sourceField !== 'blurb')) setOpen(false);
       }}
       style={{ ...place, minHeight: 44, minWidth: 160 }}
       sx={{

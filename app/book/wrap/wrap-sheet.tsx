@@ -7,7 +7,7 @@ import { frameOfWrap } from '#core/cover/wrap.ts';
 import { Guides, GuidesLegend } from '../../parts/guides.tsx';
 import { ShownPicture } from '../../preview/picture.tsx';
 import { drawingPress } from '../../preview/press.ts';
-import type { Picture, QuotedBox } from '../../preview/press.worker.ts';
+import type { FieldBox, Picture } from '../../preview/press.worker.ts';
 import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 import { InPlaceText } from './in-place-text.tsx';
@@ -20,7 +20,7 @@ export function WrapSheet() {
   const recipe = useBook((state) => state.recipe);
   const { ticket } = useDesk();
   const [view, setView] = useState<View>('sheet');
-  const [drawn, setDrawn] = useState<{ picture: Picture; boxes: QuotedBox[] }>();
+  const [drawn, setDrawn] = useState<{ picture: Picture; boxes: FieldBox[] }>();
   const [room, setRoom] = useState({ width: 0, height: 0 });
   const area = useRef<HTMLDivElement>(null);
   const frame = useMemo(() => frameOfWrap(recipe, ticket.pages), [recipe, ticket.pages]);
@@ -87,7 +87,7 @@ export function WrapSheet() {
               />
             )}
             {drawn?.boxes.map((box, i) => (
-              <InPlaceText key={`${box.quote} ${i}`} box={box} scale={scale} spine={spine} />
+              <InPlaceText key={`${box.sourceField} ${i}`} box={box} scale={scale} spine={spine} />
             ))}
           </Box>
         )}

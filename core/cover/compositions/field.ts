@@ -2,11 +2,13 @@ import type { Recipe } from '../../book/recipe.ts';
 import type { Rect } from '../../print/index.ts';
 import { randomStream } from '../../random.ts';
 import {
-  type Colour,
-  colourOfHex,
+  type Color,
+  colorOfHex,
   type FaceId,
   fitText,
+  IDENTITY,
   type Mark,
+  pathBounds,
   rectPath,
   type Typesetter,
   textLine,
@@ -28,17 +30,17 @@ const palette = (recipe: Recipe) => {
     string
   >;
   return {
-    ground: colourOfHex(ground),
-    accent: colourOfHex(accent),
-    second: colourOfHex(second),
-    light: colourOfHex(light),
+    ground: colorOfHex(ground),
+    accent: colorOfHex(accent),
+    second: colorOfHex(second),
+    light: colorOfHex(light),
   };
 };
 
 /** A field of figures that thins out upwards, in staggered rows like a comb; it belongs to the ground. */
 function fieldOfFigures(recipe: Recipe, box: Rect, r: number, key: string): Mark[] {
   const { accent, second, light, ground } = palette(recipe);
-  const colours = [accent, accent, second, light];
+  const colors = [accent, accent, second, light];
   const figure = motifs[recipe.style.motif as MotifName];
   const random = randomStream(recipe.seed, 'cover', key);
   const stepX = r * Math.sqrt(3);
@@ -49,17 +51,17 @@ function fieldOfFigures(recipe: Recipe, box: Rect, r: number, key: string): Mark
     const chance = height < 0.42 ? 1 : Math.max(0, 1 - (height - 0.42) / 0.58) ** 1.3;
     for (let column = -1; (column - 0.5) * stepX < box.width + stepX; column++) {
       const drawn = random.unit() < chance;
-      const colour = random.pick(colours);
+      const color = random.pick(colors);
       const x = box.x + (column + (row % 2) / 2) * stepX;
       const y = box.y + box.height - row * stepY;
       const { path, detail } = figure(x, y, r * 0.94, random);
       if (!drawn) continue;
-      marks.push({ mark: 'path', path, fill: colour, background: true });
+      marks.push({ type: 'path', path, fill: color, background: true });
       if (detail)
         marks.push({
-          mark: 'path',
+          type: 'path',
           path: detail,
-          stroke: { width: Math.max(0.75, r / 14), colour: ground, round: true },
+          stroke: { width: Math.max(0.75, r / 14), paint: ground, cap: 'round', join: 'round' },
           background: true,
         });
     }
@@ -69,9 +71,9 @@ function fieldOfFigures(recipe: Recipe, box: Rect, r: number, key: string): Mark
 
 interface Block {
   text: string;
-  quote: string;
+  sourceField: string;
   face: FaceId;
-  colour: Colour;
+  color: Color;
   most: number;
   height: number;
   lines: number;
@@ -98,12 +100,12 @@ function setBlock(
     const mark = textLine(
       type,
       line,
-      { face: block.face, size: fitted.size, colour: block.colour },
+      { face: block.face, size: fitted.size, color: block.color },
       x,
       y,
-      'centre',
+      'center',
     );
-    marks.push({ ...mark, quote: block.quote });
+    marks.push({ ...mark, sourceField: block.sourceField });
   });
   return top + type.capHeight(block.face) * fitted.size + (fitted.lines.length - 1) * fitted.leading;
 }
@@ -114,7 +116,7 @@ export const field: Composition = {
 
   ground: (recipe, sheet) => [
     {
-      mark: 'path',
+      type: 'path',
       path: rectPath(sheet.x, sheet.y, sheet.width, sheet.height),
       fill: palette(recipe).ground,
       background: true,
@@ -122,7 +124,7 @@ export const field: Composition = {
   ],
 
   front(recipe, { trim, safe, sheet }, type) {
-    const colours = palette(recipe);
+    const colors = palette(recipe);
     const display = recipe.style.typefaces.display as FaceId;
     const middle = safe.x + safe.width / 2;
     const measure = safe.width * MEASURE_SHARE;
@@ -149,9 +151,9 @@ export const field: Composition = {
         marks,
         {
           text: penName,
-          quote: 'penName',
+          sourceField: 'penName',
           face: 'alegreya-sans-medium',
-          colour: colours.light,
+          color: colors.light,
           most: trim.width / 19,
           height: 40,
           lines: 1,
@@ -168,9 +170,9 @@ export const field: Composition = {
       marks,
       {
         text: recipe.title,
-        quote: 'title',
+        sourceField: 'title',
         face: display,
-        colour: colours.accent,
+        color: colors.accent,
         most: (trim.width / 5.6) * scale,
         height: trim.height * 0.3,
         lines: 5,
@@ -186,9 +188,9 @@ export const field: Composition = {
         marks,
         {
           text: recipe.subtitle,
-          quote: 'subtitle',
+          sourceField: 'subtitle',
           face: recipe.style.typefaces.text as FaceId,
-          colour: colours.light,
+          color: colors.light,
           most: trim.width / 20,
           height: trim.height * 0.1,
           lines: 3,
@@ -206,9 +208,9 @@ export const field: Composition = {
         marks,
         {
           text: line,
-          quote: 'series',
+          sourceField: 'series',
           face: 'alegreya-sans-medium',
-          colour: colours.accent,
+          color: colors.accent,
           most: trim.width / 30,
           height: 20,
           lines: 1,
@@ -223,7 +225,7 @@ export const field: Composition = {
   },
 
   back(recipe, { safe }, keepClear, type) {
-    const colours = palette(recipe);
+    const colors = palette(recipe);
     const marks: Mark[] = [];
     const face = recipe.style.typefaces.text as FaceId;
     const blurb = recipe.cover.fields.blurb as string;
@@ -243,11 +245,11 @@ export const field: Composition = {
           ...textLine(
             type,
             line,
-            { face, size: fitted.size, colour: colours.light },
+            { face, size: fitted.size, color: colors.light },
             inner.x,
             top + fitted.size + i * fitted.leading,
           ),
-          quote: 'blurb',
+          sourceField: 'blurb',
         });
       });
     }
@@ -257,9 +259,9 @@ export const field: Composition = {
     for (let i = 0; i < 6; i++) {
       const { path } = figure(inner.x + r + i * r * 2.1, keepClear.y - 26, r * 0.9, random);
       marks.push({
-        mark: 'path',
+        type: 'path',
         path,
-        fill: random.pick([colours.accent, colours.second, colours.light]),
+        fill: random.pick([colors.accent, colors.second, colors.light]),
         background: true,
       });
     }
@@ -276,11 +278,11 @@ export const field: Composition = {
         ...textLine(
           type,
           recipe.imprint,
-          { face: 'alegreya-sans-medium', size, colour: colours.light },
+          { face: 'alegreya-sans-medium', size, color: colors.light },
           inner.x,
           y,
         ),
-        quote: 'imprint',
+        sourceField: 'imprint',
       });
     }
     return marks;
@@ -305,11 +307,11 @@ export const field: Composition = {
       ...textLine(
         type,
         recipe.title,
-        { face: display, size: title.size, colour: accent },
+        { face: display, size: title.size, color: accent },
         0,
         baseline(title.size, display),
       ),
-      quote: 'title',
+      sourceField: 'title',
     });
     if (recipe.penName) {
       const face: FaceId = 'alegreya-sans-medium';
@@ -325,12 +327,12 @@ export const field: Composition = {
           ...textLine(
             type,
             recipe.penName,
-            { face, size: name.size, colour: light },
+            { face, size: name.size, color: light },
             length,
             baseline(name.size, face),
             'right',
           ),
-          quote: 'penName',
+          sourceField: 'penName',
         });
     }
     return marks;
@@ -338,14 +340,5 @@ export const field: Composition = {
 };
 
 /** Leaves out figures that reach over the fold onto the spine. */
-function clipped(marks: Mark[], fold: number): Mark[] {
-  return marks.filter(
-    (mark) =>
-      mark.mark !== 'path' ||
-      mark.path.every(
-        (command) =>
-          command.length < 3 ||
-          command.every((n, i) => i % 2 === 0 || typeof n !== 'number' || n >= fold - 0.01),
-      ),
-  );
-}
+const clipped = (marks: Mark[], fold: number): Mark[] =>
+  marks.filter((mark) => mark.type !== 'path' || pathBounds(mark.path, IDENTITY).left >= fold - 0.01);

@@ -1,5 +1,5 @@
 import type { RandomStream } from '../../random.ts';
-import type { PathCommand } from '../../scene/index.ts';
+import type { Path } from '../../scene/index.ts';
 import type { MotifName } from '../names.ts';
 import { hexagon } from './hexagon.ts';
 import { leaf } from './leaf.ts';
@@ -7,12 +7,7 @@ import { shell } from './shell.ts';
 import { star } from './star.ts';
 
 /** One figure of a motif round a middle point, about `r` points in radius. */
-export type Motif = (
-  x: number,
-  y: number,
-  r: number,
-  random: RandomStream,
-) => { path: PathCommand[]; detail?: PathCommand[] };
+export type Motif = (x: number, y: number, r: number, random: RandomStream) => { path: Path; detail?: Path };
 
 export const motifs: Record<MotifName, Motif> = {
   hexagons: hexagon,

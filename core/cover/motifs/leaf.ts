@@ -1,4 +1,4 @@
-import { linePath } from '../../scene/index.ts';
+import { buildPath, linePath } from '../../scene/index.ts';
 import type { Motif } from './index.ts';
 
 /** A pointed leaf with its midrib, turned any way. */
@@ -11,12 +11,12 @@ export const leaf: Motif = (x, y, r, random) => {
   const tip = to(1, 0);
   const stem = to(-1, 0);
   return {
-    path: [
-      ['M', ...stem],
-      ['C', ...to(-0.5, 0.62), ...to(0.4, 0.55), ...tip],
-      ['C', ...to(0.4, -0.55), ...to(-0.5, -0.62), ...stem],
-      ['Z'],
-    ],
+    path: buildPath(4)
+      .move(...stem)
+      .curve(...to(-0.5, 0.62), ...to(0.4, 0.55), ...tip)
+      .curve(...to(0.4, -0.55), ...to(-0.5, -0.62), ...stem)
+      .close()
+      .done(),
     detail: linePath(...to(-0.8, 0), ...to(0.75, 0)),
   };
 };

@@ -27,26 +27,26 @@ function draw({ body, options: { heading, lines }, type }: DrawContext<BelongsTo
   const height = fitted.height + lines * LINE_GAP + 84;
   const box = { x: middle - body.width * 0.43, y: top - 44, width: body.width * 0.86, height };
   const frame = (inset: number, weight: number): Mark => ({
-    mark: 'path',
+    type: 'path',
     path: rectPath(box.x + inset, box.y + inset, box.width - 2 * inset, box.height - 2 * inset),
-    stroke: { width: weight, colour: BLACK },
+    stroke: { width: weight, paint: BLACK },
   });
   const rules = Array.from({ length: lines }, (_, i): Mark => {
     const y = top + fitted.height + 14 + (i + 0.6) * LINE_GAP;
     return {
-      mark: 'path',
+      type: 'path',
       path: linePath(middle - width / 2, y, middle + width / 2, y),
-      stroke: { width: 0.75, colour: { grey: 0.3 } },
+      stroke: { width: 0.75, paint: { gray: 0.3 } },
     };
   });
   const words = fitted.lines.map((line, i) =>
     textLine(
       type,
       line,
-      { face, size: fitted.size, colour: BLACK },
+      { face, size: fitted.size, color: BLACK },
       middle,
       top + fitted.size * 0.8 + i * fitted.leading,
-      'centre',
+      'center',
     ),
   );
   return [frame(0, 1.5), frame(5, 0.75), ...words, ...rules];

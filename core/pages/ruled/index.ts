@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { keyed, numberBetween, oneOf, text } from '../../keyed.ts';
-import { linePath, type Mark, textLine } from '../../scene/index.ts';
+import { buildPath, type Mark, type Path, textLine } from '../../scene/index.ts';
 import { inches } from '../../units.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
 
@@ -29,27 +29,30 @@ function draw({
 }: DrawContext<RuledOptions, never>): Mark[] {
   const spacing = RULINGS[ruling];
   const right = body.x + body.width;
-  const rule = (x: number, y: number): Mark => ({
-    mark: 'path',
-    path: linePath(x, y, right, y),
-    stroke: { width: weight, colour: { grey } },
+  const stroked = (path: Path): Mark => ({
+    type: 'path',
+    path,
+    stroke: { width: weight, paint: { gray: grey } },
   });
   const marks: Mark[] = [];
   let top = body.y;
   if (heading !== 'none') {
     const words = label || HEADING_WORDS[heading];
-    const style = { face: 'alegreya-sans-regular', size: 11, colour: { grey: 0.3 } } as const;
+    const style = { face: 'alegreya-sans-regular', size: 11, color: { gray: 0.3 } } as const;
     // A J reaches left of where it begins.
     const start = heading === 'date' ? right - body.width * 0.4 : body.x + 2;
     const y = body.y + spacing * 0.8;
+    const from = start + type.width(words, style.face, style.size) + 6;
     marks.push(
       textLine(type, words, style, start, y),
-      rule(start + type.width(words, style.face, style.size) + 6, y),
+      stroked(buildPath(2).move(from, y).line(right, y).done()),
     );
     top = y + spacing * 0.25;
   }
   const count = Math.floor((body.y + body.height - weight / 2 - top) / spacing);
-  for (let i = 1; i <= count; i++) marks.push(rule(body.x, top + i * spacing));
+  const lines = buildPath(2 * count + 1);
+  for (let i = 1; i <= count; i++) lines.move(body.x, top + i * spacing).line(right, top + i * spacing);
+  if (count > 0) marks.push(stroked(lines.done()));
   return marks;
 }
 

@@ -2,14 +2,14 @@ import { BLACK, fitText, linePath, type Mark, textLine } from '../../scene/index
 import type { DrawContext } from '../kind.ts';
 import type { TitlePageOptions } from './index.ts';
 
-const GREY = { grey: 0.35 };
+const GREY = { gray: 0.35 };
 
 export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePageOptions, never>): Mark[] {
   const middle = body.x + body.width / 2;
   const marks: Mark[] = [];
   const block = (
     text: string,
-    quote: string,
+    sourceField: string,
     face: 'alegreya-bold' | 'alegreya-italic',
     top: number,
     height: number,
@@ -28,12 +28,12 @@ export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePa
         ...textLine(
           type,
           line,
-          { face, size: fitted.size, colour: face === 'alegreya-bold' ? BLACK : GREY },
+          { face, size: fitted.size, color: face === 'alegreya-bold' ? BLACK : GREY },
           middle,
           y,
-          'centre',
+          'center',
         ),
-        quote,
+        sourceField,
       });
     });
     return top + fitted.height;
@@ -44,9 +44,9 @@ export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePa
     block(book.title, 'title', 'alegreya-bold', y, body.height * 0.28, body.width / 8.5) +
     body.height * 0.035;
   marks.push({
-    mark: 'path',
+    type: 'path',
     path: linePath(middle - body.width * 0.09, y, middle + body.width * 0.09, y),
-    stroke: { width: 1, colour: GREY },
+    stroke: { width: 1, paint: GREY },
   });
   y += body.height * 0.035;
   if (book.subtitle)
@@ -57,10 +57,10 @@ export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePa
       textLine(
         type,
         line,
-        { face: 'alegreya-sans-regular', size: 11, colour: GREY },
+        { face: 'alegreya-sans-regular', size: 11, color: GREY },
         middle,
         y + 30,
-        'centre',
+        'center',
       ),
     );
   }
@@ -71,7 +71,7 @@ export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePa
     face: 'alegreya-bold' | 'alegreya-sans-regular',
     size: number,
     baseline: number,
-    quote: string,
+    sourceField: string,
   ) => {
     const { size: fitting } = fitText(
       type,
@@ -81,8 +81,8 @@ export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePa
       { most: size, least: 7, lines: 1 },
     );
     marks.push({
-      ...textLine(type, text, { face, size: fitting, colour: BLACK }, middle, baseline, 'centre'),
-      quote,
+      ...textLine(type, text, { face, size: fitting, color: BLACK }, middle, baseline, 'center'),
+      sourceField,
     });
   };
   if (book.penName) small(book.penName, 'alegreya-bold', Math.max(13, body.width / 24), foot - 26, 'penName');

@@ -27,16 +27,16 @@ export const puzzleName = (shown: number, title: string | undefined): string =>
 export function gridLetters(search: WordSearch, box: Rect, size: number, type: Typesetter): Mark[] {
   const cell = box.width / search.columns;
   const drop = (cell + type.capHeight(LETTERS) * size) / 2;
-  const centres = Array.from({ length: search.columns }, (_, column) => box.x + (column + 0.5) * cell);
+  const centers = Array.from({ length: search.columns }, (_, column) => box.x + (column + 0.5) * cell);
   return Array.from({ length: search.rows }, (_, row) => ({
-    mark: 'text',
+    type: 'text',
     text: search.letters.slice(row * search.columns, (row + 1) * search.columns).join(''),
     face: LETTERS,
     size,
     x: box.x,
     y: box.y + row * cell + drop,
-    colour: BLACK,
-    centres,
+    color: BLACK,
+    centers,
   }));
 }
 
@@ -119,35 +119,35 @@ export function drawWordSearchPage({
   const listed = words.map((word, i): Mark => {
     const column = Math.floor(i / list.lines);
     const line = i % list.lines;
-    const style = { face: LIST, size: list.size, colour: BLACK };
+    const style = { face: LIST, size: list.size, color: BLACK };
     return textLine(
       type,
       word,
       style,
       listLeft + (column + 0.5) * columnWidth,
       listTop + (line + 0.75) * list.leading,
-      'centre',
+      'center',
     );
   });
   const marks: Mark[] = [
     textLine(
       type,
       title.lines[0] ?? name,
-      { face: TITLE, size: title.size, colour: BLACK },
+      { face: TITLE, size: title.size, color: BLACK },
       middle,
       body.y + titleSize,
-      'centre',
+      'center',
     ),
     {
-      mark: 'path',
+      type: 'path',
       path: rectPath(frame.x, frame.y, frame.width, frame.height),
-      stroke: { width: 1, colour: BLACK },
+      stroke: { width: 1, paint: BLACK },
     },
     ...gridLetters(search, grid, cell * 0.68, type),
     ...listed,
   ];
   if (solutionPage) {
-    const style = { face: 'alegreya-sans-regular', size: REFERENCE_SIZE, colour: { grey: 0.35 } } as const;
+    const style = { face: 'alegreya-sans-regular', size: REFERENCE_SIZE, color: { gray: 0.35 } } as const;
     const text = `Solution on page ${solutionPage}`;
     const x = middle - lineWidth(type, text, style.face, style.size) / 2;
     marks.push(textLine(type, text, style, x, body.y + body.height - 2));

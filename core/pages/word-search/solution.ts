@@ -52,24 +52,24 @@ export function drawWordSearchSolution(
       placed.row + dy * (placed.length - 1),
     );
     return {
-      mark: 'path',
+      type: 'path',
       path: capsulePath(x1, y1, x2, y2, cell * 0.42),
-      fill: { grey: 0.86 },
-      stroke: { width: RING, colour: { grey: 0.25 } },
+      fill: { gray: 0.86 },
+      stroke: { width: RING, paint: { gray: 0.25 } },
     };
   });
   const letterSize = Math.max(cell * 0.68, Math.min(SMALLEST_LETTER, cell * WIDEST_SHARE));
   const label = `Puzzle ${shown}`;
-  const style = { face: 'alegreya-sans-bold', size: LABEL_SIZE, colour: BLACK } as const;
-  const reference = { face: 'alegreya-sans-regular', size: LABEL_SIZE, colour: { grey: 0.35 } } as const;
+  const style = { face: 'alegreya-sans-bold', size: LABEL_SIZE, color: BLACK } as const;
+  const reference = { face: 'alegreya-sans-regular', size: LABEL_SIZE, color: { gray: 0.35 } } as const;
   return [
     textLine(type, label, style, frame.x, box.y + LABEL_SIZE),
     textLine(type, `page ${page}`, reference, frame.x + frame.width, box.y + LABEL_SIZE, 'right'),
     ...rings,
     {
-      mark: 'path',
+      type: 'path',
       path: rectPath(frame.x, frame.y, frame.width, frame.height),
-      stroke: { width: RING, colour: BLACK },
+      stroke: { width: RING, paint: BLACK },
     },
     ...gridLetters(search, grid, letterSize, type),
   ];

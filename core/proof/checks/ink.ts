@@ -1,4 +1,4 @@
-import { eachMark, eachPlacedGlyph, type FaceId } from '../../scene/index.ts';
+import { eachMark, eachPlacedGlyph, type FaceId, meanScale } from '../../scene/index.ts';
 import type { Check, Finding, PageInProof, ProofContext } from '../finding.ts';
 
 const pageFinding = (check: string, { page }: PageInProof, message: string): Finding => ({
@@ -17,10 +17,11 @@ export const minimums: Check = {
     let thinnest = Infinity;
     let smallest = Infinity;
     for (const layer of seen.scene.layers) {
-      eachMark(layer.marks, (mark, matrix) => {
-        const scale = Math.sqrt(Math.abs(matrix[0] * matrix[3] - matrix[1] * matrix[2]));
-        if (mark.mark === 'text') smallest = Math.min(smallest, mark.size * scale);
-        else if (mark.stroke) thinnest = Math.min(thinnest, mark.stroke.width * scale);
+      eachMark(layer.marks, (mark, { matrix }) => {
+        const scale = meanScale(matrix);
+        if (mark.type === 'text') smallest = Math.min(smallest, mark.size * scale);
+        else if (mark.type === 'path' && mark.stroke)
+          thinnest = Math.min(thinnest, mark.stroke.width * scale);
       });
     }
     const findings: Finding[] = [];
@@ -57,7 +58,7 @@ function facesIn(
   const missing = new Set<string>();
   for (const layer of scene.layers) {
     eachMark(layer.marks, (mark) => {
-      if (mark.mark !== 'text') return;
+      if (mark.type !== 'text') return;
       for (const letter of context.type.shape(mark.text, mark.face).missing) missing.add(letter);
       eachPlacedGlyph(mark, context.type, (face) => faces.add(face));
     });

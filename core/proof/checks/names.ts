@@ -12,7 +12,7 @@ function quoted(scene: Scene, field: Field): string[] {
   let open = false;
   for (const layer of scene.layers) {
     eachMark(layer.marks, (mark) => {
-      const quotes = mark.mark === 'text' && mark.quote === field;
+      const quotes = mark.type === 'text' && mark.sourceField === field;
       if (quotes && open) runs.at(-1)!.push(mark.text);
       else if (quotes) runs.push([mark.text]);
       open = quotes;

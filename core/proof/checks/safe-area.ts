@@ -1,5 +1,5 @@
 import type { Rect } from '../../print/index.ts';
-import { type Bounds, eachMark, markBounds } from '../../scene/index.ts';
+import { type Bounds, eachMark, type InkMark, markBounds } from '../../scene/index.ts';
 import { showLength } from '../../units.ts';
 import type { Check, Finding, ProofContext } from '../finding.ts';
 
@@ -16,6 +16,9 @@ export function overshoot(box: Bounds, safe: Rect): number {
   );
 }
 
+const named = (mark: InkMark): string =>
+  mark.type === 'text' ? `“${mark.text.slice(0, 30)}”` : mark.type === 'image' ? 'A picture' : 'A line';
+
 /** The mark that reaches furthest out of a rectangle, of those that must stay in. */
 function furthest(
   context: ProofContext,
@@ -24,14 +27,13 @@ function furthest(
 ) {
   let worst = { over: 0, what: '' };
   for (const layer of scene.layers) {
-    eachMark(layer.marks, (mark, matrix, background) => {
+    eachMark(layer.marks, (mark, { matrix, background, clip }) => {
       if (background) return;
-      const box = markBounds(mark, matrix, context.type);
+      const box = markBounds(mark, matrix, context.type, clip);
       const safe = box && safeFor(box);
       if (!box || !safe) return;
       const over = overshoot(box, safe);
-      if (over > worst.over)
-        worst = { over, what: mark.mark === 'text' ? `“${mark.text.slice(0, 30)}”` : 'A line' };
+      if (over > worst.over) worst = { over, what: named(mark) };
     });
   }
   return worst.over > TOLERANCE ? worst : null;

@@ -16,9 +16,9 @@ function importantBoxes({
 }: ProofContext): { box: Bounds; background: boolean; filled: boolean }[] {
   const boxes: { box: Bounds; background: boolean; filled: boolean }[] = [];
   for (const layer of wrap.scene.layers) {
-    eachMark(layer.marks, (mark, matrix, background) => {
-      const box = markBounds(mark, matrix, type);
-      if (box) boxes.push({ box, background, filled: mark.mark === 'path' && mark.fill !== undefined });
+    eachMark(layer.marks, (mark, { matrix, background, clip }) => {
+      const box = markBounds(mark, matrix, type, clip);
+      if (box) boxes.push({ box, background, filled: mark.type === 'path' && mark.fill !== undefined });
     });
   }
   return boxes;
@@ -87,7 +87,7 @@ export const coverGround: Check = {
       : [
           fix(
             'cover-ground',
-            'The background does not reach every edge of the sheet. Choose a ground colour.',
+            'The background does not reach every edge of the sheet. Choose a ground color.',
           ),
         ];
   },

@@ -1,0 +1,28 @@
+import { drawScene } from '#app/preview/canvas.ts';
+import { createTypesetter } from '#core/scene/create-typesetter.ts';
+import type { FaceId } from '#core/scene/index.ts';
+import { MARK_SAMPLES, SAMPLE_SIDE } from '#core/scene/marks.sample.ts';
+
+// Runs in a browser: the renderer of the previews, on the samples of every mark.
+
+const faces = new Map<string, Uint8Array>();
+const type = createTypesetter((face: FaceId) => faces.get(face)!);
+
+const bytesOf = (base64: string) => Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+
+Object.assign(globalThis, {
+  giveFace: (face: string, base64: string) => void faces.set(face, bytesOf(base64)),
+  /** A sample as a PNG in base64. */
+  drawSample: async (name: string, pixels: number, gray: boolean): Promise<string> => {
+    const canvas = new OffscreenCanvas(pixels, pixels);
+    const context = canvas.getContext('2d', { alpha: false, willReadFrequently: true })!;
+    const scene = { width: SAMPLE_SIDE, height: SAMPLE_SIDE, gray, layers: [{ marks: MARK_SAMPLES[name]! }] };
+    const image = drawScene(context, scene, type, pixels / SAMPLE_SIDE, { width: pixels, height: pixels });
+    context.putImageData(image, 0, 0);
+    const png = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer());
+    let binary = '';
+    for (let i = 0; i < png.length; i += 0x8000)
+      binary += String.fromCharCode(...png.subarray(i, i + 0x8000));
+    return btoa(binary);
+  },
+});
