@@ -1,3 +1,4 @@
+import { bookFrom } from '#core/book/book.ts';
 import { jobTicket } from '#core/book/ticket.ts';
 import { printService, showMoney } from '#core/print/index.ts';
 import { showLength, showSize } from '#core/units.ts';
@@ -6,7 +7,7 @@ import { recipeFrom } from './reading.ts';
 /** Prints the job ticket. */
 export function describe(file: string, json: boolean): number {
   const recipe = recipeFrom(file);
-  const ticket = jobTicket(recipe);
+  const ticket = jobTicket(bookFrom(recipe));
   if (json) {
     console.log(JSON.stringify({ title: recipe.title, lengths: 'points', ...ticket }, null, 2));
     return 0;

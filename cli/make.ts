@@ -2,6 +2,7 @@ import { once } from 'node:events';
 import { createWriteStream } from 'node:fs';
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { bookFrom } from '#core/book/book.ts';
 import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { BadCall, recipeFrom } from './reading.ts';
@@ -10,6 +11,7 @@ import { BadCall, recipeFrom } from './reading.ts';
 export async function make(file: string, out: string | undefined, json: boolean): Promise<number> {
   if (!out) throw new BadCall('Name the folder for the files: quill make book.json --out folder');
   const recipe = recipeFrom(file);
+  const book = bookFrom(recipe);
   const type = typesetterFromDisk();
   const tty = process.stderr.isTTY && !json;
   try {
@@ -19,7 +21,7 @@ export async function make(file: string, out: string | undefined, json: boolean)
     const failed = once(stream, 'error').then(([error]) => Promise.reject(error));
     failed.catch(() => {});
     await writeInterior(
-      recipe,
+      book,
       type,
       async (chunk) => {
         if (!stream.write(chunk)) await Promise.race([once(stream, 'drain'), failed]);
@@ -32,7 +34,7 @@ export async function make(file: string, out: string | undefined, json: boolean)
     await Promise.race([once(stream, 'close'), failed]);
     if (tty) process.stderr.write('\n');
     await rename(half, join(out, 'interior.pdf'));
-    const small = await smallFiles(recipe, type);
+    const small = await smallFiles(book, type);
     const all: Record<string, Uint8Array> = {
       'interior.pdf': await readFile(join(out, 'interior.pdf')),
       ...small,

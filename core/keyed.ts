@@ -61,3 +61,9 @@ export const text = (least: number, most: number) =>
     maxLetters(most),
     v.regex(/^[\t\n\r\P{Cc}]*$/u, 'has control characters in it. Type it again instead of pasting it.'),
   );
+
+/** What a recipe calls a thing: 1 to 64 letters, digits, hyphens or underscores. */
+export const identifier = v.pipe(
+  v.string(),
+  v.regex(/^[A-Za-z0-9_-]{1,64}$/, 'should be 1 to 64 letters, digits, hyphens or underscores.'),
+);

@@ -81,7 +81,7 @@ export async function handIn(
       id,
       workspaceId,
       bookId,
-      service: recipe.print.service as string,
+      service: recipe.print.service,
       key: `quill-${id}`,
       madeFrom,
       recipe,

@@ -1,6 +1,7 @@
 import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
-import { type Plan, planBook } from '#core/book/plan.ts';
+import { type Book, bookFrom } from '#core/book/book.ts';
+import type { Plan } from '#core/book/plan.ts';
 import { type JobTicket, jobTicket } from '#core/book/ticket.ts';
 import { fingerprint } from '#core/fingerprint.ts';
 import type { MadeFile } from '#server/files.ts';
@@ -16,6 +17,8 @@ const REVIEW_LOOK_MS = 2500;
 
 /** What lies beside the recipe while a book is open: all of it derived, or from the server. */
 export interface Desk {
+  /** The book as it is now; `plan` is its plan. */
+  book: Book;
   plan: Plan;
   ticket: JobTicket;
   proof: ProofState;
@@ -48,9 +51,9 @@ export function BookDesk({
   const recipe = useDeferredValue(useBook((state) => state.recipe));
   const [opened] = useState({ recipe, firstPages: given.firstPages });
   const firstPages = recipe === opened.recipe ? opened.firstPages : null;
-  const { book } = useParams();
-  const plan = useMemo(() => planBook(recipe), [recipe]);
-  const ticket = useMemo(() => jobTicket(recipe, plan), [recipe, plan]);
+  const { book: id } = useParams();
+  const book = useMemo(() => bookFrom(recipe), [recipe]);
+  const ticket = useMemo(() => jobTicket(book), [book]);
   const madeFrom = given.files.find(({ name }) => name === 'interior.pdf')?.madeFrom ?? null;
   const filesCurrent = useMemo(
     () => madeFrom !== null && madeFrom === fingerprint(recipe),
@@ -58,13 +61,16 @@ export function BookDesk({
   );
   const proof = useProof(madeFrom);
   const all = useJobs();
-  const jobs = useMemo(() => all.filter(({ bookId }) => bookId === book), [all, book]);
+  const jobs = useMemo(() => all.filter(({ bookId }) => bookId === id), [all, id]);
   const { files, submissions, penNames, banks } = given;
   const inReview = submissions.some(({ state }) => state === 'sending' || state === 'in review');
   useFresh(jobs, inReview ? REVIEW_LOOK_MS : null);
   const desk = useMemo(
-    () => ({ plan, ticket, proof, firstPages, files, filesCurrent, submissions, penNames, banks, jobs }),
-    [plan, ticket, proof, firstPages, files, filesCurrent, submissions, penNames, banks, jobs],
+    () => ({
+      ...{ book, plan: book.plan, ticket, proof, firstPages },
+      ...{ files, filesCurrent, submissions, penNames, banks, jobs },
+    }),
+    [book, ticket, proof, firstPages, files, filesCurrent, submissions, penNames, banks, jobs],
   );
   return <DeskContext.Provider value={desk}>{children}</DeskContext.Provider>;
 }

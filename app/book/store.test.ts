@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Recipe } from '#core/book/index.ts';
-import { bookOf } from '../../tests/support/books.ts';
+import { recipeOf } from '../../tests/support/books.ts';
 import { openBookStore } from './store.ts';
 
-const recipe = bookOf([{ id: 'r', kind: 'ruled', pages: 40 }]);
+const recipe = recipeOf([{ id: 'r', kind: 'ruled', pages: 40 }]);
 const titled = (title: string) => (now: Recipe) => ({ ...now, title });
 
 /** What the server was asked to save, and what it answers next. */

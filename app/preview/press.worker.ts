@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
+import { type Book, bookFrom } from '#core/book/book.ts';
 import { drawPage } from '#core/book/draw.ts';
-import { type Plan, planBook } from '#core/book/plan.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { drawFront, drawWrap } from '#core/cover/wrap.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
@@ -12,7 +12,7 @@ import { typesetterInWorker } from './faces.ts';
 const PROOF_STRETCH_MS = 15;
 
 const type = typesetterInWorker();
-let book: { recipe: Recipe; plan: Plan } | null = null;
+let book: Book | null = null;
 let proofRun = 0;
 
 /** A picture on its way to the page: its pixels are handed over, not copied. */
@@ -59,16 +59,16 @@ function pictureOf(scene: Scene, width: number): Picture {
 const press = {
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
-    book = { recipe, plan: planBook(recipe) };
+    book = bookFrom(recipe);
   },
 
   /** Draws pages of the recipe at hand, `width` pixels wide; pages that are not there are left out. */
   pages(numbers: number[], width: number): DrawnPage[] {
-    const { recipe, plan } = book!;
+    const { length } = book!.plan.pages;
     const drawn: DrawnPage[] = [];
     for (const page of numbers) {
-      if (page >= 1 && page <= plan.pages.length)
-        drawn.push({ page, picture: pictureOf(drawPage(recipe, plan, page, type), width) });
+      if (page >= 1 && page <= length)
+        drawn.push({ page, picture: pictureOf(drawPage(book!, page, type), width) });
     }
     return transfer(
       drawn,
@@ -77,8 +77,7 @@ const press = {
   },
 
   wrap(width: number): { picture: Picture; boxes: FieldBox[] } {
-    const { recipe, plan } = book!;
-    const scene = drawWrap(recipe, plan.pages.length, type);
+    const scene = drawWrap(book!, type);
     const boxes: FieldBox[] = [];
     for (const layer of scene.layers) {
       eachMark(layer.marks, (mark, { matrix }) => {
@@ -115,7 +114,7 @@ const press = {
   /** All findings, or null when it was told to leave off or a newer proof was begun meanwhile. */
   async proof(recipe: Recipe, filesFrom: string | null): Promise<Finding[] | null> {
     const run = ++proofRun;
-    const steps = proofSteps(recipe, type, { filesFrom });
+    const steps = proofSteps(bookFrom(recipe), type, { filesFrom });
     let rested = performance.now();
     for (;;) {
       const step = steps.next();

@@ -7,6 +7,7 @@ import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Recipe } from '#core/book/recipe.ts';
+import { sectionsOf } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { showMoney } from '#core/print/index.ts';
 import { showSize } from '#core/units.ts';
@@ -45,10 +46,12 @@ export default function Brief() {
       'numbering',
     );
   const [home] = ticket.markets;
-  const kinds = recipe.sections.map(
-    (section) =>
-      `${pageKind(section.kind).name}${section.items ? `, ${section.items}` : section.pages ? `, ${section.pages} pages` : ''}`,
-  );
+  const kinds = sectionsOf(recipe.sections).map((section) => {
+    const { name, extent } = pageKind(section.kind);
+    const count =
+      extent === 'items' ? `, ${section.items ?? ''}` : section.pages ? `, ${section.pages} pages` : '';
+    return name + count;
+  });
   const rows: [string, string][] = [
     ['Pages hold', [...new Set(kinds)].join(' · ') || 'nothing yet'],
     ['Trim', showSize(ticket.trim.width, ticket.trim.height, 'in')],

@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
 import { useCallback, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { sectionIn, sectionsOf } from '#core/book/sections.ts';
+import { pageKind } from '#core/pages/index.ts';
 import { RunningOrder } from '../book/flatplan/running-order.tsx';
 import { SectionSettings } from '../book/flatplan/section-settings.tsx';
 import { Spreads } from '../book/flatplan/spreads.tsx';
@@ -12,8 +14,8 @@ export default function Flatplan() {
   const sections = useBook((state) => state.recipe.sections);
   const asked = search.get('section');
   const chosen =
-    sections.find(({ id }) => id === asked)?.id ??
-    sections.find(({ kind }) => kind === 'word-search')?.id ??
+    (sectionIn(sections, asked) ? asked : null) ??
+    sectionsOf(sections).find(({ kind }) => pageKind(kind).extent === 'items')?.id ??
     sections[0]?.id ??
     null;
   const [page, setPage] = useState<number | null>(null);

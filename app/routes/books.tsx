@@ -6,8 +6,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Form, Link, redirect, useFetcher } from 'react-router';
 import * as v from 'valibot';
+import { bookFrom } from '#core/book/book.ts';
 import { parseRecipe, readRecipe } from '#core/book/recipe.ts';
-import { jobTicket } from '#core/book/ticket.ts';
 import { showSize } from '#core/units.ts';
 import { createBook, listBooks } from '#server/books.ts';
 import { newId } from '#server/ids.ts';
@@ -30,11 +30,10 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const books = await listBooks(workspaceId);
   return {
-    books: books.map((book) => ({
-      ...book,
-      pages: jobTicket(book.recipe).pages,
-      trim: jobTicket(book.recipe).trim,
-    })),
+    books: books.map((row) => {
+      const { plan, spec } = bookFrom(row.recipe);
+      return { ...row, pages: plan.pages.length, trim: spec.trim };
+    }),
   };
 }
 

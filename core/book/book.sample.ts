@@ -1,4 +1,7 @@
+import { bookFrom } from './book.ts';
+import type { Plan } from './plan.ts';
 import { parseRecipe, type Recipe } from './recipe.ts';
+import { type Section, sectionsOf } from './sections.ts';
 
 /** Words of a hive, for puzzles in tests. */
 export const HIVE_WORDS =
@@ -7,7 +10,7 @@ export const HIVE_WORDS =
   );
 
 /** A book on 6 × 9 in with nothing to find fault with; whatever a test is about is given. */
-export const bookOf = (sections: unknown[], more: Record<string, unknown> = {}): Recipe =>
+export const recipeOf = (sections: unknown[], more: Record<string, unknown> = {}): Recipe =>
   parseRecipe({
     quill: 1,
     id: 'test',
@@ -19,3 +22,8 @@ export const bookOf = (sections: unknown[], more: Record<string, unknown> = {}):
     sections,
     ...more,
   });
+
+export const planOf = (recipe: Recipe): Plan => bookFrom(recipe).plan;
+
+/** A section by its place among all sections, those in groups included. */
+export const sectionAt = (recipe: Recipe, place = 0): Section => sectionsOf(recipe.sections)[place]!;

@@ -3,20 +3,21 @@ import { describe, expect, it } from 'vitest';
 import { fingerprint } from '../fingerprint.ts';
 import { pageKind, pageKinds } from '../pages/index.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
-import { bookOf as book, HIVE_WORDS as WORDS } from './book.sample.ts';
+import { recipeOf as book, planOf, sectionAt, HIVE_WORDS as WORDS } from './book.sample.ts';
 import {
   addSection,
+  bookFrom,
   changeSection,
   drawPage,
   filledItem,
   jobTicket,
   moveSection,
   parseRecipe,
-  planBook,
   type Recipe,
   refusal,
   removeSection,
   reroll,
+  sectionsOf,
   togglePin,
 } from './index.ts';
 
@@ -48,23 +49,25 @@ describe('the plan', () => {
   it('numbers pages without a gap, alternates sides, is even, and every item has its page and its solution', () => {
     fc.assert(
       fc.property(anyBook, (recipe) => {
-        const plan = planBook(recipe);
+        const plan = planOf(recipe);
         expect(plan.pages.length % 2).toBe(0);
         plan.pages.forEach((page, i) => {
           expect(page.number).toBe(i + 1);
           expect(page.side).toBe(i % 2 === 0 ? 'recto' : 'verso');
         });
-        for (const one of recipe.sections.filter(({ items }) => items)) {
-          expect(plan.pageOfItem[one.id]).toHaveLength(one.items!);
-          for (let item = 1; item <= one.items!; item++) {
-            expect(plan.pages[plan.pageOfItem[one.id]![item - 1]! - 1]!.items).toContain(item);
-            const solution = plan.solutionPageOfItem[one.id]?.[item - 1];
+        for (const one of sectionsOf(recipe.sections).filter(({ items }) => items)) {
+          const { pages, solutionPages, count } = plan.items[one.id]!;
+          expect(count).toBe(one.items);
+          expect(pages).toHaveLength(count);
+          for (let item = 1; item <= count; item++) {
+            expect(plan.pages[pages[item - 1]! - 1]!.items).toContain(item);
+            const solution = solutionPages[item - 1];
             if (one.solutions!.place === 'none') expect(solution).toBeUndefined();
             else
               expect(plan.pages[solution! - 1]).toMatchObject({
                 role: 'solutions',
                 section: one.id,
-                items: expect.arrayContaining([item]),
+                answers: expect.arrayContaining([expect.objectContaining({ section: one.id, item })]),
               });
           }
         }
@@ -74,7 +77,7 @@ describe('the plan', () => {
   });
 
   it('lays solutions at the end or after their section, and numbers puzzles through the book', () => {
-    const plan = planBook(
+    const plan = planOf(
       book([
         puzzles(7),
         { id: 'r', kind: 'ruled', pages: 3 },
@@ -88,13 +91,13 @@ describe('the plan', () => {
       ['x', 'solutions', 14, 15],
       ['w', 'solutions', 16, 17],
     ]);
-    expect(plan.shownFrom.x).toBe(7);
+    expect(plan.items.x!.displayNumbers).toEqual([8, 9, 10]);
     expect(plan.pages.at(-1)!.role).toBe('blank');
   });
 
   it('prints page numbers in each form, from any number, and none on front matter', () => {
     const numbered = (form: string, from = 1) =>
-      planBook(
+      planOf(
         book(
           [
             { id: 't', kind: 'title-page' },
@@ -111,15 +114,22 @@ describe('the plan', () => {
   });
 
   it('gives the gutter of its own page count', () => {
-    expect(planBook(book([{ id: 'r', kind: 'ruled', pages: 150 }])).gutter).toBe(27);
-    expect(planBook(book([{ id: 'r', kind: 'ruled', pages: 152 }])).gutter).toBe(36);
+    expect(planOf(book([{ id: 'r', kind: 'ruled', pages: 150 }])).gutter).toBe(27);
+    expect(planOf(book([{ id: 'r', kind: 'ruled', pages: 152 }])).gutter).toBe(36);
   });
 });
 
 describe('items', () => {
   const grid = (recipe: Recipe, item: number) =>
     (
-      filledItem(recipe, recipe.sections.find(({ id }) => id === 'w')!, item) as {
+      filledItem(
+        bookFrom(recipe),
+        sectionAt(
+          recipe,
+          recipe.sections.findIndex(({ id }) => id === 'w'),
+        ),
+        item,
+      ) as {
         search: { letters: string[] };
       }
     ).search.letters.join('');
@@ -156,7 +166,7 @@ describe('items', () => {
       puzzles(4, { options: { words: { lists: [{ words: WORDS.slice(0, 20) }] }, wordsPerPuzzle: 10 } }),
     ]);
     const words = (item: number) =>
-      (filledItem(recipe, recipe.sections[0]!, item) as { words: { word: string }[] }).words.map(
+      (filledItem(bookFrom(recipe), sectionAt(recipe), item) as { words: { word: string }[] }).words.map(
         ({ word }) => word,
       );
     expect([...words(1), ...words(2)].sort()).toEqual(WORDS.slice(0, 20).sort());
@@ -167,7 +177,7 @@ describe('editing', () => {
   it('never changes the recipe it began from', () => {
     const before = book([puzzles(3), { id: 'r', kind: 'ruled', pages: 24 }]);
     const mark = fingerprint(before);
-    for (const kind of pageKinds) addSection(before, kind);
+    for (const kind of pageKinds()) addSection(before, kind);
     moveSection(before, 0, 1);
     togglePin(before, 'w', 1);
     reroll(before, 'w', 1);
@@ -190,14 +200,14 @@ describe('editing', () => {
 
 describe('the job ticket', () => {
   it('follows the recipe', () => {
-    const thin = jobTicket(book([{ id: 'r', kind: 'ruled', pages: 98 }]));
+    const thin = jobTicket(bookFrom(book([{ id: 'r', kind: 'ruled', pages: 98 }])));
     expect(thin.spineText).toBe(false);
-    const thick = jobTicket(book([{ id: 'r', kind: 'ruled', pages: 100 }]));
+    const thick = jobTicket(bookFrom(book([{ id: 'r', kind: 'ruled', pages: 100 }])));
     expect(thick).toMatchObject({ pages: 100, spineText: true, gutter: 27 });
     expect(thick.wrap.width / 72).toBeCloseTo(12.4752, 4);
     // 0.6 × 9.99 − (0.85 + 100 × 0.012), worked figures common in the trade, no source.
     expect(thick.markets[0]!.royalty).toBeCloseTo(5.994 - 2.05, 9);
-    const unpriced = jobTicket(book([{ id: 'r', kind: 'ruled', pages: 100 }], { listing: {} }));
+    const unpriced = jobTicket(bookFrom(book([{ id: 'r', kind: 'ruled', pages: 100 }], { listing: {} })));
     expect(unpriced.markets.map(({ royalty }) => royalty)).toEqual([null, null]);
   });
 });
@@ -219,16 +229,16 @@ describe('drawing', () => {
         ],
         { print: { service: 'wrenfair', trim } },
       );
-      const plan = planBook(recipe);
+      const plan = planOf(recipe);
       for (const page of plan.pages.filter(({ role }) => role !== 'blank'))
-        expect(drawPage(recipe, plan, page.number, type).layers[0]!.marks.length).toBeGreaterThan(0);
-      expect(drawPage(recipe, plan, 5, type).layers[0]!.key).toBe(
-        drawPage(recipe, plan, 7, type).layers[0]!.key,
+        expect(drawPage(bookFrom(recipe), page.number, type).layers[0]!.marks.length).toBeGreaterThan(0);
+      expect(drawPage(bookFrom(recipe), 5, type).layers[0]!.key).toBe(
+        drawPage(bookFrom(recipe), 7, type).layers[0]!.key,
       );
-      expect(drawPage(recipe, plan, 5, type).layers[0]!.key).not.toBe(
-        drawPage(recipe, plan, 6, type).layers[0]!.key,
+      expect(drawPage(bookFrom(recipe), 5, type).layers[0]!.key).not.toBe(
+        drawPage(bookFrom(recipe), 6, type).layers[0]!.key,
       );
     }
-    expect(() => drawPage(book([]), planBook(book([])), 1, type)).toThrow(/There is no page 1/);
+    expect(() => drawPage(bookFrom(book([])), 1, type)).toThrow(/There is no page 1/);
   });
 });

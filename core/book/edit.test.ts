@@ -1,18 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type PageKind, pageKinds } from '../pages/index.ts';
-import { bookOf, HIVE_WORDS } from './book.sample.ts';
+import { HIVE_WORDS, planOf, recipeOf, sectionAt } from './book.sample.ts';
 import {
   addSection,
+  bookFrom,
   changeSection,
   jobTicket,
   moveSection,
   parseRecipe,
-  planBook,
   type Recipe,
   refusal,
   removeSection,
   reroll,
+  sectionsOf,
   togglePin,
 } from './index.ts';
 
@@ -46,11 +47,11 @@ class Add implements fc.Command<Model, Real> {
   run(model: Model, real: Real) {
     const place = this.place % (model.ids.length + 1);
     keep(real, addSection(real.recipe, this.kind, place));
-    const added = real.recipe.sections[place]!;
-    expect(added.kind).toBe(this.kind.kind);
+    const added = sectionAt(real.recipe, place);
+    expect(added.kind).toBe(this.kind.id);
     expect(model.ids).not.toContain(added.id);
     model.ids.splice(place, 0, added.id);
-    if (this.kind.counted === 'items')
+    if (this.kind.extent === 'items')
       keep(
         real,
         changeSection(real.recipe, added.id, (one) => ({
@@ -60,7 +61,7 @@ class Add implements fc.Command<Model, Real> {
         })),
       );
   }
-  toString = () => `add ${this.kind.kind} at ${this.place}`;
+  toString = () => `add ${this.kind.id} at ${this.place}`;
 }
 
 class Move implements fc.Command<Model, Real> {
@@ -97,7 +98,7 @@ class Pin implements fc.Command<Model, Real> {
   check = (model: Readonly<Model>) => model.ids.length > 0;
   run(model: Model, real: Real) {
     const id = at(model, this.place);
-    const section = real.recipe.sections.find((one) => one.id === id)!;
+    const section = sectionsOf(real.recipe.sections).find((one) => one.id === id)!;
     keep(real, togglePin(real.recipe, id, this.item));
     const name = key(id, this.item);
     // Pages that are not made from items have nothing to pin.
@@ -114,7 +115,7 @@ class Reroll implements fc.Command<Model, Real> {
   check = (model: Readonly<Model>) => model.ids.length > 0;
   run(model: Model, real: Real) {
     const id = at(model, this.place);
-    const section = real.recipe.sections.find((one) => one.id === id)!;
+    const section = sectionsOf(real.recipe.sections).find((one) => one.id === id)!;
     keep(real, reroll(real.recipe, id, this.item));
     const name = key(id, this.item);
     if (section.kind === 'word-search' && !model.pinned.has(name))
@@ -128,7 +129,7 @@ const place = fc.nat(9);
 const item = fc.integer({ min: 1, max: ITEMS });
 const edits = fc.commands(
   [
-    fc.tuple(fc.constantFrom(...pageKinds), place).map((given) => new Add(...given)),
+    fc.tuple(fc.constantFrom(...pageKinds()), place).map((given) => new Add(...given)),
     fc.tuple(place, fc.integer({ min: -2, max: 12 })).map((given) => new Move(...given)),
     place.map((given) => new Remove(given)),
     fc.tuple(place, item).map((given) => new Pin(...given)),
@@ -143,12 +144,12 @@ describe('any run of changes', () => {
       fc.property(edits, (commands) => {
         const setup = () => ({
           model: { ids: ['r'], pinned: new Set<string>(), rolls: new Map<string, number>() },
-          real: { recipe: bookOf([{ id: 'r', kind: 'ruled', pages: 24 }]), past: [] } as Real,
+          real: { recipe: recipeOf([{ id: 'r', kind: 'ruled', pages: 24 }]), past: [] } as Real,
         });
         const { model, real } = setup();
         fc.modelRun(() => ({ model, real }), commands);
         expect(real.recipe.sections.map(({ id }) => id)).toEqual(model.ids);
-        for (const section of real.recipe.sections)
+        for (const section of sectionsOf(real.recipe.sections))
           for (let i = 1; i <= ITEMS; i++) {
             expect(Boolean(section.pins?.[i])).toBe(model.pinned.has(key(section.id, i)));
             expect(section.rolls?.[i] ?? 0).toBe(model.rolls.get(key(section.id, i)) ?? 0);
@@ -160,7 +161,7 @@ describe('any run of changes', () => {
         // What is kept as a file reads back as the same book, with the same pages.
         const read = parseRecipe(JSON.parse(JSON.stringify(real.recipe)));
         expect(read).toEqual(real.recipe);
-        expect(planBook(read).pages).toHaveLength(jobTicket(real.recipe).pages);
+        expect(planOf(read).pages).toHaveLength(jobTicket(bookFrom(real.recipe)).pages);
       }),
       { numRuns: 60 },
     );

@@ -1,21 +1,22 @@
 import { customAlphabet } from 'nanoid';
 import type { PageKind } from '../pages/index.ts';
-import { printService } from '../print/index.ts';
+import { bookFrom } from './book.ts';
 import { fillContext } from './items.ts';
-import { pageLimits, planBook } from './plan.ts';
-import { kindOf, type Recipe, readRecipe, type Section } from './recipe.ts';
+import { pageLimits } from './plan.ts';
+import { type Recipe, readRecipe } from './recipe.ts';
+import { type Entry, type Group, isGroup, kindOf, type Section } from './sections.ts';
 
 const sectionId = customAlphabet('abcdefghijkmnpqrstuvwxyz23456789', 6);
 
 /** Changes to a recipe. Each gives a new recipe and leaves the old one as it is, so that undo is keeping the old. */
 export function addSection(recipe: Recipe, kind: PageKind, at = recipe.sections.length): Recipe {
   const count =
-    kind.counted === 'pages'
+    kind.extent === 'pages'
       ? { pages: kind.defaultCount }
-      : kind.counted === 'items'
+      : kind.extent === 'items'
         ? { items: kind.defaultCount }
         : {};
-  const drafted = { id: sectionId(), kind: kind.kind, ...count };
+  const drafted = { id: sectionId(), kind: kind.id, ...count };
   const read = readRecipe({
     ...recipe,
     sections: [...recipe.sections.slice(0, at), drafted, ...recipe.sections.slice(at)],
@@ -31,20 +32,38 @@ export function moveSection(recipe: Recipe, from: number, to: number): Recipe {
   return { ...recipe, sections };
 }
 
+/** Takes out a section, a group, or a member of a group; the last member takes its group with it. */
 export const removeSection = (recipe: Recipe, id: string): Recipe => ({
   ...recipe,
-  sections: recipe.sections.filter((section) => section.id !== id),
+  sections: recipe.sections.flatMap((entry): Entry[] => {
+    if (entry.id === id) return [];
+    if (!isGroup(entry)) return [entry];
+    const members = entry.group.members.filter((member) => member.id !== id);
+    if (members.length === entry.group.members.length) return [entry];
+    return members.length ? [{ ...entry, group: { ...entry.group, members } }] : [];
+  }),
 });
 
+/** Changes a section, wherever it stands. */
 export const changeSection = (recipe: Recipe, id: string, change: (section: Section) => Section): Recipe => ({
   ...recipe,
-  sections: recipe.sections.map((section) => (section.id === id ? change(section) : section)),
+  sections: recipe.sections.map((entry): Entry => {
+    if (!isGroup(entry)) return entry.id === id ? change(entry) : entry;
+    if (!entry.group.members.some((member) => member.id === id)) return entry;
+    const members = entry.group.members.map((member) => (member.id === id ? change(member) : member));
+    return { ...entry, group: { ...entry.group, members } };
+  }),
+});
+
+export const changeGroup = (recipe: Recipe, id: string, change: (group: Group) => Group): Recipe => ({
+  ...recipe,
+  sections: recipe.sections.map((entry) => (isGroup(entry) && entry.id === id ? change(entry) : entry)),
 });
 
 /** Makes one item anew. A pinned item stays as it is, and so do pages that are not made of items. */
 export function reroll(recipe: Recipe, id: string, item: number): Recipe {
   return changeSection(recipe, id, (section) =>
-    section.pins?.[item] || kindOf(section).counted !== 'items'
+    section.pins?.[item] || kindOf(section).extent !== 'items'
       ? section
       : { ...section, rolls: { ...section.rolls, [item]: (section.rolls?.[item] ?? 0) + 1 } },
   );
@@ -52,12 +71,17 @@ export function reroll(recipe: Recipe, id: string, item: number): Recipe {
 
 /** Keeps an item as it is now, or lets it follow the settings again. */
 export function togglePin(recipe: Recipe, id: string, item: number): Recipe {
+  const { plan } = bookFrom(recipe);
   return changeSection(recipe, id, (section) => {
     const kind = kindOf(section);
     if (!kind.pin) return section;
     const { [item]: held, ...others } = section.pins ?? {};
     if (held) return { ...section, pins: others };
-    return { ...section, pins: { ...others, [item]: kind.pin.of(fillContext(recipe, section, item)) } };
+    const total = plan.items[section.id]!.count;
+    return {
+      ...section,
+      pins: { ...others, [item]: kind.pin.of(fillContext(recipe, section, item, total)) },
+    };
   });
 }
 
@@ -68,8 +92,8 @@ export function togglePin(recipe: Recipe, id: string, item: number): Recipe {
 export function refusal(recipe: Recipe): string | null {
   const read = readRecipe(recipe);
   if (read.problems) return `${read.problems[0]!.path}: ${read.problems[0]!.message}`;
-  const { length } = planBook(read.recipe).pages;
-  const service = printService(recipe.print.service);
+  const { plan, service } = bookFrom(read.recipe);
+  const { length } = plan.pages;
   const { most } = pageLimits(service, recipe);
   return length > most
     ? `The book would have ${length} pages. ${service.name} prints at most ${most} on ${recipe.print.paper} paper. Take ${length - most} out.`

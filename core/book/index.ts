@@ -1,3 +1,4 @@
+export * from './book.ts';
 export * from './draw.ts';
 export * from './edit.ts';
 export * from './first-pages.ts';
@@ -5,4 +6,5 @@ export * from './items.ts';
 export * from './plan.ts';
 export * from './recipe.ts';
 export * from './schema.ts';
+export * from './sections.ts';
 export * from './ticket.ts';

@@ -1,68 +1,101 @@
-import type { FillContext } from '../pages/index.ts';
-import { kindOf, type Recipe, type Section } from './recipe.ts';
+import { LRUCache } from 'lru-cache';
+import type { FillContext, PlacedItem } from '../pages/index.ts';
+import { valueKey } from '../value-key.ts';
+import type { Book } from './book.ts';
+import { printedNumber } from './plan.ts';
+import type { Recipe } from './recipe.ts';
+import { kindOf, type Section } from './sections.ts';
 
-/** Items kept per section settings: the pages of a preview and their solutions ask for the same ones. */
-const ITEMS_KEPT = 3000;
+/** Bytes of items kept: some four thousand puzzles. */
+const BYTES_KEPT = 24 * 1024 * 1024;
 
-/** What an item is made from, apart from its number, by section object; recipes are immutable values. */
-const made = new WeakMap<object, Map<string, unknown>>();
+/** Items by the value of everything that can change them, so that an edit elsewhere, or a copy, finds them again. */
+const made = new LRUCache<string, { item: unknown }>({
+  maxSize: BYTES_KEPT,
+  sizeCalculation: ({ item }) => bytesOf(item),
+});
+
+/** About how much memory a value of plain data takes. */
+function bytesOf(value: unknown): number {
+  if (typeof value === 'string') return 16 + value.length;
+  if (value === null || typeof value !== 'object') return 8;
+  if (ArrayBuffer.isView(value)) return 64 + value.byteLength;
+  if (Array.isArray(value)) {
+    let bytes = 32;
+    // Letters are shared, not copied.
+    for (const part of value) bytes += typeof part === 'string' && part.length < 3 ? 8 : 8 + bytesOf(part);
+    return bytes;
+  }
+  let bytes = 56;
+  for (const part of Object.values(value)) bytes += 8 + bytesOf(part);
+  return bytes;
+}
 
 /**
  * The context an item is filled from. Everything that can change an item is in it, and nothing else: that is why
  * re-rolling one puzzle changes no other.
+ * @param total items of the section, which only kinds whose items depend on their place are told
  */
 export function fillContext(
   recipe: Recipe,
   section: Section,
   item: number,
+  total: number,
 ): FillContext<Record<string, unknown>> {
   return {
     options: section.options,
-    banks: recipe.banks as FillContext<unknown>['banks'],
+    banks: recipe.banks,
     streamKey: [recipe.seed, section.id],
     item,
     roll: section.rolls?.[item] ?? 0,
     pin: section.pins?.[item],
+    ...(kindOf(section).usesPlace ? { total } : {}),
   };
 }
 
-/** The item, made now or kept from before for the same settings. */
-export function filledItem(recipe: Recipe, section: Section, item: number): unknown {
+/** The item, made now or kept from before for the same values. */
+export function filledItem({ recipe, plan }: Book, section: Section, item: number): unknown {
   const kind = kindOf(section);
   if (!kind.fill) return undefined;
-  const context = fillContext(recipe, section, item);
-  let kept = made.get(section.options);
-  if (!kept) {
-    kept = new Map();
-    made.set(section.options, kept);
-  }
+  const context = fillContext(recipe, section, item, plan.items[section.id]!.count);
   const bank = (section.options.words as { bank?: string } | undefined)?.bank;
+  const words = bank === undefined ? undefined : recipe.banks[bank]?.words;
   const key = JSON.stringify([
+    kind.id,
+    kind.version,
     recipe.seed,
     section.id,
     item,
     context.roll,
+    context.total ?? null,
     context.pin ?? null,
-    bank ? bankMark(recipe, bank) : 0,
+    valueKey(section.options),
+    words ? valueKey(words) : null,
   ]);
-  if (!kept.has(key)) {
-    if (kept.size >= ITEMS_KEPT) kept.clear();
-    kept.set(key, kind.fill(context));
+  let kept = made.get(key);
+  if (!kept) {
+    kept = { item: kind.fill(context) };
+    made.set(key, kept);
   }
-  return kept.get(key);
+  return kept.item;
 }
 
-let marks = 0;
-const bankMarks = new WeakMap<object, number>();
+/** What an item is called with its number. */
+export const itemLabel = ({ plan }: Pick<Book, 'plan'>, section: string, item: number): string => {
+  const { noun, displayNumbers } = plan.items[section]!;
+  return `${noun} ${displayNumbers[item - 1]}`;
+};
 
-/** A number that stands for the very words a bank holds now. */
-function bankMark(recipe: Recipe, id: string): number {
-  const words = recipe.banks[id]?.words;
-  if (!words) return 0;
-  let mark = bankMarks.get(words);
-  if (!mark) {
-    mark = ++marks;
-    bankMarks.set(words, mark);
-  }
-  return mark;
+/** An item with all that is printed of where it stands. */
+export function placedItem(book: Book, section: Section, item: number): PlacedItem<unknown> {
+  const { pages, displayNumbers, solutionPages } = book.plan.items[section.id]!;
+  const solutionPage = solutionPages[item - 1];
+  return {
+    number: item,
+    displayNumber: displayNumbers[item - 1]!,
+    label: itemLabel(book, section.id, item),
+    item: filledItem(book, section, item),
+    page: printedNumber(book.recipe, pages[item - 1]!),
+    solutionPage: solutionPage ? printedNumber(book.recipe, solutionPage) : null,
+  };
 }

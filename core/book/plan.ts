@@ -1,16 +1,29 @@
+import type { Unit, UnitPart } from '../pages/index.ts';
 import {
   gutterFor,
+  type PageFrame,
   type PrintService,
   type PrintSpec,
+  pageFrame,
   paperOf,
-  printService,
   type Side,
   sideOf,
 } from '../print/index.ts';
 import { parseLength } from '../units.ts';
-import { kindOf, type Recipe, type Section } from './recipe.ts';
+import type { Recipe } from './recipe.ts';
+import { type Entry, isGroup, kindOf, type Section, type Solutions, sectionsOf } from './sections.ts';
+import { answersOnPages, pagesOfAnswers, type SolutionLayout, type SolutionStream } from './solution-flow.ts';
 
 export type PageRole = 'body' | 'solutions' | 'blank';
+
+/** Where an answer stands on its page: column and row of a box, or column, first line and lines of a text. */
+export interface PlannedAnswer {
+  section: string;
+  item: number;
+  column: number;
+  row: number;
+  rows: number;
+}
 
 /** One page before anything is drawn. */
 export interface PlannedPage {
@@ -18,30 +31,52 @@ export interface PlannedPage {
   number: number;
   side: Side;
   role: PageRole;
-  /** Id of the section; null for the blank that makes the count even. */
+  /** Id of the section it belongs to, or of the group for its solutions; null for the blank that makes the count even. */
   section: string | null;
+  unit: Unit | null;
+  part: UnitPart;
   /** Numbers of the items on it, within their section. */
-  items: number[];
-  /** What is printed as page number; empty on front matter and where numbering is off. */
+  items: readonly number[];
+  /** The answers on it, and how they are laid out. */
+  answers: readonly PlannedAnswer[];
+  layout: SolutionLayout | null;
+  /** What is printed as page number; empty on front matter, on blanks, and where numbering is off. */
   folio: string;
 }
 
-/** A run of pages in the running order: a section's own pages, or its solutions. */
+/** A run of pages in the running order: the own pages of a section or group, or its solutions. */
 export interface PlannedRun {
+  /** Id of the section or group. */
   section: string;
   role: 'body' | 'solutions';
   first: number;
   last: number;
 }
 
+/** What a contents page says. */
+export interface ContentsEntry {
+  text: string;
+  page: number;
+  section: string;
+}
+
+/** The items of a section; index 0 of each list is item 1. */
+export interface PlannedItems {
+  count: number;
+  /** What one is called, as it stands before its number: “Puzzle”. */
+  noun: string;
+  displayNumbers: number[];
+  pages: number[];
+  solutionPages: (number | undefined)[];
+}
+
 export interface Plan {
   pages: PlannedPage[];
   runs: PlannedRun[];
-  /** Added to an item's number within its section to get the number the reader sees. */
-  shownFrom: Record<string, number>;
-  /** Page of each item, by section; index 0 is item 1. */
-  pageOfItem: Record<string, number[]>;
-  solutionPageOfItem: Record<string, number[]>;
+  contents: ContentsEntry[];
+  /** By section. */
+  items: Record<string, PlannedItems>;
+  /** The inner margin of every page, in points: never less than the service wants for so many pages. */
   gutter: number;
 }
 
@@ -52,90 +87,214 @@ export const printSpec = (recipe: Recipe): PrintSpec => ({
   paper: recipe.print.paper,
 });
 
-/** Pages are laid out again with the gutter of their count until it stays; more rounds than this cannot help. */
-const MOST_ROUNDS = 8;
-
 /**
- * The list of pages of a book: which section, items, number and references each has. Draws nothing.
- * @throws RangeError when page count and gutter chase each other without end
+ * The list of pages of a book: which section, items, number and references each has. Draws nothing. Kinds may lay out
+ * more pages in a narrower frame, and more pages may want a wider gutter: the gutter only grows from round to round, so
+ * the rounds end, at worst with a gutter a step wider than needed.
  */
-export function planBook(recipe: Recipe): Plan {
-  const service = printService(recipe.print.service);
+export function planBook(recipe: Recipe, service: PrintService): Plan {
+  const spec = printSpec(recipe);
   let gutter = gutterFor(service, 0);
-  for (let round = 0; round < MOST_ROUNDS; round++) {
-    const plan = layOut(recipe, gutter);
+  for (;;) {
+    const plan = layOut(recipe, gutter, (side) => pageFrame(service, spec, gutter, side));
     const needed = gutterFor(service, plan.pages.length);
-    if (needed === gutter) return plan;
+    if (needed <= gutter) return plan;
     gutter = needed;
   }
-  throw new RangeError(
-    'The page count changes the gutter and the gutter the page count, without end. Take out or add a page.',
-  );
 }
 
-function layOut(recipe: Recipe, gutter: number): Plan {
-  const plan: Plan = { pages: [], runs: [], shownFrom: {}, pageOfItem: {}, solutionPageOfItem: {}, gutter };
-  const shown = new Map<string, number>();
-  const add = (role: PageRole, section: string | null, items: number[]) => {
+/** The units of a section that stands alone, or of a member of a group, which has one for each round. */
+function unitsOf(section: Section, frame: (side: Side) => PageFrame, rounds?: number): readonly Unit[] {
+  const kind = kindOf(section);
+  const { options } = section;
+  const perUnit = kind.itemsPerUnit?.(options) ?? 1;
+  const counts = {
+    single: 1,
+    derived: 0,
+    pages: rounds ?? section.pages ?? 1,
+    items: rounds === undefined ? (section.items ?? 1) : rounds * perUnit,
+  };
+  const units = kind.units({ options, count: counts[kind.extent], frame });
+  // A single page comes in every round.
+  if (rounds !== undefined && kind.extent === 'single')
+    return Array.from({ length: rounds }, () => units[0] ?? {});
+  return rounds === undefined ? units : units.slice(0, rounds);
+}
+
+/** How many items stand on units. */
+const countItems = (units: readonly Unit[]): number =>
+  units.reduce((most, { items }) => Math.max(most, ...(items ?? [])), 0);
+
+const capitalized = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+
+function layOut(recipe: Recipe, gutter: number, frame: (side: Side) => PageFrame): Plan {
+  const plan: Plan = { pages: [], runs: [], contents: [], items: {}, gutter };
+  const counters = new Map<string, number>();
+  const late: SolutionStream[] = [];
+
+  const nextSide = () => sideOf(plan.pages.length + 1);
+  const add = (page: Partial<PlannedPage> & Pick<PlannedPage, 'role' | 'section'>): number => {
     const number = plan.pages.length + 1;
-    plan.pages.push({ number, side: sideOf(number), role, section, items, folio: '' });
+    plan.pages.push({
+      number,
+      side: sideOf(number),
+      unit: null,
+      part: 'page',
+      items: [],
+      answers: [],
+      layout: null,
+      folio: '',
+      ...page,
+    });
     return number;
   };
-  const addRun = (section: Section, role: 'body' | 'solutions', groups: number[][], where: number[]) => {
-    const first = plan.pages.length + 1;
-    for (const items of groups) {
-      const page = add(role, section.id, items);
-      for (const item of items) where[item - 1] = page;
-    }
-    if (groups.length) plan.runs.push({ section: section.id, role, first, last: plan.pages.length });
+  const turnTo = (side: Side, section: string) => {
+    if (nextSide() !== side) add({ role: 'blank', section });
   };
-  const addSolutions = (section: Section) => {
-    const where: number[] = [];
-    plan.solutionPageOfItem[section.id] = where;
-    addRun(section, 'solutions', grouped(section.items!, section.solutions!.perPage), where);
+  const run = (id: string, role: PlannedRun['role'], work: () => void) => {
+    const first = plan.pages.length + 1;
+    work();
+    if (plan.pages.length >= first) plan.runs.push({ section: id, role, first, last: plan.pages.length });
+  };
+  const addAnswers = (id: string, layout: SolutionLayout, pages: ReturnType<typeof answersOnPages>) => {
+    for (const answers of pages) {
+      const number = add({ role: 'solutions', section: id, answers, layout });
+      for (const { section, item } of answers) plan.items[section]!.solutionPages[item - 1] = number;
+    }
+  };
+  const addStream = (stream: SolutionStream) =>
+    run(stream.id, 'solutions', () =>
+      addAnswers(stream.id, stream.layout, answersOnPages(stream.answers, stream.layout)),
+    );
+
+  /** Puts a unit on its pages, with its solution behind or beside it if that is asked for. */
+  const place = (section: Section, unit: Unit, solutions: Solutions | undefined, entry: Entry) => {
+    const beside = solutions?.place === 'overleaf' || solutions?.place === 'facing';
+    const alone = !unit.back && unit.side !== 'facing';
+    const answered =
+      beside && alone && (unit.items?.length ?? 0) > 0 && kindOf(section).solution !== undefined;
+    const wanted = answered
+      ? solutions.place === 'overleaf'
+        ? 'recto'
+        : 'verso'
+      : unit.back
+        ? 'recto'
+        : unit.side === 'facing'
+          ? 'verso'
+          : (unit.side ?? 'any');
+    if (wanted !== 'any') turnTo(wanted, section.id);
+    const items = unit.items ?? [];
+    const body = { role: 'body', section: section.id, unit } as const;
+    const number = add({ ...body, items, part: unit.side === 'facing' ? 'left' : 'page' });
+    if (unit.contents) plan.contents.push({ text: unit.contents, page: number, section: section.id });
+    const planned = plan.items[section.id]!;
+    for (const item of items) {
+      const last = counters.get(planned.noun) ?? 0;
+      counters.set(planned.noun, last + 1);
+      planned.displayNumbers[item - 1] = last + 1;
+      planned.pages[item - 1] = number;
+    }
+    if (unit.side === 'facing') add({ ...body, items, part: 'right' });
+    if (unit.back === 'drawn') add({ ...body, part: 'back' });
+    if (unit.back === 'blank') add({ role: 'blank', section: section.id });
+    if (answered) {
+      const stream = streamOf(entry, solutions, [{ section, items }], items.length);
+      addAnswers(entry.id, stream.layout, answersOnPages(stream.answers, stream.layout));
+    }
   };
 
-  const late: Section[] = [];
-  for (const section of recipe.sections) {
-    const kind = kindOf(section);
-    plan.shownFrom[section.id] = shown.get(section.kind) ?? 0;
-    const where: number[] = [];
-    plan.pageOfItem[section.id] = where;
-    if (kind.counted === 'items') {
-      shown.set(section.kind, (shown.get(section.kind) ?? 0) + section.items!);
-      addRun(section, 'body', grouped(section.items!, kind.itemsPerPage?.(section.options) ?? 1), where);
-      const place = kind.drawSolution ? (section.solutions?.place ?? 'none') : 'none';
-      if (place === 'after') addSolutions(section);
-      else if (place === 'end') late.push(section);
-    } else {
-      addRun(
+  /** One answer for each item of the sections, in the order given. */
+  const streamOf = (
+    entry: Entry,
+    solutions: Solutions,
+    parts: readonly { section: Section; items: readonly number[] }[],
+    least = 1,
+  ): SolutionStream =>
+    pagesOfAnswers(
+      entry.id,
+      solutions,
+      parts.filter(({ section }) => kindOf(section).solution),
+      frame('recto'),
+      least,
+    );
+
+  for (const entry of recipe.sections) {
+    const members = isGroup(entry) ? entry.group.members : [entry];
+    const rounds = isGroup(entry) ? entry.group.rounds : undefined;
+    const units = members.map((member) => unitsOf(member, frame, rounds));
+    members.forEach((member, i) => {
+      plan.items[member.id] = {
+        count: countItems(units[i]!),
+        noun: nounOf(entry, member),
+        displayNumbers: [],
+        pages: [],
+        solutionPages: [],
+      };
+    });
+    const { solutions } = entry;
+    const placed: { section: Section; items: readonly number[] }[] = [];
+    run(entry.id, 'body', () => {
+      const most = Math.max(0, ...units.map(({ length }) => length));
+      for (let round = 0; round < most; round++)
+        members.forEach((member, i) => {
+          const unit = units[i]![round];
+          if (!unit) return;
+          place(member, unit, solutions, entry);
+          if (unit.items?.length) placed.push({ section: member, items: unit.items });
+        });
+    });
+    if (!solutions || solutions.place === 'none') continue;
+    const unanswered = placed
+      .map(({ section, items }) => ({
         section,
-        'body',
-        Array.from({ length: section.pages ?? 1 }, () => []),
-        where,
-      );
-    }
+        items: items.filter((item) => plan.items[section.id]!.solutionPages[item - 1] === undefined),
+      }))
+      .filter(({ items }) => items.length);
+    const stream = streamOf(entry, solutions, unanswered);
+    if (stream.answers.length === 0) continue;
+    if (solutions.place === 'end') late.push(stream);
+    else addStream(stream);
   }
-  late.forEach(addSolutions);
+  for (const stream of joined(late)) addStream(stream);
   // Counts are even: the sheet has two sides.
-  if (plan.pages.length % 2 === 1) add('blank', null, []);
+  if (plan.pages.length % 2 === 1) add({ role: 'blank', section: null });
   numberPages(recipe, plan);
   return plan;
 }
 
-const grouped = (count: number, size: number): number[][] =>
-  Array.from({ length: Math.ceil(count / size) }, (_, group) =>
-    Array.from({ length: Math.min(size, count - group * size) }, (_, i) => group * size + i + 1),
-  );
+/** What the items of a section are called. Members of a group that count apart go by the name of their kind. */
+function nounOf(entry: Entry, section: Section): string {
+  const kind = kindOf(section);
+  if (!isGroup(entry)) return capitalized(kind.itemName ?? 'item');
+  if (entry.group.numbering === 'apart') return capitalized(kind.name.toLowerCase());
+  const names = new Set(entry.group.members.flatMap((member) => kindOf(member).itemName ?? []));
+  return capitalized(names.size === 1 ? [...names][0]! : 'puzzle');
+}
+
+/** Streams at the end that go on where the one before stops. */
+function joined(streams: readonly SolutionStream[]): SolutionStream[] {
+  const all: SolutionStream[] = [];
+  for (const stream of streams) {
+    const last = all.at(-1);
+    if (last && stream.together && JSON.stringify(last.layout) === JSON.stringify(stream.layout))
+      all[all.length - 1] = { ...last, answers: [...last.answers, ...stream.answers] };
+    else all.push(stream);
+  }
+  return all;
+}
 
 function numberPages(recipe: Recipe, plan: Plan): void {
-  const { form, from } = recipe.style.numbering as { form: string; from: number };
-  if (form === 'none') return;
-  const numbered = new Map(recipe.sections.map((section) => [section.id, kindOf(section).numbered]));
-  const total = plan.pages.length + from - 1;
+  const { form, from } = recipe.style.numbering;
+  if (form === undefined || form === 'none') return;
+  const first = from ?? 1;
+  const numbered = new Map(
+    sectionsOf(recipe.sections).map((section) => [section.id, kindOf(section).numbered]),
+  );
+  const total = plan.pages.length + first - 1;
   for (const page of plan.pages) {
-    if (page.section === null || !numbered.get(page.section)) continue;
-    const number = page.number + from - 1;
+    if (page.role === 'blank' || page.part === 'back') continue;
+    if (page.role === 'body' && !numbered.get(page.section!)) continue;
+    const number = page.number + first - 1;
     page.folio = form.replace('100', String(total)).replace('1', String(number));
   }
 }

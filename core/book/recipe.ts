@@ -1,22 +1,17 @@
 import * as v from 'valibot';
 import { COMPOSITION_NAMES, MOTIF_NAMES } from '../cover/names.ts';
-import { keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
-import { type PageKind, pageKind, pageKinds } from '../pages/index.ts';
+import { identifier, keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
+import { kindsRevision } from '../pages/index.ts';
 import { printService, printServiceIds } from '../print/index.ts';
 import { LENGTH_PATTERN } from '../units.ts';
+import { type Entry, isGroup, type Section, sectionsSchema } from './sections.ts';
 
 /** Version of the recipe format this program writes. */
 export const RECIPE_VERSION = 1;
-/** Values of `solutions.perPage`. */
-export const SOLUTIONS_PER_PAGE = [1, 2, 4, 6, 9] as const;
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
 const MOST_IN_SECTION = 828;
 
 const service = printService(printServiceIds[0]!);
-const id = v.pipe(
-  v.string(),
-  v.regex(/^[A-Za-z0-9_-]{1,64}$/, 'should be 1 to 64 letters, digits, hyphens or underscores.'),
-);
 const length = v.pipe(
   v.string((issue) => `is ${issue.received}, but should be a number with a unit, such as "6in".`),
   v.regex(
@@ -25,11 +20,6 @@ const length = v.pipe(
   ),
 );
 const hexColour = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}$/, 'should be a colour such as "#1d2733".'));
-const itemNumber = v.pipe(
-  v.string(),
-  v.regex(/^[1-9]\d{0,3}$/, 'should be the number of an item, such as "12".'),
-);
-
 const print = keyed({
   service: oneOf(printServiceIds),
   binding: v.optional(oneOf(['paperback']), 'paperback'),
@@ -69,58 +59,14 @@ const style = keyed({
   ),
 });
 
-const solutions = keyed({
-  place: v.optional(oneOf(['end', 'after', 'none']), 'end'),
-  perPage: v.optional(
-    v.picklist(
-      SOLUTIONS_PER_PAGE,
-      (issue) => `is ${issue.received}. Allowed: ${SOLUTIONS_PER_PAGE.join(', ')}.`,
-    ),
-    6,
-  ),
-});
-
-const version = (kind: PageKind) =>
-  v.optional(
-    v.literal(kind.version, `should be ${kind.version}, the version of ${kind.kind} known here.`),
-    kind.version,
-  );
-
-function sectionSchema(kind: PageKind) {
-  const common = {
-    id,
-    kind: v.literal(kind.kind),
-    version: version(kind),
-    options: v.optional(kind.options, {}),
-  };
-  if (kind.counted === 'once') return keyed(common);
-  if (kind.counted === 'pages') return keyed({ ...common, pages: wholeNumber(1, MOST_IN_SECTION) });
-  return keyed({
-    ...common,
-    items: wholeNumber(1, MOST_IN_SECTION),
-    solutions: v.optional(solutions, {}),
-    /** How often each item was re-rolled. */
-    rolls: v.optional(v.record(itemNumber, wholeNumber(0, 1_000_000)), {}),
-    /** Items kept as they are, whatever the settings become. */
-    pins: v.optional(v.record(itemNumber, kind.pin?.schema ?? v.never()), {}),
-  });
-}
-
-const section = v.variant('kind', pageKinds.map(sectionSchema) as never, (issue) =>
-  issue.type === 'variant'
-    ? `is ${issue.received}. Kinds of page known here: ${pageKinds.map((kind) => kind.kind).join(', ')}.`
-    : issue.message,
-) as v.GenericSchema<unknown, Section>;
-
 const price = numberBetween(0.01, 250);
 
-/** The recipe of a book: everything about a title, from which all pages, numbers and files follow. */
-export const RecipeSchema = keyed({
+const fields = {
   quill: v.literal(
     RECIPE_VERSION,
     (issue) => `is ${issue.received}. This program reads recipes of version ${RECIPE_VERSION}.`,
   ),
-  id,
+  id: identifier,
   seed: text(1, 64),
   title: text(1, 200),
   subtitle: v.optional(text(0, 200), ''),
@@ -135,12 +81,11 @@ export const RecipeSchema = keyed({
   style: v.optional(style, {}),
   /** Word banks the sections name, carried along so that the recipe is complete by itself. */
   banks: v.optional(
-    v.record(id, keyed({ name: text(1, 100), words: v.pipe(v.array(text(1, 60)), v.maxLength(20_000)) })),
+    v.record(
+      identifier,
+      keyed({ name: text(1, 100), words: v.pipe(v.array(text(1, 60)), v.maxLength(20_000)) }),
+    ),
     {},
-  ),
-  sections: v.pipe(
-    v.array(section, 'should be a list of sections.'),
-    v.maxLength(200, 'has more than 200 sections.'),
   ),
   cover: v.optional(
     keyed({
@@ -178,30 +123,24 @@ export const RecipeSchema = keyed({
     }),
     {},
   ),
-});
+};
 
-type WithoutSections = Omit<v.InferOutput<typeof RecipeSchema>, 'sections'>;
+let built: { revision: number; schema: v.GenericSchema<unknown, Recipe> } | null = null;
 
-export interface Solutions {
-  place: 'end' | 'after' | 'none';
-  perPage: (typeof SOLUTIONS_PER_PAGE)[number];
+/** The recipe of a book: everything about a title, from which all pages, numbers and files follow. */
+export function recipeSchema(): v.GenericSchema<unknown, Recipe> {
+  if (built?.revision !== kindsRevision()) {
+    const schema = keyed({ ...fields, sections: sectionsSchema() });
+    built = { revision: kindsRevision(), schema: schema as unknown as v.GenericSchema<unknown, Recipe> };
+  }
+  return built.schema;
 }
 
-/** One stretch of the running order. `options` belong to the kind, which alone knows what they hold. */
-export interface Section {
-  id: string;
-  kind: string;
-  version: number;
-  options: Record<string, unknown>;
-  pages?: number;
-  items?: number;
-  solutions?: Solutions;
-  rolls?: Record<string, number>;
-  pins?: Record<string, unknown>;
-}
+type WithoutSections = { [Key in keyof typeof fields]: v.InferOutput<(typeof fields)[Key]> };
 
 export interface Recipe extends WithoutSections {
-  sections: Section[];
+  /** The running order. */
+  sections: Entry[];
 }
 
 /** One thing that is wrong with a recipe: where, and what to do. */
@@ -219,7 +158,7 @@ export type ReadRecipe =
  * is allowed.
  */
 export function readRecipe(value: unknown): ReadRecipe {
-  const result = v.safeParse(RecipeSchema, value);
+  const result = v.safeParse(recipeSchema(), value);
   if (!result.success) {
     return {
       problems: result.issues.map((issue) => ({
@@ -228,7 +167,7 @@ export function readRecipe(value: unknown): ReadRecipe {
       })),
     };
   }
-  const recipe = result.output as Recipe;
+  const recipe = result.output;
   const problems = crossProblems(recipe);
   return problems.length ? { problems } : { recipe };
 }
@@ -250,23 +189,36 @@ export class RecipeError extends Error {
 /** What no single key can see: ids used twice, banks that are not there, ink the paper does not take. */
 function crossProblems(recipe: Recipe): RecipeProblem[] {
   const problems: RecipeProblem[] = [];
-  const seen = new Map<string, number>();
-  recipe.sections.forEach((section, i) => {
-    const first = seen.get(section.id);
+  const seen = new Map<string, string>();
+  const check = (id: string, path: string, name: string) => {
+    const first = seen.get(id);
     if (first !== undefined)
       problems.push({
-        path: `sections.${i}.id`,
-        message: `is “${section.id}”, which section ${first + 1} already has. Ids must differ.`,
+        path: `${path}.id`,
+        message: `is “${id}”, which ${first} already has. Ids must differ.`,
       });
-    seen.set(section.id, i);
+    else seen.set(id, name);
+  };
+  const checkSection = (section: Section, path: string, name: string) => {
+    check(section.id, path, name);
     const { words } = section.options as { words?: { bank?: string } };
     if (words?.bank !== undefined && !recipe.banks[words.bank]) {
       const known = Object.keys(recipe.banks).join(', ') || 'none';
       problems.push({
-        path: `sections.${i}.options.words.bank`,
+        path: `${path}.options.words.bank`,
         message: `names “${words.bank}”, which is not in banks. Banks in this recipe: ${known}.`,
       });
     }
+  };
+  recipe.sections.forEach((entry, i) => {
+    const path = `sections.${i}`;
+    if (!isGroup(entry)) {
+      checkSection(entry, path, `section ${i + 1}`);
+      return;
+    }
+    check(entry.id, path, `section ${i + 1}`);
+    for (const [k, member] of entry.group.members.entries())
+      checkSection(member, `${path}.group.members.${k}`, `member ${k + 1} of section ${i + 1}`);
   });
   const paper = printService(recipe.print.service).papers.find((known) => known.id === recipe.print.paper);
   if (paper && !paper.inks.includes(recipe.print.ink)) {
@@ -277,6 +229,3 @@ function crossProblems(recipe: Recipe): RecipeProblem[] {
   }
   return problems;
 }
-
-/** Checks that a section's kind is known. @throws RangeError */
-export const kindOf = (section: Section): PageKind => pageKind(section.kind);

@@ -1,6 +1,6 @@
-import { lowestPrice, printCost, printService, royalty, spineWidth, wrapFrame } from '../print/index.ts';
-import { type Plan, pageLimits, planBook, printSpec } from './plan.ts';
-import type { Recipe } from './recipe.ts';
+import { lowestPrice, printCost, royalty, spineWidth, wrapFrame } from '../print/index.ts';
+import type { Book } from './book.ts';
+import { pageLimits } from './plan.ts';
 
 export interface MarketTicket {
   market: string;
@@ -27,10 +27,8 @@ export interface JobTicket {
   markets: MarketTicket[];
 }
 
-/** Derives the job ticket from the recipe and the printing service's rules. */
-export function jobTicket(recipe: Recipe, plan: Plan = planBook(recipe)): JobTicket {
-  const service = printService(recipe.print.service);
-  const spec = printSpec(recipe);
+/** Derives the job ticket from a book and the printing service's rules. */
+export function jobTicket({ recipe, plan, service, spec }: Book): JobTicket {
   const pages = plan.pages.length;
   const wrap = wrapFrame(service, spec, pages);
   return {
@@ -46,7 +44,7 @@ export function jobTicket(recipe: Recipe, plan: Plan = planBook(recipe)): JobTic
     spineText: wrap.spineText !== null,
     markets: service.markets.map((market) => {
       const cost = printCost(service, market, spec, pages);
-      const price = (recipe.listing.prices as Record<string, number>)[market.id] ?? null;
+      const price = recipe.listing.prices[market.id] ?? null;
       return {
         market: market.id,
         name: market.name,

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bookOf as sampleBook } from '../book/book.sample.ts';
-import type { Recipe } from '../book/index.ts';
+import { recipeOf as sampleRecipe } from '../book/book.sample.ts';
+import { type Book, bookFrom } from '../book/index.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { type Bounds, eachMark, markBounds, type Scene } from '../scene/index.ts';
 import { drawFront, drawWrap, frameOfWrap } from './index.ts';
 import { motifs } from './motifs/index.ts';
 
 const type = typesetterFromDisk();
-const bookOf = (more: Record<string, unknown>): Recipe =>
-  sampleBook([{ id: 'r', kind: 'ruled', pages: 120 }], more);
+const bookOf = (more: Record<string, unknown>, pages = 120): Book =>
+  bookFrom(sampleRecipe([{ id: 'r', kind: 'ruled', pages }], more));
 
 /** Boxes of what must be read or kept: everything but the ground. */
 function inked(scene: Scene): { what: string; box: Bounds }[] {
@@ -39,24 +39,26 @@ const books = fc
     pages: fc.integer({ min: 12, max: 400 }).map((half) => 2 * half),
     seed: fc.string({ minLength: 1, maxLength: 12 }).map((text) => `s${text.replace(/\W/g, '')}`),
   })
-  .map(({ trim: [width, height], pages, title, subtitle, penName, blurb, motif, seed }) => ({
-    pages,
-    recipe: bookOf({
-      title: title.slice(0, 90),
-      subtitle: subtitle.slice(0, 90),
-      penName: penName.slice(0, 60),
-      seed,
-      print: { service: 'wrenfair', trim: { width, height } },
-      style: { motif },
-      cover: { fields: { blurb } },
-    }),
-  }));
+  .map(({ trim: [width, height], pages, title, subtitle, penName, blurb, motif, seed }) =>
+    bookOf(
+      {
+        title: title.slice(0, 90),
+        subtitle: subtitle.slice(0, 90),
+        penName: penName.slice(0, 60),
+        seed,
+        print: { service: 'wrenfair', trim: { width, height } },
+        style: { motif },
+        cover: { fields: { blurb } },
+      },
+      pages,
+    ),
+  );
 
 describe('the wrap', () => {
   it('is twice the trim, the spine and the bleed wide, and its parts lie side by side', () => {
     fc.assert(
-      fc.property(books, ({ recipe, pages }) => {
-        const { media, trim, back, spine, front } = frameOfWrap(recipe, pages);
+      fc.property(books, (book) => {
+        const { media, trim, back, spine, front } = frameOfWrap(book);
         const bleed = trim.x;
         expect(media.width).toBeCloseTo(2 * front.width + spine.width + 2 * bleed, 6);
         expect(media.height).toBeCloseTo(front.height + 2 * bleed, 6);
@@ -69,9 +71,9 @@ describe('the wrap', () => {
 
   it('keeps the barcode box clear of everything, its ground whole over the sheet, whatever the book says', () => {
     fc.assert(
-      fc.property(books, ({ recipe, pages }) => {
-        const { barcode, media } = frameOfWrap(recipe, pages);
-        const scene = drawWrap(recipe, pages, type);
+      fc.property(books, (book) => {
+        const { barcode, media } = frameOfWrap(book);
+        const scene = drawWrap(book, type);
         for (const { what, box } of inked(scene)) {
           const clear =
             box.right <= barcode.x ||
@@ -91,9 +93,9 @@ describe('the wrap', () => {
 
   it('has words on the spine only where the service allows them, and then between its edges', () => {
     fc.assert(
-      fc.property(books, ({ recipe, pages }) => {
-        const { spine, spineText } = frameOfWrap(recipe, pages);
-        const onSpine = inked(drawWrap(recipe, pages, type)).filter(
+      fc.property(books, (book) => {
+        const { spine, spineText } = frameOfWrap(book);
+        const onSpine = inked(drawWrap(book, type)).filter(
           ({ box }) => box.left >= spine.x && box.right <= spine.x + spine.width,
         );
         if (!spineText) expect(onSpine).toEqual([]);
@@ -107,18 +109,18 @@ describe('the wrap', () => {
   });
 
   it('is the same for the same recipe, and its ground another for another seed', () => {
-    const recipe = bookOf({});
-    expect(drawWrap(recipe, 120, type)).toEqual(drawWrap(recipe, 120, type));
-    expect(drawWrap(bookOf({ seed: 'moth-8' }), 120, type)).not.toEqual(drawWrap(recipe, 120, type));
+    const book = bookOf({});
+    expect(drawWrap(book, type)).toEqual(drawWrap(book, type));
+    expect(drawWrap(bookOf({ seed: 'moth-8' }), type)).not.toEqual(drawWrap(book, type));
   });
 
   it.each(Object.keys(motifs))(
     'fills the foot of the front with %s, and none of it reaches the spine',
     (motif) => {
-      const recipe = bookOf({ style: { motif } });
-      const { spine, front } = frameOfWrap(recipe, 120);
+      const book = bookOf({ style: { motif } });
+      const { spine, front } = frameOfWrap(book);
       let figures = 0;
-      for (const mark of drawWrap(recipe, 120, type).layers[0]!.marks.slice(1)) {
+      for (const mark of drawWrap(book, type).layers[0]!.marks.slice(1)) {
         if (mark.type !== 'path' || !mark.background) continue;
         const box = markBounds(mark, [1, 0, 0, 1, 0, 0], type)!;
         if (box.right < spine.x) continue;
@@ -132,7 +134,7 @@ describe('the wrap', () => {
 
 describe('the front alone', () => {
   it('says title, pen name and subtitle in any proportion', () => {
-    const recipe = bookOf({ subtitle: 'Word searches from the hive' });
+    const { recipe } = bookOf({ subtitle: 'Word searches from the hive' });
     for (const size of [
       { width: 432, height: 648 },
       { width: 160, height: 240 },

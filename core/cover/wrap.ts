@@ -1,4 +1,4 @@
-import { printSpec } from '../book/plan.ts';
+import type { Book } from '../book/book.ts';
 import type { Recipe } from '../book/recipe.ts';
 import { printService, type Rect, type WrapFrame, wrapFrame } from '../print/index.ts';
 import type { Scene, Typesetter } from '../scene/index.ts';
@@ -8,15 +8,15 @@ import type { CompositionName } from './names.ts';
 
 export const compositions: Record<CompositionName, Composition> = { field };
 
-const compositionOf = (recipe: Recipe): Composition =>
-  compositions[recipe.cover.composition as CompositionName];
+const compositionOf = (recipe: Recipe): Composition => compositions[recipe.cover.composition];
 
-export const frameOfWrap = (recipe: Recipe, pages: number): WrapFrame =>
-  wrapFrame(printService(recipe.print.service), printSpec(recipe), pages);
+export const frameOfWrap = ({ service, spec, plan }: Book): WrapFrame =>
+  wrapFrame(service, spec, plan.pages.length);
 
-/** The full cover sheet for a page count. Spine words only where the service allows any. */
-export function drawWrap(recipe: Recipe, pages: number, type: Typesetter): Scene {
-  const frame = frameOfWrap(recipe, pages);
+/** The full cover sheet. Spine words only where the service allows any. */
+export function drawWrap(book: Book, type: Typesetter): Scene {
+  const { recipe } = book;
+  const frame = frameOfWrap(book);
   const composition = compositionOf(recipe);
   const sheet: Rect = { x: 0, y: 0, ...frame.media };
   const marks = [

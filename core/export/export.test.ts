@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { bookOf, HIVE_WORDS } from '../book/book.sample.ts';
-import { drawPage, FIRST_PAGES, jobTicket, placeAmongFirst, planBook } from '../book/index.ts';
+import { HIVE_WORDS, planOf, recipeOf } from '../book/book.sample.ts';
+import { bookFrom, drawPage, FIRST_PAGES, jobTicket, placeAmongFirst } from '../book/index.ts';
 import { csvOf } from '../csv.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import {
@@ -27,7 +27,7 @@ import { sceneToSvg } from './svg.ts';
 const type = typesetterFromDisk();
 
 const book = (more: Record<string, unknown> = {}) =>
-  bookOf(
+  recipeOf(
     [
       { id: 't', kind: 'title-page' },
       { id: 'w', kind: 'word-search', items: 40, options: { words: { lists: [{ words: HIVE_WORDS }] } } },
@@ -286,13 +286,13 @@ describe('pictures', () => {
 
   it('the first pages lie on one picture in the order of the book, each as it is drawn alone', async () => {
     const recipe = book();
-    const plan = planBook(recipe);
+    const plan = planOf(recipe);
     const { width, across, pages } = FIRST_PAGES;
-    const sheet = await pixels(firstPagesPng(recipe, type)!);
+    const sheet = await pixels(firstPagesPng(bookFrom(recipe), type)!);
     const alone = await Promise.all(
       plan.pages
         .slice(0, pages)
-        .map(({ number }) => pixels(scenePng(drawPage(recipe, plan, number, type), type, width))),
+        .map(({ number }) => pixels(scenePng(drawPage(bookFrom(recipe), number, type), type, width))),
     );
     const { height } = alone[0]!;
     expect([sheet.width, sheet.height]).toEqual([across * width, Math.ceil(pages / across) * height]);
@@ -311,15 +311,15 @@ describe('pictures', () => {
 
   it('a short book has a short picture, an empty one has none', async () => {
     const short = book({ sections: [{ id: 'r', kind: 'ruled', pages: 3 }] });
-    const { height, width } = await sharp(firstPagesPng(short, type)!).metadata();
+    const { height, width } = await sharp(firstPagesPng(bookFrom(short), type)!).metadata();
     expect([width, height]).toEqual([FIRST_PAGES.across * FIRST_PAGES.width, FIRST_PAGES.width * 1.5]);
-    expect(firstPagesPng(book({ sections: [] }), type)).toBeNull();
+    expect(firstPagesPng(bookFrom(book({ sections: [] })), type)).toBeNull();
   });
 });
 
 describe('the listing sheet', () => {
   it('as CSV has one row a field, each name once, and reads back as what the sheet says (RFC 4180)', () => {
-    const sheet = listingSheet(book());
+    const sheet = listingSheet(bookFrom(book()));
     const rows = Papa.parse<string[]>(listingCsv(sheet), { skipEmptyLines: true }).data;
     const fields = Object.fromEntries(rows as [string, string][]);
     expect(rows.map(([name]) => name)).toEqual([...new Set(rows.map(([name]) => name))]);
@@ -340,8 +340,8 @@ describe('the listing sheet', () => {
 
   it('says of money what the job ticket says, to the cent', () => {
     const recipe = book();
-    const { markets, pages } = jobTicket(recipe);
-    const sheet = listingSheet(recipe);
+    const { markets, pages } = jobTicket(bookFrom(recipe));
+    const sheet = listingSheet(bookFrom(recipe));
     expect(sheet.pages).toBe(pages);
     for (const [i, { price, printCost, royalty, lowestPrice }] of sheet.prices.entries()) {
       expect(price).toBe(markets[i]!.price);
@@ -353,7 +353,9 @@ describe('the listing sheet', () => {
   });
 
   it('a market without a price has none, and no royalty', () => {
-    const sheet = listingSheet(book({ listing: { description: 'x', keywords: [], prices: { us: 9.99 } } }));
+    const sheet = listingSheet(
+      bookFrom(book({ listing: { description: 'x', keywords: [], prices: { us: 9.99 } } })),
+    );
     const [us, gb] = sheet.prices;
     expect(us!.royalty).not.toBeNull();
     expect([gb!.price, gb!.royalty]).toEqual([null, null]);

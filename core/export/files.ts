@@ -1,5 +1,5 @@
 import { type AsyncZippable, zip } from 'fflate';
-import { drawPage, frameOf, type Plan, planBook, type Recipe } from '../book/index.ts';
+import { type Book, drawPage, frameOf, type Recipe } from '../book/index.ts';
 import { drawWrap, frameOfWrap } from '../cover/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { frontJpeg } from './front.ts';
@@ -20,49 +20,43 @@ export type BookFile = (typeof BOOK_FILES)[number];
 /** Zip entries carry no time of day, so that the same recipe gives the same bytes. */
 const ZIP_DATE = new Date(2000, 0, 1);
 
-export function* interiorPages(recipe: Recipe, plan: Plan, type: Typesetter): Generator<PdfPage> {
-  for (const page of plan.pages) {
-    yield { scene: drawPage(recipe, plan, page.number, type), trim: frameOf(recipe, plan, page).trim };
-  }
+function* interiorPages(book: Book, type: Typesetter): Generator<PdfPage> {
+  for (const page of book.plan.pages)
+    yield { scene: drawPage(book, page.number, type), trim: frameOf(book, page).trim };
 }
 
-const describe = (recipe: Recipe) => ({ title: recipe.title, author: recipe.penName as string });
+const describe = (recipe: Recipe) => ({ title: recipe.title, author: recipe.penName });
 
 /** Writes the interior page by page. Black books are DeviceGray throughout. */
 export function writeInterior(
-  recipe: Recipe,
+  book: Book,
   type: Typesetter,
   sink: (chunk: Uint8Array) => void | Promise<void>,
   onPage?: (written: number, of: number) => void,
 ): Promise<void> {
-  const plan = planBook(recipe);
-  const total = plan.pages.length;
-  return writePdf(
-    interiorPages(recipe, plan, type),
-    type,
-    {
-      ...describe(recipe),
-      ...(onPage ? { onPage: (written: number) => onPage(written, total) } : {}),
-    },
-    sink,
-  );
+  const total = book.plan.pages.length;
+  const options = {
+    ...describe(book.recipe),
+    ...(onPage ? { onPage: (written: number) => onPage(written, total) } : {}),
+  };
+  return writePdf(interiorPages(book, type), type, options, sink);
 }
 
-export function wrapPdf(recipe: Recipe, type: Typesetter): Promise<Uint8Array> {
-  const pages = planBook(recipe).pages.length;
-  const sheet: PdfPage = { scene: drawWrap(recipe, pages, type), trim: frameOfWrap(recipe, pages).trim };
-  return pdfBytes([sheet], type, describe(recipe));
+export function wrapPdf(book: Book, type: Typesetter): Promise<Uint8Array> {
+  const sheet: PdfPage = { scene: drawWrap(book, type), trim: frameOfWrap(book).trim };
+  return pdfBytes([sheet], type, describe(book.recipe));
 }
 
 /** All files of a book except the interior, which is written as a stream. */
 export async function smallFiles(
-  recipe: Recipe,
+  book: Book,
   type: Typesetter,
 ): Promise<Record<Exclude<BookFile, 'interior.pdf'>, Uint8Array>> {
-  const sheet = listingSheet(recipe);
+  const { recipe } = book;
+  const sheet = listingSheet(book);
   const json = (value: unknown) => new TextEncoder().encode(`${JSON.stringify(value, null, 2)}\n`);
   return {
-    'wrap.pdf': await wrapPdf(recipe, type),
+    'wrap.pdf': await wrapPdf(book, type),
     'front.jpg': await frontJpeg(recipe, type),
     'listing.json': json(sheet),
     'listing.csv': new TextEncoder().encode(`\uFEFF${listingCsv(sheet)}`),

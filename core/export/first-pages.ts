@@ -1,13 +1,12 @@
-import { drawPage, FIRST_PAGES, placeAmongFirst, planBook, type Recipe } from '../book/index.ts';
+import { type Book, drawPage, FIRST_PAGES, placeAmongFirst } from '../book/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { pixelsOf, svgPng } from './picture.ts';
 import { sceneToSvg } from './svg.ts';
 
 /** The first pages of a book on one PNG, placed as FIRST_PAGES says; null for a book without pages. */
-export function firstPagesPng(recipe: Recipe, type: Typesetter): Uint8Array | null {
+export function firstPagesPng(book: Book, type: Typesetter): Uint8Array | null {
   const { pages, across, width } = FIRST_PAGES;
-  const plan = planBook(recipe);
-  const scenes = plan.pages.slice(0, pages).map((page) => drawPage(recipe, plan, page.number, type));
+  const scenes = book.plan.pages.slice(0, pages).map((page) => drawPage(book, page.number, type));
   const [first] = scenes;
   if (!first) return null;
   // All pages of a book have the size of the first.

@@ -1,27 +1,29 @@
-import { type JobTicket, jobTicket, type Recipe } from '../book/index.ts';
+import { type Book, jobTicket } from '../book/index.ts';
 import { csvOf } from '../csv.ts';
 import { toCents } from '../print/index.ts';
 import { showLength } from '../units.ts';
 
 /** The listing sheet: what a printing service asks for, every value from the recipe or derived from it. */
-export function listingSheet(recipe: Recipe, ticket: JobTicket = jobTicket(recipe)) {
-  const keywords = (recipe.listing.keywords as string[]).map((keyword) => keyword.trim()).filter(Boolean);
+export function listingSheet(book: Book) {
+  const { recipe } = book;
+  const ticket = jobTicket(book);
+  const keywords = recipe.listing.keywords.map((keyword) => keyword.trim()).filter(Boolean);
   return {
     title: recipe.title,
-    subtitle: recipe.subtitle as string,
+    subtitle: recipe.subtitle,
     series: recipe.series ? { name: recipe.series.name, volume: recipe.series.volume } : null,
-    penName: recipe.penName as string,
-    imprint: recipe.imprint as string,
-    language: recipe.language as string,
-    description: recipe.listing.description as string,
+    penName: recipe.penName,
+    imprint: recipe.imprint,
+    language: recipe.language,
+    description: recipe.listing.description,
     keywords,
-    categories: recipe.listing.categories as string[],
-    binding: recipe.print.binding as string,
+    categories: recipe.listing.categories,
+    binding: recipe.print.binding,
     trim: { width: showLength(ticket.trim.width, 'in'), height: showLength(ticket.trim.height, 'in') },
     bleed: ticket.bleed,
     ink: ticket.ink,
     paper: ticket.paper,
-    finish: recipe.print.finish as string,
+    finish: recipe.print.finish,
     pages: ticket.pages,
     prices: ticket.markets.map(({ market, currency, price, cost, royalty, lowestPrice }) => ({
       market,

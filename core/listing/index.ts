@@ -11,20 +11,20 @@ export interface ListingProblem {
 export function listingProblems(recipe: Recipe, service: PrintService): ListingProblem[] {
   const { titleAndSubtitle, keywordFields, keywordLength } = service.listing;
   const problems: ListingProblem[] = [];
-  const both = countLetters(recipe.title) + countLetters(recipe.subtitle as string);
+  const both = countLetters(recipe.title) + countLetters(recipe.subtitle);
   if (both > titleAndSubtitle) {
     problems.push({
       severity: 'fix',
       message: `Title and subtitle have ${both} characters together; ${titleAndSubtitle} are allowed. Shorten them by ${both - titleAndSubtitle}.`,
     });
   }
-  if (!(recipe.listing.description as string).trim()) {
+  if (!recipe.listing.description.trim()) {
     problems.push({
       severity: 'fix',
       message: 'The description is empty. Say in a few sentences what is in the book and for whom.',
     });
   }
-  const keywords = (recipe.listing.keywords as string[]).map((keyword) => keyword.trim());
+  const keywords = recipe.listing.keywords.map((keyword) => keyword.trim());
   keywords.forEach((keyword, i) => {
     const length = countLetters(keyword);
     if (length > keywordLength)

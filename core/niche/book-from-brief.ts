@@ -1,4 +1,4 @@
-import { planBook, type Recipe, readRecipe } from '../book/index.ts';
+import { bookFrom, type Recipe, readRecipe } from '../book/index.ts';
 import { printService } from '../print/index.ts';
 import type { Brief } from './brief.ts';
 
@@ -73,7 +73,7 @@ export function recipeFromBrief(
   const forPuzzles = ruled ? inside * (1 - RULED_SHARE) : inside;
   const items = puzzles ? Math.max(1, Math.floor(forPuzzles * PUZZLE_SHARE)) : 0;
   const without =
-    items > 0 ? planBook(draft(items, 0)).pages.filter((page) => page.role !== 'blank').length : 2;
+    items > 0 ? bookFrom(draft(items, 0)).plan.pages.filter((page) => page.role !== 'blank').length : 2;
   return draft(items, Math.max(0, brief.pages - without));
 }
 

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { jobTicket, planBook } from '../book/index.ts';
+import { planOf } from '../book/book.sample.ts';
+import { bookFrom, jobTicket, sectionsOf } from '../book/index.ts';
 import {
   BriefSchema,
   briefFrom,
@@ -45,8 +46,8 @@ describe('from a brief to a recipe', () => {
           const brief = briefFrom(phrase, comparables, lists);
           expect(v.parse(BriefSchema, brief)).toEqual(brief);
           const recipe = recipeFromBrief(brief, own);
-          expect(Math.abs(planBook(recipe).pages.length - half * 2)).toBeLessThanOrEqual(2);
-          for (const { price, lowestPrice } of jobTicket(recipe).markets)
+          expect(Math.abs(planOf(recipe).pages.length - half * 2)).toBeLessThanOrEqual(2);
+          for (const { price, lowestPrice } of jobTicket(bookFrom(recipe)).markets)
             expect(price!).toBeGreaterThanOrEqual(lowestPrice);
           expect(recipe.listing.keywords[0]).toBe(phrase);
           expect(recipe.print.trim).toEqual({ width: `${width}in`, height: `${height}in` });
@@ -70,13 +71,13 @@ describe('from a brief to a recipe', () => {
       { ...brief, kinds: ['word-search', 'ruled'], publishBy: '2027-04-01', occasion: 'World Bee Day' },
       own,
     );
-    expect(both.sections.map(({ kind }) => kind)).toEqual([
+    expect(sectionsOf(both.sections).map(({ kind }) => kind)).toEqual([
       'title-page',
       'belongs-to',
       'word-search',
       'ruled',
     ]);
-    expect(planBook(both).pages).toHaveLength(112);
+    expect(planOf(both).pages).toHaveLength(112);
     expect(both.brief.notes).toBe('Publish by 2027-04-01, for World Bee Day.');
   });
 

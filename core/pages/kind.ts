@@ -1,5 +1,5 @@
 import type * as v from 'valibot';
-import type { PageFrame, Rect } from '../print/index.ts';
+import type { PageFrame, Rect, Side } from '../print/index.ts';
 import type { Mark, Typesetter } from '../scene/index.ts';
 import type { WordList } from '../words/index.ts';
 
@@ -12,16 +12,48 @@ export interface BookFields {
   imprint: string;
 }
 
+/**
+ * What a kind lays out as one: a page, a page with its back, or two facing pages. A book is its units in order; the
+ * planner puts a blank page before one that wants the other side.
+ */
+export interface Unit {
+  /** The side it wants; `facing` takes a verso and the recto beside it. `any` if left out. */
+  side?: 'any' | 'recto' | 'verso' | 'facing';
+  /** The page behind it belongs to it: left empty, or drawn by the kind. It then stands on a recto. */
+  back?: 'blank' | 'drawn';
+  /** Numbers of the items on it, within their section. */
+  items?: readonly number[];
+  /** Its entry in a contents page. */
+  contents?: string;
+  /** Units with equal keys look the same on pages of the same side, so that they are drawn and written once. */
+  key?: string;
+  /** What drawing must know of it besides its items, such as a date. JSON. */
+  data?: unknown;
+}
+
+/** Which page of a unit: its only one, its back, or the left or right one of two that face each other. */
+export type UnitPart = 'page' | 'back' | 'left' | 'right';
+
+export interface UnitsContext<Options> {
+  options: Options;
+  /** Pages or items as the recipe says; 1 for a kind that is a single unit, 0 for one that follows from its options. */
+  count: number;
+  /** The frame of a page of either side, for kinds whose pages depend on the room they have. */
+  frame(side: Side): PageFrame;
+}
+
 /** One item of a section on its way to the page. */
 export interface PlacedItem<Item> {
   /** Counted from 1 within its section: names its random stream, its re-rolls and its pin. */
   number: number;
-  /** Counted from 1 through all sections of the kind: what the reader sees. */
-  shown: number;
+  /** What the reader sees: counted from 1 through all sections whose items are called the same. */
+  displayNumber: number;
+  /** What it is called with its number, unlike any other in the book: “Puzzle 12”. */
+  label: string;
   item: Item;
-  /** Page that carries the item. */
+  /** Page that carries the item, as it is printed. */
   page: number;
-  /** Page that carries its solution, if one does. */
+  /** Page that carries its solution, as it is printed, if one does. */
   solutionPage: number | null;
 }
 
@@ -30,6 +62,8 @@ export interface DrawContext<Options, Item> {
   /** The safe area less the strip kept for the page number. */
   body: Rect;
   options: Options;
+  unit: Unit;
+  part: UnitPart;
   items: PlacedItem<Item>[];
   book: BookFields;
   type: Typesetter;
@@ -43,12 +77,20 @@ export interface FillContext<Options> {
   item: number;
   roll: number;
   pin: unknown;
+  /** How many items the section has, for kinds whose items depend on their place; see `usesPlace`. */
+  total?: number;
 }
 
-/** Something a kind of page found wrong with one of its items. */
+/** Something a kind of page found wrong. */
 export interface ItemProblem {
   severity: 'fix' | 'look';
   message: string;
+}
+
+/** A problem of a whole section. */
+export interface SectionProblem extends ItemProblem {
+  /** The item it leads to, within the section. */
+  item?: number;
 }
 
 /** How one option is asked for; the settings panel draws it. `key` is the option's. */
@@ -72,43 +114,89 @@ export type Field =
   | { control: 'switch'; key: string; label: string }
   | { control: 'words'; key: string; label: string };
 
+/** How the answer of an item is shown: in a box, as lines of text in running columns, or either. */
+export interface Solution<Options, Item> {
+  /** One answer with its reference back, inside a box. */
+  box?(placed: PlacedItem<Item>, box: Rect, context: SolutionContext<Options>): Mark[];
+  lines?: {
+    /** Lines that an answer takes, at most; planned before any item is made. */
+    count(options: Options): number;
+    /** The answer, one text a line. */
+    text(placed: PlacedItem<Item>, options: Options): string[];
+  };
+}
+
+export interface SolutionContext<Options> {
+  options: Options;
+  type: Typesetter;
+}
+
 /**
  * A kind of page. Everything the program knows of a kind is in its folder and comes in through this; adding a
  * kind is adding a folder and naming it in registry.ts.
  */
 export interface PageKind<Options = unknown, Item = unknown> {
-  kind: string;
+  /** As a recipe names it. */
+  id: string;
   /** Raised when the same options would draw other pages; a recipe names the version it was made with. */
   version: number;
   name: string;
   /** What it is for, in a few words, where pages are added. */
   purpose: string;
-  /** `once`: a single page; `pages`: as many as the recipe says; `items`: as many as its items need. */
-  counted: 'once' | 'pages' | 'items';
+  /**
+   * What a section says of its length. `single`: nothing, it is one unit; `pages`: how many; `items`: how many items;
+   * `derived`: nothing, it follows from the options.
+   */
+  extent: 'single' | 'pages' | 'items' | 'derived';
   defaultCount: number;
   /** Page numbers are left off front matter. */
   numbered: boolean;
   options: v.GenericSchema<unknown, Options>;
   /** Its options in the order in which they are asked for. */
   fields: readonly Field[];
-  /** What one item is called: “puzzle”. */
+  /** Its pages, in order. Draws nothing and makes no item. */
+  units(context: UnitsContext<Options>): readonly Unit[];
+  /** What one item is called: “puzzle”. Items of kinds that call theirs the same are numbered through. */
   itemName?: string;
-  itemsPerPage?(options: Options): number;
+  /** Items on one unit, where a section says how many items it has; 1 if left out. */
+  itemsPerUnit?(options: Options): number;
   /** Makes one item from its own random stream. Pure: the same context gives the same item. */
   fill?(context: FillContext<Options>): Item;
+  /** Items depend on their place in the section and on how many there are, as rising levels do. */
+  usesPlace?: true;
   /** What keeps an item as it is, whatever the settings become. Stored in the recipe. */
   pin?: { schema: v.GenericSchema<unknown, unknown>; of(context: FillContext<Options>): unknown };
-  /** True when all pages of one side are equal, so that they are drawn once. */
-  alike?: boolean;
+  /** Marks of one page of a unit. Paginates nothing. */
   draw(context: DrawContext<Options, Item>): Mark[];
-  /** Draws one solution, with its reference back, inside a box. */
-  drawSolution?(
-    placed: PlacedItem<Item>,
-    box: Rect,
-    context: Pick<DrawContext<Options, Item>, 'type' | 'options'>,
-  ): Mark[];
+  solution?: Solution<Options, Item>;
   /** What is wrong with an item: checked by means that share nothing with its making. */
-  inspect?(item: Item, placed: Pick<PlacedItem<Item>, 'number' | 'shown'>, options: Options): ItemProblem[];
+  inspect?(
+    item: Item,
+    placed: Pick<PlacedItem<Item>, 'number' | 'displayNumber' | 'label'>,
+    options: Options,
+  ): ItemProblem[];
+  /** What is wrong with the items together: one twice, levels that fall. */
+  inspectSection?(
+    items: readonly Pick<PlacedItem<Item>, 'number' | 'label' | 'item'>[],
+    options: Options,
+  ): SectionProblem[];
+  /** What is wrong with a unit that no item stands for, such as a text that does not fit its page. */
+  inspectUnit?(
+    context: Pick<DrawContext<Options, Item>, 'unit' | 'part' | 'body' | 'options' | 'type'>,
+  ): ItemProblem[];
 }
 
 export const defineKind = <Options, Item>(kind: PageKind<Options, Item>): PageKind<Options, Item> => kind;
+
+/** So many single pages, all alike unless a key is left out. */
+export const pageUnits = (count: number, key?: string): Unit[] =>
+  Array.from({ length: count }, () => (key === undefined ? {} : { key }));
+
+/** Items in order, so many to a page. */
+export const itemUnits = (count: number, perUnit = 1): Unit[] =>
+  Array.from({ length: Math.ceil(count / perUnit) }, (_, unit) => ({
+    items: Array.from(
+      { length: Math.min(perUnit, count - unit * perUnit) },
+      (_, i) => unit * perUnit + i + 1,
+    ),
+  }));

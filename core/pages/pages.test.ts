@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { bookOf, HIVE_WORDS } from '../book/book.sample.ts';
-import { drawPage, filledItem, frameOf, type Plan, planBook, type Recipe } from '../book/index.ts';
+import { HIVE_WORDS, planOf, recipeOf, sectionAt } from '../book/book.sample.ts';
+import { bookFrom, drawPage, filledItem, frameOf, type Recipe } from '../book/index.ts';
 import { STEPS } from '../puzzles/word-search/index.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import {
@@ -32,7 +32,7 @@ const TRIMS = [
 ] as const;
 
 const book = (section: Record<string, unknown>, more: Record<string, unknown> = {}): Recipe =>
-  bookOf([{ id: 's', ...section }], {
+  recipeOf([{ id: 's', ...section }], {
     subtitle: 'Puzzles for long evenings',
     imprint: 'Tin Lantern Press',
     ...more,
@@ -42,9 +42,9 @@ const printOn = ([width, height]: readonly [string, string], bleed = false) => (
   print: { service: 'wrenfair', trim: { width, height }, bleed },
 });
 
-function marksOn(recipe: Recipe, page: number, plan: Plan = planBook(recipe)): InkMark[] {
+function marksOn(recipe: Recipe, page: number): InkMark[] {
   const marks: InkMark[] = [];
-  for (const layer of drawPage(recipe, plan, page, type).layers)
+  for (const layer of drawPage(bookFrom(recipe), page, type).layers)
     eachMark(layer.marks, (mark) => marks.push(mark));
   return marks;
 }
@@ -76,10 +76,10 @@ const searchBook = (options: Record<string, unknown>, more: Record<string, unkno
     more,
   );
 const itemOf = (recipe: Recipe, item: number) =>
-  filledItem(recipe, recipe.sections[0]!, item) as WordSearchItem;
+  filledItem(bookFrom(recipe), sectionAt(recipe), item) as WordSearchItem;
 
 describe('every kind of page', () => {
-  it.each(pageKinds.map((kind) => [kind.kind, kind] as const))(
+  it.each(pageKinds().map((kind) => [kind.id, kind] as const))(
     '%s: its options have defaults, and its settings ask for options that it has',
     (_, kind) => {
       const defaults = v.parse(kind.options, {}) as Record<string, unknown>;
@@ -113,10 +113,10 @@ describe('every kind of page', () => {
         ),
         (trim, bleed, section) => {
           const recipe = book(section, printOn(trim, bleed));
-          const plan = planBook(recipe);
+          const plan = planOf(recipe);
           for (const page of plan.pages) {
-            const { safe } = frameOf(recipe, plan, page);
-            for (const mark of marksOn(recipe, page.number, plan)) {
+            const { safe } = frameOf(bookFrom(recipe), page);
+            for (const mark of marksOn(recipe, page.number)) {
               const box = markBounds(mark, IDENTITY, type);
               if (!box) continue;
               expect(box.left).toBeGreaterThanOrEqual(safe.x - ROUNDING);
@@ -149,8 +149,8 @@ describe('ruled pages', () => {
             { kind: 'ruled', pages: 2, options: { ruling, heading, weight } },
             printOn(trim),
           );
-          const plan = planBook(recipe);
-          const { safe } = frameOf(recipe, plan, plan.pages[0]!);
+          const plan = planOf(recipe);
+          const { safe } = frameOf(bookFrom(recipe), plan.pages[0]!);
           const all = lineHeights(marksOn(recipe, 1));
           const lines = heading === 'none' ? all : all.slice(1);
           for (const [i, y] of lines.entries()) if (i) expect(y - lines[i - 1]!).toBeCloseTo(spacing, 4);
@@ -171,10 +171,10 @@ describe('ruled pages', () => {
 
   it('left and right pages mirror each other: the lines begin and end at the safe area of their side', () => {
     const recipe = book({ kind: 'ruled', pages: 2 });
-    const plan = planBook(recipe);
+    const plan = planOf(recipe);
     const [recto, verso] = [1, 2].map((number) => {
-      const { safe } = frameOf(recipe, plan, plan.pages[number - 1]!);
-      for (const { left, right } of linesOf(marksOn(recipe, number, plan))) {
+      const { safe } = frameOf(bookFrom(recipe), plan.pages[number - 1]!);
+      for (const { left, right } of linesOf(marksOn(recipe, number))) {
         expect(left).toBeCloseTo(safe.x, 4);
         expect(right).toBeCloseTo(safe.x + safe.width, 4);
       }
@@ -209,7 +209,7 @@ describe('front matter', () => {
         if (mark.type === 'text' && mark.sourceField)
           quoted[mark.sourceField] = `${quoted[mark.sourceField] ?? ''} ${mark.text}`.trim();
     };
-    for (const { marks } of drawPage(recipe, planBook(recipe), 1, type).layers) gather(marks);
+    for (const { marks } of drawPage(bookFrom(recipe), 1, type).layers) gather(marks);
     expect(quoted).toMatchObject({
       title: recipe.title,
       subtitle: recipe.subtitle,
@@ -271,9 +271,9 @@ describe('a word search on its page', () => {
 
   it('its solution rings each word from its first to its last letter and names the page it is on', () => {
     const recipe = searchBook({ directions: 'backwards' }, printOn(['8.5in', '11in']));
-    const plan = planBook(recipe);
-    const page = plan.solutionPageOfItem.s![0]!;
-    const marks = marksOn(recipe, page, plan);
+    const plan = planOf(recipe);
+    const page = plan.items.s!.solutionPages[0]!;
+    const marks = marksOn(recipe, page);
     const { search } = itemOf(recipe, 1);
     const rows = texts(marks).filter(({ centers }) => centers);
     const rings = paths(marks).filter(({ fill }) => fill);
@@ -297,9 +297,9 @@ describe('a word search on its page', () => {
     const said = texts(marks).map(({ text }) => text);
     for (let item = 1; item <= 6; item++) {
       expect(said).toContain(`Puzzle ${item}`);
-      expect(said).toContain(`page ${plan.pageOfItem.s![item - 1]}`);
+      expect(said).toContain(`page ${plan.items.s!.pages[item - 1]}`);
     }
-    expect(texts(marksOn(recipe, 1, plan)).map(({ text }) => text)).toContain(`Solution on page ${page}`);
+    expect(texts(marksOn(recipe, 1)).map(({ text }) => text)).toContain(`Solution on page ${page}`);
   });
 });
 

@@ -1,17 +1,53 @@
+import * as v from 'valibot';
 import { belongsTo } from './belongs-to/index.ts';
 import type { PageKind } from './kind.ts';
 import { ruled } from './ruled/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { wordSearch } from './word-search/index.ts';
 
-/** All kinds of page, in the order in which they are offered. */
-export const pageKinds = [titlePage, belongsTo, wordSearch, ruled] as unknown as readonly PageKind[];
+const kinds = new Map<string, PageKind>();
+let revision = 0;
 
-const byName = new Map(pageKinds.map((kind) => [kind.kind, kind]));
+/**
+ * Makes a kind known.
+ * @throws RangeError that names what a kind lacks, or that its id is taken
+ */
+export function registerKind<Options, Item>(kind: PageKind<Options, Item>): void {
+  const lacks = incomplete(kind as unknown as PageKind);
+  if (lacks) throw new RangeError(`The kind of page “${kind.id}” ${lacks}.`);
+  kinds.set(kind.id, kind as unknown as PageKind);
+  revision++;
+}
+
+function incomplete(kind: PageKind): string | null {
+  if (!/^[a-z][a-z0-9-]*$/.test(kind.id)) return 'has an id that is not in small letters and hyphens';
+  if (kinds.has(kind.id)) return 'has an id that another kind has';
+  if (!Number.isInteger(kind.version) || kind.version < 1) return 'has no version';
+  const defaults = v.safeParse(kind.options, {});
+  if (!defaults.success) return `has an option without a default: ${defaults.issues[0].message}`;
+  for (const { key } of kind.fields)
+    if (!Object.hasOwn(defaults.output as object, key))
+      return `asks for “${key}”, which is none of its options`;
+  const hasItems = kind.extent === 'items';
+  if (hasItems && !(kind.fill && kind.itemName))
+    return 'has items, but does not say how they are made or called';
+  if (kind.fill && !kind.inspect && !kind.inspectSection) return 'makes items that nobody looks over';
+  if (kind.solution && !kind.solution.box && !kind.solution.lines)
+    return 'has solutions, but none that can be shown';
+  return null;
+}
+
+for (const kind of [titlePage, belongsTo, wordSearch, ruled] as unknown as PageKind[]) registerKind(kind);
+
+/** All kinds of page, in the order in which they are offered. */
+export const pageKinds = (): readonly PageKind[] => [...kinds.values()];
+
+/** Counted up when a kind is registered: what is built from the kinds is built anew. */
+export const kindsRevision = (): number => revision;
 
 /** @throws RangeError when no such kind is known */
-export function pageKind(name: string): PageKind {
-  const kind = byName.get(name);
-  if (!kind) throw new RangeError(`No kind of page “${name}”. Known: ${[...byName.keys()].join(', ')}.`);
+export function pageKind(id: string): PageKind {
+  const kind = kinds.get(id);
+  if (!kind) throw new RangeError(`No kind of page “${id}”. Known: ${[...kinds.keys()].join(', ')}.`);
   return kind;
 }

@@ -1,6 +1,9 @@
 import type { PrintService } from './service.ts';
 import { paperOf } from './service.ts';
 
+/** Height of the strip at the foot of the safe area that is kept for the page number, in points. */
+export const FOLIO_STRIP = 20;
+
 export type Side = 'recto' | 'verso';
 
 /** A rectangle in points, origin at the upper left of the sheet, y downwards. */
@@ -43,12 +46,12 @@ export function gutterFor(service: PrintService, pages: number): number {
 /**
  * The frame of one page: bleed at top, bottom and the outer edge, never at the spine; outer edge right on a
  * recto, left on a verso.
+ * @param gutter the inner margin in points, for the page count of the book: gutterFor
  */
-export function pageFrame(service: PrintService, spec: PrintSpec, pages: number, side: Side): PageFrame {
+export function pageFrame(service: PrintService, spec: PrintSpec, gutter: number, side: Side): PageFrame {
   const bleed = spec.bleed ? service.bleed : 0;
   const { width, height } = spec.trim;
   const trim: Rect = { x: side === 'verso' ? bleed : 0, y: bleed, width, height };
-  const gutter = gutterFor(service, pages);
   const outside = service.outsideMargin;
   return {
     side,

@@ -27,11 +27,13 @@ const spec = (width: number, height: number, more: Partial<PrintSpec> = {}): Pri
 
 describe('page geometry (common practice, no source)', () => {
   it('a page with bleed is trim + 0.125 in wide and + 0.25 in high', () => {
-    expect(pageFrame(service, spec(8.5, 11, { bleed: true }), 100, 'recto').media).toEqual({
+    expect(
+      pageFrame(service, spec(8.5, 11, { bleed: true }), gutterFor(service, 100), 'recto').media,
+    ).toEqual({
       width: 621,
       height: 810,
     });
-    const small = pageFrame(service, spec(6, 9, { bleed: true }), 167, 'recto');
+    const small = pageFrame(service, spec(6, 9, { bleed: true }), gutterFor(service, 167), 'recto');
     expect(small.media).toEqual({ width: inches(6.125), height: inches(9.25) });
     expect(gutterFor(service, 167)).toBe(inches(0.5));
     expect(small.safe.x).toBe(inches(0.5));
@@ -41,8 +43,8 @@ describe('page geometry (common practice, no source)', () => {
   it('mirrors recto and verso', () => {
     fc.assert(
       fc.property(fc.integer({ min: 24, max: 828 }), fc.boolean(), (pages, bleed) => {
-        const recto = pageFrame(service, spec(6, 9, { bleed }), pages, 'recto');
-        const verso = pageFrame(service, spec(6, 9, { bleed }), pages, 'verso');
+        const recto = pageFrame(service, spec(6, 9, { bleed }), gutterFor(service, pages), 'recto');
+        const verso = pageFrame(service, spec(6, 9, { bleed }), gutterFor(service, pages), 'verso');
         expect(verso.media.width - verso.safe.x - verso.safe.width).toBeCloseTo(recto.safe.x, 9);
         expect(verso.safe.width).toBe(recto.safe.width);
         expect(recto.trim.x).toBe(0);
@@ -90,7 +92,7 @@ describe('every trim of the service', () => {
         anySpec,
         fc.constantFrom('recto' as const, 'verso' as const),
         ({ spec: one, pages }, side) => {
-          const { media, trim, safe } = pageFrame(service, one, pages, side);
+          const { media, trim, safe } = pageFrame(service, one, gutterFor(service, pages), side);
           expect(safe.width).toBeGreaterThan(inches(2));
           expect(safe.height).toBeGreaterThan(inches(2));
           expect(safe.x).toBeGreaterThanOrEqual(trim.x + inches(0.25) - 1e-9);

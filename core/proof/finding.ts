@@ -1,5 +1,5 @@
-import type { JobTicket, Plan, PlannedPage, Recipe } from '../book/index.ts';
-import type { PageFrame, PrintService, WrapFrame } from '../print/index.ts';
+import type { Book, JobTicket, PlannedPage, Section } from '../book/index.ts';
+import type { PageFrame, WrapFrame } from '../print/index.ts';
 import type { Scene, Typesetter } from '../scene/index.ts';
 
 /** Where a finding leads. */
@@ -20,10 +20,8 @@ export interface Finding {
 }
 
 export interface ProofContext {
-  recipe: Recipe;
-  plan: Plan;
+  book: Book;
   ticket: JobTicket;
-  service: PrintService;
   type: Typesetter;
   wrap: { scene: Scene; frame: WrapFrame };
   /** Fingerprint of the recipe the files were made from; null when there are none, undefined when nobody keeps any. */
@@ -42,5 +40,7 @@ export interface Check {
   /** What is looked at, as the proof lists it. */
   name: string;
   ofPage?(context: ProofContext, seen: PageInProof): Finding[];
+  /** A section as a whole, after all of its pages. */
+  ofSection?(context: ProofContext, section: Section): Finding[];
   ofBook?(context: ProofContext): Finding[];
 }

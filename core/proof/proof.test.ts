@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bookOf as book } from '../book/book.sample.ts';
-import { jobTicket, planBook, type Recipe } from '../book/index.ts';
+import { recipeOf as book } from '../book/book.sample.ts';
+import { bookFrom, jobTicket, type Recipe } from '../book/index.ts';
 import { drawWrap, frameOfWrap } from '../cover/index.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { inspectWordSearch } from '../pages/word-search/fill.ts';
-import { printService } from '../print/index.ts';
 import { makeWordSearch } from '../puzzles/word-search/index.ts';
 import { randomStream } from '../random.ts';
 import { markBounds } from '../scene/bounds.ts';
@@ -21,7 +20,7 @@ import { proofBook } from './index.ts';
 const type = typesetterFromDisk();
 const ruled = (pages: number) => ({ id: 'r', kind: 'ruled', pages });
 const messages = (recipe: Recipe, filesFrom?: string | null) =>
-  proofBook(recipe, type, { filesFrom }).map(({ severity, message }) => `${severity}: ${message}`);
+  proofBook(bookFrom(recipe), type, { filesFrom }).map(({ severity, message }) => `${severity}: ${message}`);
 
 describe('the proof of a whole book', () => {
   it('finds nothing in a sound book', () => {
@@ -89,14 +88,13 @@ describe('the proof of a whole book', () => {
 
 describe('each check fails when it should', () => {
   const recipe = book([ruled(120)]);
-  const plan = planBook(recipe);
+  const whole = bookFrom(recipe);
+  const { plan } = whole;
   const context: ProofContext = {
-    recipe,
-    plan,
-    ticket: jobTicket(recipe, plan),
-    service: printService('wrenfair'),
+    book: whole,
+    ticket: jobTicket(whole),
     type,
-    wrap: { scene: drawWrap(recipe, 120, type), frame: frameOfWrap(recipe, 120) },
+    wrap: { scene: drawWrap(whole, type), frame: frameOfWrap(whole) },
     filesFrom: undefined,
   };
   const { frame } = context.wrap;
@@ -190,13 +188,13 @@ describe('each check fails when it should', () => {
       randomStream('x'),
     );
     const item = { words, search, tooLong: [], short: 0 };
-    expect(inspectWordSearch(item, { number: 1, shown: 1 })).toEqual([]);
+    expect(inspectWordSearch(item, { number: 1, label: 'Puzzle 1' })).toEqual([]);
     const { column, row } = search.placements.find(({ word: placed }) => placed === 'QUEEN')!;
     const spoilt = {
       ...search,
       letters: search.letters.map((letter, i) => (i === row * 10 + column ? 'Z' : letter)),
     };
-    expect(inspectWordSearch({ ...item, search: spoilt }, { number: 1, shown: 1 })[0]!.message).toBe(
+    expect(inspectWordSearch({ ...item, search: spoilt }, { number: 1, label: 'Puzzle 1' })[0]!.message).toBe(
       'Puzzle 1: QUEEN can be read 0 times. Re-roll the puzzle.',
     );
   });

@@ -1,14 +1,13 @@
-import { drawPage, frameOf, jobTicket, planBook, type Recipe } from '../book/index.ts';
+import { type Book, drawPage, frameOf, jobTicket } from '../book/index.ts';
 import { drawWrap, frameOfWrap } from '../cover/index.ts';
-import { printService } from '../print/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { files } from './checks/files.ts';
 import { fonts, minimums } from './checks/ink.ts';
+import { items } from './checks/items.ts';
 import { listing } from './checks/listing.ts';
 import { names } from './checks/names.ts';
 import { margins, pageCount } from './checks/pages.ts';
 import { safeArea } from './checks/safe-area.ts';
-import { items } from './checks/words.ts';
 import { barcodeClear, coverGround, spineText } from './checks/wrap.ts';
 import type { Check, Finding, ProofContext } from './finding.ts';
 
@@ -35,33 +34,35 @@ export interface ProofOptions {
 
 /** Runs every check, page by page, giving way after each page so that a caller can stop or do other work. */
 export function* proofSteps(
-  recipe: Recipe,
+  book: Book,
   type: Typesetter,
   options: ProofOptions = {},
 ): Generator<void, Finding[]> {
-  const plan = planBook(recipe);
+  const { plan } = book;
   const pages = plan.pages.length;
   const context: ProofContext = {
-    recipe,
-    plan,
-    ticket: jobTicket(recipe, plan),
-    service: printService(recipe.print.service),
+    book,
+    ticket: jobTicket(book),
     type,
-    wrap: { scene: drawWrap(recipe, pages, type), frame: frameOfWrap(recipe, pages) },
+    wrap: { scene: drawWrap(book, type), frame: frameOfWrap(book) },
     filesFrom: options.filesFrom,
   };
   const findings: Finding[] = checks.flatMap((check) => check.ofBook?.(context) ?? []);
   const clean = new Set<string>();
   for (const page of plan.pages) {
-    const scene = drawPage(recipe, plan, page.number, type);
+    const scene = drawPage(book, page.number, type);
     // Alike pages are equal but for their number: one of each side stands for all.
     const key = scene.layers[0]?.key;
     if (!key || !clean.has(key)) {
-      const frame = frameOf(recipe, plan, page);
+      const frame = frameOf(book, page);
       for (const check of checks) findings.push(...(check.ofPage?.(context, { page, frame, scene }) ?? []));
       if (key) clean.add(key);
     }
     options.onPage?.(page.number, pages);
+    yield;
+  }
+  for (const section of book.sections.values()) {
+    for (const check of checks) findings.push(...(check.ofSection?.(context, section) ?? []));
     yield;
   }
   const order = (finding: Finding) => (finding.severity === 'fix' ? 0 : 1);
@@ -69,8 +70,8 @@ export function* proofSteps(
 }
 
 /** All findings of a book, those to fix first. */
-export function proofBook(recipe: Recipe, type: Typesetter, options: ProofOptions = {}): Finding[] {
-  const steps = proofSteps(recipe, type, options);
+export function proofBook(book: Book, type: Typesetter, options: ProofOptions = {}): Finding[] {
+  const steps = proofSteps(book, type, options);
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;

@@ -1,3 +1,4 @@
+import { bookFrom } from '#core/book/book.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { firstPagesPng } from '#core/export/first-pages.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
@@ -6,21 +7,28 @@ const type = typesetterFromDisk();
 
 // The first drawings unfold the typefaces and warm the program: nobody waits for those of this book, which is nobody's.
 firstPagesPng(
-  parseRecipe({
-    quill: 1,
-    id: 'nobody',
-    seed: 'first',
-    title: 'First Pages',
-    penName: 'Nobody',
-    print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
-    sections: [
-      { id: 'title', kind: 'title-page' },
-      { id: 'owner', kind: 'belongs-to' },
-      { id: 'words', kind: 'word-search', items: 30, options: { words: { lists: [{ words: ['QUILL'] }] } } },
-    ],
-  }),
+  bookFrom(
+    parseRecipe({
+      quill: 1,
+      id: 'nobody',
+      seed: 'first',
+      title: 'First Pages',
+      penName: 'Nobody',
+      print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+      sections: [
+        { id: 'title', kind: 'title-page' },
+        { id: 'owner', kind: 'belongs-to' },
+        {
+          id: 'words',
+          kind: 'word-search',
+          items: 30,
+          options: { words: { lists: [{ words: ['QUILL'] }] } },
+        },
+      ],
+    }),
+  ),
   type,
 );
 
 /** Draws the first pages of a book. Runs in a worker thread, where the typefaces stay unfolded. */
-export default (recipe: unknown): Uint8Array | null => firstPagesPng(parseRecipe(recipe), type);
+export default (recipe: unknown): Uint8Array | null => firstPagesPng(bookFrom(parseRecipe(recipe)), type);

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { bookFrom } from '#core/book/book.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { listingSheet } from '#core/export/listing.ts';
 import { db, isLostConnection } from '../db/client.ts';
@@ -39,7 +40,7 @@ export async function handInJob(row: ClaimedJob): Promise<void> {
     );
   };
   try {
-    const sheet = listingSheet(parseRecipe(sent.recipe));
+    const sheet = listingSheet(bookFrom(parseRecipe(sent.recipe)));
     const opened = await step(0, 'Listing', () => wrenfair.open(sent.key, sheet));
     await note(id, { remoteId: opened.id });
     if (opened.state === 'draft') {

@@ -3,6 +3,7 @@ import { createWriteStream } from 'node:fs';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
+import { bookFrom } from '#core/book/book.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
@@ -16,14 +17,14 @@ export interface PressTask {
 
 /** Makes all files of a book into the folder. Runs in a worker thread; nothing here touches the database. */
 export default async function press({ recipe: value, folder, progress }: PressTask): Promise<string[]> {
-  const recipe = parseRecipe(value);
+  const book = bookFrom(parseRecipe(value));
   const type = typesetterFromDisk();
   const stream = createWriteStream(join(folder, 'interior.pdf'));
   const failed = once(stream, 'error').then(([error]) => Promise.reject(error));
   failed.catch(() => {});
   let total = 0;
   await writeInterior(
-    recipe,
+    book,
     type,
     async (chunk) => {
       if (!stream.write(chunk)) await Promise.race([once(stream, 'drain'), failed]);
@@ -36,7 +37,7 @@ export default async function press({ recipe: value, folder, progress }: PressTa
   stream.end();
   await Promise.race([once(stream, 'close'), failed]);
   progress.postMessage({ done: total, of: total + 2, message: 'Wrap, front and listing' });
-  const small = await smallFiles(recipe, type);
+  const small = await smallFiles(book, type);
   for (const [name, bytes] of Object.entries(small)) await writeFile(join(folder, name), bytes);
   progress.postMessage({ done: total + 1, of: total + 2, message: 'Packing' });
   await writeFile(

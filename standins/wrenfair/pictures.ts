@@ -1,4 +1,4 @@
-import { drawPage, parseRecipe, planBook, type Recipe } from '#core/book/index.ts';
+import { bookFrom, drawPage, parseRecipe, type Recipe } from '#core/book/index.ts';
 import { drawFront, MOTIF_NAMES } from '#core/cover/index.ts';
 import { scenePng } from '#core/export/picture.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
@@ -87,11 +87,10 @@ export function openPictures() {
     /** Null for a page the book does not show. */
     page: (book: CatalogueBook, number: number) =>
       picture(`${book.id} ${number}`, () => {
-        const recipe = recipeOf(book);
-        const plan = planBook(recipe);
-        if (!(number >= 1 && number <= Math.min(PAGES_SHOWN, plan.pages.length))) return null;
-        return scenePng(drawPage(recipe, plan, number, type), type, PAGE_WIDTH);
+        const shown = bookFrom(recipeOf(book));
+        if (!(number >= 1 && number <= Math.min(PAGES_SHOWN, shown.plan.pages.length))) return null;
+        return scenePng(drawPage(shown, number, type), type, PAGE_WIDTH);
       }),
-    pagesShown: (book: CatalogueBook) => Math.min(PAGES_SHOWN, planBook(recipeOf(book)).pages.length),
+    pagesShown: (book: CatalogueBook) => Math.min(PAGES_SHOWN, bookFrom(recipeOf(book)).plan.pages.length),
   };
 }

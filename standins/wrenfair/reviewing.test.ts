@@ -4,11 +4,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PDFDocument, StandardFonts } from '@cantoo/pdf-lib';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { Recipe } from '#core/book/index.ts';
+import { bookFrom, type Recipe } from '#core/book/index.ts';
 import { smallFiles, writeInterior } from '#core/export/files.ts';
 import { listingSheet } from '#core/export/listing.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { beekeeper, bookOf, hedgerow } from '../../tests/support/books.ts';
+import { beekeeper, hedgerow, recipeOf } from '../../tests/support/books.ts';
 import { wrenfairApp } from './app.ts';
 import type { Listing } from './listing.ts';
 import { review } from './reviewer.ts';
@@ -17,13 +17,13 @@ const type = typesetterFromDisk();
 
 async function filesOf(recipe: Recipe) {
   const chunks: Uint8Array[] = [];
-  await writeInterior(recipe, type, (chunk) => {
+  await writeInterior(bookFrom(recipe), type, (chunk) => {
     chunks.push(chunk);
   });
   return {
     interior: new Uint8Array(Buffer.concat(chunks)),
-    wrap: (await smallFiles(recipe, type))['wrap.pdf'],
-    listing: listingSheet(recipe) as unknown as Listing,
+    wrap: (await smallFiles(bookFrom(recipe), type))['wrap.pdf'],
+    listing: listingSheet(bookFrom(recipe)) as unknown as Listing,
   };
 }
 
@@ -42,7 +42,9 @@ describe('the reviewer', () => {
   it('rejects the wrap of another page count, another title, a wrong price, and what is no PDF', async () => {
     const thicker = await filesOf({
       ...beekeeper,
-      sections: beekeeper.sections.map((one) => (one.kind === 'ruled' ? { ...one, pages: 60 } : one)),
+      sections: beekeeper.sections.map((one) =>
+        'kind' in one && one.kind === 'ruled' ? { ...one, pages: 60 } : one,
+      ),
     });
     expect((await review(good.listing, good.interior, thicker.wrap)).join()).toMatch(
       /The wrap is .* with a spine of/,
@@ -173,7 +175,7 @@ describe('submissions over HTTP', () => {
     });
 
   it('the same key makes one submission, damaged uploads are refused, and the answer comes', async () => {
-    const { listing, interior, wrap } = await filesOf(bookOf([{ id: 'r', kind: 'ruled', pages: 30 }]));
+    const { listing, interior, wrap } = await filesOf(recipeOf([{ id: 'r', kind: 'ruled', pages: 30 }]));
     const open = async () =>
       (
         await send('POST', '/submissions', JSON.stringify(listing), { 'idempotency-key': 'once' })

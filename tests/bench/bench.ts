@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { deflateSync } from 'node:zlib';
 import PDFDocument from 'pdfkit';
-import { drawPage, frameOf, planBook, type Recipe } from '#core/book/index.ts';
+import { bookFrom, drawPage, frameOf, type Recipe } from '#core/book/index.ts';
 import { namesOfNoFile } from '#core/export/content.sample.ts';
 import { contentStream } from '#core/export/content.ts';
 import { type PdfPage, writePdf } from '#core/export/pdf.ts';
@@ -14,7 +14,7 @@ import { readFace, typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { boundsOf, buildPath, eachMark, type FaceId, type Mark, readPath } from '#core/scene/index.ts';
 import { graphemes as graphemesOf } from '#core/words/graphemes.ts';
 import { DEMO_BANKS } from '#server/demo/banks.ts';
-import { bookOf } from '../support/books.ts';
+import { recipeOf } from '../support/books.ts';
 
 const type = typesetterFromDisk();
 const ROUNDS = 9;
@@ -37,10 +37,10 @@ async function cpu(work: () => unknown): Promise<number> {
 }
 
 const pagesOf = (recipe: Recipe): PdfPage[] => {
-  const plan = planBook(recipe);
-  return plan.pages.map((page) => ({
-    scene: drawPage(recipe, plan, page.number, type),
-    trim: frameOf(recipe, plan, page).trim,
+  const book = bookFrom(recipe);
+  return book.plan.pages.map((page) => ({
+    scene: drawPage(book, page.number, type),
+    trim: frameOf(book, page).trim,
   }));
 };
 
@@ -106,9 +106,9 @@ async function pdfRow(name: string, recipe: Recipe, most: number) {
 }
 
 const words = DEMO_BANKS[0]!.words;
-const ruled = (pages: number) => bookOf([{ id: 'r', kind: 'ruled', pages }]);
+const ruled = (pages: number) => recipeOf([{ id: 'r', kind: 'ruled', pages }]);
 const searches = (items: number) =>
-  bookOf([
+  recipeOf([
     {
       id: 'w',
       kind: 'word-search',
@@ -202,7 +202,7 @@ console.log(
 );
 
 const folder = mkdtempSync(join(tmpdir(), 'quill-bench-'));
-const whole = bookOf([
+const whole = recipeOf([
   { id: 't', kind: 'title-page' },
   { id: 'o', kind: 'belongs-to' },
   { id: 'w', kind: 'word-search', items: 90, options: { words: { lists: [{ words }] } } },

@@ -1,10 +1,11 @@
+import { bookFrom } from '#core/book/index.ts';
 import { writeInterior } from '#core/export/files.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { DEMO_BANKS } from '#server/demo/banks.ts';
-import { bookOf } from '../support/books.ts';
+import { recipeOf } from '../support/books.ts';
 
 // A process of its own, so that its peak is that of writing alone.
-const book = bookOf([
+const book = recipeOf([
   {
     id: 'w',
     kind: 'word-search',
@@ -13,5 +14,5 @@ const book = bookOf([
     solutions: { place: 'none' },
   },
 ]);
-await writeInterior(book, typesetterFromDisk(), () => {});
+await writeInterior(bookFrom(book), typesetterFromDisk(), () => {});
 console.log((process.resourceUsage().maxRSS / 1024).toFixed(0));

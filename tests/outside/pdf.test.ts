@@ -1,17 +1,25 @@
 import { execFileSync } from 'node:child_process';
 import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { frameOf, jobTicket, planBook, type Recipe } from '#core/book/index.ts';
+import { bookFrom, frameOf, jobTicket, type Recipe } from '#core/book/index.ts';
 import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { beekeeper, bookOf, hedgerow, nightSkies, tidePool, yearAtTheHive } from '../support/books.ts';
+import {
+  beekeeper,
+  hedgerow,
+  nightSkies,
+  planOf,
+  recipeOf,
+  tidePool,
+  yearAtTheHive,
+} from '../support/books.ts';
 import { fileOf, fontsIn, inkBoxes, pageBoxes, pageCount, qpdfCheck, textOf } from './referees.ts';
 
 const type = typesetterFromDisk();
 
 async function interiorOf(recipe: Recipe): Promise<Uint8Array> {
   const chunks: Uint8Array[] = [];
-  await writeInterior(recipe, type, (chunk) => {
+  await writeInterior(bookFrom(recipe), type, (chunk) => {
     chunks.push(chunk);
   });
   return Buffer.concat(chunks);
@@ -27,7 +35,7 @@ describe.each([
   ['word searches on 8.5 × 11 in with bleed', hedgerow],
   ['ruled, wide, numbered in the middle', yearAtTheHive],
 ])('the interior: %s', (_, recipe) => {
-  const plan = planBook(recipe);
+  const plan = planOf(recipe);
   let path = '';
   beforeAll(async () => {
     path = fileOf(await interiorOf(recipe));
@@ -39,7 +47,7 @@ describe.each([
   });
 
   it('has media, bleed and trim boxes right for each side of the sheet (pdfinfo; ISO 32000-1 §14.11.2)', () => {
-    const { trim } = jobTicket(recipe);
+    const { trim } = jobTicket(bookFrom(recipe));
     const bleed = recipe.print.bleed ? 9 : 0;
     pageBoxes(path, plan.pages.length).forEach((boxes, i) => {
       const left = i % 2 === 1 ? bleed : 0;
@@ -63,7 +71,7 @@ describe.each([
     expect(boxes).toHaveLength(plan.pages.length);
     boxes.forEach((box, i) => {
       const page = plan.pages[i]!;
-      const { safe, media } = frameOf(recipe, plan, page);
+      const { safe, media } = frameOf(bookFrom(recipe), page);
       if (page.role === 'blank') {
         expect(box).toBeNull();
         return;
@@ -98,7 +106,7 @@ describe('what a reader finds on the page (pdftotext)', () => {
     const words = ['МЁДОК', 'ПЧЕЛА', 'УЛЕЙ'];
     const path = fileOf(
       await interiorOf(
-        bookOf([{ id: 'w', kind: 'word-search', items: 1, options: { words: { lists: [{ words }] } } }]),
+        recipeOf([{ id: 'w', kind: 'word-search', items: 1, options: { words: { lists: [{ words }] } } }]),
       ),
     );
     for (const word of words) expect(textOf(path, 1)).toContain(word);
@@ -107,8 +115,8 @@ describe('what a reader finds on the page (pdftotext)', () => {
 
 describe('the other files', () => {
   it('wrap: one page of the worked size, fonts embedded; front: 1600 × 2560 px JPEG', async () => {
-    const recipe = bookOf([{ id: 'r', kind: 'ruled', pages: 100 }]);
-    const files = await smallFiles(recipe, type);
+    const recipe = recipeOf([{ id: 'r', kind: 'ruled', pages: 100 }]);
+    const files = await smallFiles(bookFrom(recipe), type);
     const path = fileOf(files['wrap.pdf']);
     qpdfCheck(path);
     expect(pageCount(path)).toBe(1);
@@ -126,9 +134,9 @@ describe('the other files', () => {
   });
 
   it('the background runs into every edge of the wrap (Ghostscript)', async () => {
-    const path = fileOf((await smallFiles(beekeeper, type))['wrap.pdf']);
+    const path = fileOf((await smallFiles(bookFrom(beekeeper), type))['wrap.pdf']);
     const [ink] = inkBoxes(path);
-    const { wrap } = jobTicket(beekeeper);
+    const { wrap } = jobTicket(bookFrom(beekeeper));
     expect(ink![0]).toBeLessThanOrEqual(0.1);
     expect(ink![1]).toBeLessThanOrEqual(0.1);
     expect(ink![2]).toBeGreaterThanOrEqual(wrap.width - 0.1);
@@ -137,7 +145,7 @@ describe('the other files', () => {
 
   it('the same recipe gives the same bytes, and the ZIP opens with unzip', async () => {
     const make = async () => {
-      const small = await smallFiles(nightSkies, type);
+      const small = await smallFiles(bookFrom(nightSkies), type);
       return bookZip({ 'interior.pdf': await interiorOf(nightSkies), ...small });
     };
     const once = Buffer.from(await make());
@@ -156,7 +164,7 @@ describe('the other files', () => {
 
   it('the listing sheet defuses what a spreadsheet would run', async () => {
     const files = await smallFiles(
-      bookOf([{ id: 'r', kind: 'ruled', pages: 30 }], { title: '=2+3', penName: '@Marrow' }),
+      bookFrom(recipeOf([{ id: 'r', kind: 'ruled', pages: 30 }], { title: '=2+3', penName: '@Marrow' })),
       type,
     );
     const csv = new TextDecoder().decode(files['listing.csv']);

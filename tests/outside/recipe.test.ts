@@ -3,7 +3,7 @@ import addFormats from 'ajv-formats';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parseRecipe, readRecipe, recipeJsonSchema } from '#core/book/index.ts';
-import { beekeeper, bookOf, hedgerow, nightSkies, tidePool, yearAtTheHive } from '../support/books.ts';
+import { beekeeper, hedgerow, nightSkies, recipeOf, tidePool, yearAtTheHive } from '../support/books.ts';
 
 // A general validator of JSON Schema (draft-07, json-schema.org) judges the published schema and the demo's recipes.
 const ajv = new Ajv({ strict: false, allErrors: true });
@@ -105,11 +105,11 @@ describe('reading a recipe', () => {
 
   it('says what no single key can see', () => {
     const ruled = { id: 'a', kind: 'ruled', pages: 30 };
-    expect(() => bookOf([ruled, ruled])).toThrow(/sections\.1\.id is “a”, which section 1 already has/);
+    expect(() => recipeOf([ruled, ruled])).toThrow(/sections\.1\.id is “a”, which section 1 already has/);
     expect(() =>
-      bookOf([{ id: 'w', kind: 'word-search', items: 2, options: { words: { bank: 'bees' } } }]),
+      recipeOf([{ id: 'w', kind: 'word-search', items: 2, options: { words: { bank: 'bees' } } }]),
     ).toThrow(/names “bees”, which is not in banks/);
-    expect(() => bookOf([ruled], { print: { ...base.print, ink: 'colour', paper: 'cream' } })).toThrow(
+    expect(() => recipeOf([ruled], { print: { ...base.print, ink: 'colour', paper: 'cream' } })).toThrow(
       /cream, which is printed in black only/,
     );
   });

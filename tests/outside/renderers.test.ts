@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { drawPage, planBook, type Recipe } from '#core/book/index.ts';
+import { bookFrom, drawPage, type Recipe } from '#core/book/index.ts';
 import { drawWrap } from '#core/cover/index.ts';
 import { wrapPdf, writeInterior } from '#core/export/files.ts';
 import { scenePng } from '#core/export/picture.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { beekeeper, bookOf, hedgerow, tidePool } from '../support/books.ts';
+import { beekeeper, hedgerow, recipeOf, tidePool } from '../support/books.ts';
 import { byMuPdf, byPoppler, type Difference, difference } from './pixels.ts';
 import { fileOf } from './referees.ts';
 
@@ -13,11 +13,11 @@ const WIDTH = 500;
 
 async function interior(recipe: Recipe): Promise<string> {
   const chunks: Uint8Array[] = [];
-  await writeInterior(recipe, type, (chunk) => void chunks.push(chunk));
+  await writeInterior(bookFrom(recipe), type, (chunk) => void chunks.push(chunk));
   return fileOf(Buffer.concat(chunks));
 }
 
-const scripts = bookOf([
+const scripts = recipeOf([
   { id: 't', kind: 'title-page' },
   {
     id: 'w',
@@ -56,21 +56,21 @@ describe('the PDF and the picture of a page show the same', () => {
     ['letters of another script', scripts, 2],
   ])('%s', async (_, recipe, page) => {
     const path = await interior(recipe);
-    const ours = scenePng(drawPage(recipe, planBook(recipe), page, type), type, WIDTH);
+    const ours = scenePng(drawPage(bookFrom(recipe), page, type), type, WIDTH);
     expectSame(await difference(ours, byPoppler(path, page, WIDTH)), 2);
     expectSame(await difference(ours, byMuPdf(path, page, WIDTH)), 2);
   });
 
   it('the wrap', async () => {
-    const path = fileOf(await wrapPdf(beekeeper, type), 'wrap.pdf');
-    const ours = scenePng(drawWrap(beekeeper, planBook(beekeeper).pages.length, type), type, WIDTH);
+    const path = fileOf(await wrapPdf(bookFrom(beekeeper), type), 'wrap.pdf');
+    const ours = scenePng(drawWrap(bookFrom(beekeeper), type), type, WIDTH);
     expectSame(await difference(ours, byPoppler(path, 1, WIDTH)), 100);
     expectSame(await difference(ours, byMuPdf(path, 1, WIDTH)), 100);
   });
 
   it('and a picture of another page is another picture', async () => {
     const path = await interior(beekeeper);
-    const ours = scenePng(drawPage(beekeeper, planBook(beekeeper), 3, type), type, WIDTH);
+    const ours = scenePng(drawPage(bookFrom(beekeeper), 3, type), type, WIDTH);
     const { mean, ink } = await difference(ours, byPoppler(path, 5, WIDTH));
     expect(mean).toBeGreaterThan(ink / 3);
   });

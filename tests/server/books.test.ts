@@ -14,7 +14,7 @@ import { ask, askForFiles, cancelJob, listJobs, stopQueue } from '#server/jobs.t
 import { claim, finish } from '#server/press/running-job.ts';
 import { addPenName, keepWordBank, listPenNames, listWordBanks } from '#server/shelf.ts';
 import { handIn, listSubmissions } from '#server/submissions.ts';
-import { bookOf } from '../support/books.ts';
+import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
 
 let press: Press;
@@ -40,7 +40,7 @@ beforeEach(async () => {
       { id: own, name: 'Tin Lantern Press' },
       { id: other, name: 'Somebody else' },
     ]);
-  recipe = bookOf([{ id: 'r', kind: 'ruled', pages: 120 }], { id: newId() });
+  recipe = recipeOf([{ id: 'r', kind: 'ruled', pages: 120 }], { id: newId() });
   await createBook(own, recipe);
 });
 

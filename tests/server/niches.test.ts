@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { jobTicket, planBook } from '#core/book/index.ts';
+import { bookFrom, jobTicket } from '#core/book/index.ts';
 import { type Comparable, copiesAMonth, DEFAULT_CHOICES, DEFAULT_CURVE } from '#core/niche/index.ts';
 import { listBooks } from '#server/books.ts';
 import { closeDatabase, db, sql } from '#server/db/client.ts';
@@ -471,8 +471,8 @@ describe('briefs', () => {
     const made = await listBooks(own);
     const pocket = made.find(({ id: book }) => book === books[1])!.recipe;
     expect(pocket.title).toBe('Bees in the Pocket');
-    expect(planBook(pocket).pages).toHaveLength(100);
-    expect(jobTicket(pocket).trim).toEqual({ width: 360, height: 576 });
+    expect(bookFrom(pocket).plan.pages).toHaveLength(100);
+    expect(jobTicket(bookFrom(pocket)).trim).toEqual({ width: 360, height: 576 });
     expect((await briefsOf(own, id)).map(({ bookId }) => bookId)).toEqual(books);
     expect(await briefsOrDraft(own, id, 'beekeeping word search')).toHaveLength(2);
   });

@@ -15,7 +15,7 @@ import { rivalsJson } from '#server/niches/rivals.ts';
 import { keepWordBank, listPenNames, listWordBanks } from '#server/shelf.ts';
 import { listSubmissions } from '#server/submissions.ts';
 import routes from '../../app/routes.ts';
-import { bookOf } from '../support/books.ts';
+import { recipeOf } from '../support/books.ts';
 import { cookieOf, ORIGIN, signUp } from './accounts.ts';
 import { openPress, type Press } from './press.ts';
 
@@ -69,7 +69,7 @@ beforeAll(async () => {
   const [brief] = await briefsOrDraft(workspaceId, niche, phrase);
   const book = await createBook(
     workspaceId,
-    bookOf([{ id: 'r', kind: 'ruled', pages: 30 }], { title: MARK }),
+    recipeOf([{ id: 'r', kind: 'ruled', pages: 30 }], { title: MARK }),
   );
   await keepWordBank(workspaceId, MARK, ['CLOVE', 'DHOW']);
   ids = {

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { eq, sql as raw } from 'drizzle-orm';
 import type { Piscina } from 'piscina';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { bookFrom } from '#core/book/book.ts';
 import type { Recipe } from '#core/book/index.ts';
 import { smallFiles, writeInterior } from '#core/export/files.ts';
 import { fingerprint } from '#core/fingerprint.ts';
@@ -20,7 +21,7 @@ import { makeFiles } from '#server/press/make-files.ts';
 import { type ClaimedJob, claim } from '#server/press/running-job.ts';
 import type { PressTask } from '#server/press/thread.ts';
 import { handIn, listSubmissions } from '#server/submissions.ts';
-import { bookOf } from '../support/books.ts';
+import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
 
 const type = typesetterFromDisk();
@@ -43,7 +44,7 @@ beforeEach(async () => {
   await press.put('/behaviour', { busy: 0, breakAfterWork: 0, malformed: 0, delayMs: 0, reviewSeconds: 0 });
   own = newId();
   await db().insert(workspace).values({ id: own, name: 'Tin Lantern Press' });
-  recipe = bookOf([{ id: 'r', kind: 'ruled', pages: 120 }], { id: newId(), title: `Book ${own}` });
+  recipe = recipeOf([{ id: 'r', kind: 'ruled', pages: 120 }], { id: newId(), title: `Book ${own}` });
   await createBook(own, recipe);
 });
 
@@ -209,9 +210,9 @@ describe('handing in', () => {
   async function handedIn(): Promise<ClaimedJob> {
     const folder = mkdtempSync(join(tmpdir(), 'quill-made-'));
     const chunks: Uint8Array[] = [];
-    await writeInterior(recipe, type, (chunk) => void chunks.push(chunk));
+    await writeInterior(bookFrom(recipe), type, (chunk) => void chunks.push(chunk));
     writeFileSync(join(folder, 'interior.pdf'), Buffer.concat(chunks));
-    writeFileSync(join(folder, 'wrap.pdf'), (await smallFiles(recipe, type))['wrap.pdf']);
+    writeFileSync(join(folder, 'wrap.pdf'), (await smallFiles(bookFrom(recipe), type))['wrap.pdf']);
     const files = [];
     for (const name of ['interior.pdf', 'wrap.pdf'])
       files.push({ name, ...(await storeFile(join(folder, name))) });

@@ -10,4 +10,4 @@ export const [beekeeper, nightSkies, tidePool, hedgerow, yearAtTheHive] = demoBo
   Recipe,
 ];
 
-export { bookOf } from '#core/book/book.sample.ts';
+export { planOf, recipeOf } from '#core/book/book.sample.ts';

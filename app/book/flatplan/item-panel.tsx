@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { reroll, togglePin } from '#core/book/edit.ts';
-import type { Section } from '#core/book/recipe.ts';
+import { itemLabel } from '#core/book/items.ts';
+import type { Section } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
@@ -23,19 +24,17 @@ export function ItemPanel({
   onPage: (page: number) => void;
 }) {
   const edit = useBook((state) => state.edit);
-  const { plan, ticket, firstPages } = useDesk();
+  const { book, plan, ticket, firstPages } = useDesk();
   const [first] = useState(firstPages);
-  const pages = plan.pageOfItem[section.id] ?? [];
+  const { pages, solutionPages, count } = plan.items[section.id]!;
   const onPageNow = plan.pages[(page ?? 0) - 1];
   const item = onPageNow?.section === section.id && onPageNow.items[0] ? onPageNow.items[0] : 1;
   const at = pages[item - 1] ?? 1;
-  const solution = plan.solutionPageOfItem[section.id]?.[item - 1];
-  const shown = (plan.shownFrom[section.id] ?? 0) + item;
+  const solution = solutionPages[item - 1];
   const pinned = section.pins?.[item] !== undefined;
   const drawn = usePages([at], WIDTH * 2);
   const name = pageKind(section.kind).itemName ?? 'item';
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
-  const count = section.items ?? 0;
   const go = (to: number) => {
     const target = pages[Math.max(1, Math.min(count, to)) - 1];
     if (target) onPage(target);
@@ -66,9 +65,7 @@ export function ItemPanel({
         />
       </Box>
       <Box>
-        <Typography sx={{ fontWeight: 700, textTransform: 'capitalize' }}>
-          {name} {shown}
-        </Typography>
+        <Typography sx={{ fontWeight: 700 }}>{itemLabel(book, section.id, item)}</Typography>
         <Typography variant="body2">page {at}</Typography>
         <Typography variant="body2">{solution ? `solution p. ${solution}` : 'no solution'}</Typography>
         {pinned && (

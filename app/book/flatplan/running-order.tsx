@@ -12,8 +12,8 @@ import Typography from '@mui/material/Typography';
 import { type KeyboardEvent, useState } from 'react';
 import { addSection, moveSection, removeSection } from '#core/book/edit.ts';
 import type { PlannedRun } from '#core/book/plan.ts';
-import type { Section } from '#core/book/recipe.ts';
-import { pageKind, pageKinds } from '#core/pages/index.ts';
+import { type Entry, isGroup, kindOf, type Section, sectionIn } from '#core/book/sections.ts';
+import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { pageNonce } from '../../emotion.ts';
 import { PIGMENTS } from '../../theme.ts';
 import { useDesk } from '../book-desk.tsx';
@@ -22,30 +22,42 @@ import { useBook } from '../store.ts';
 const pagesOf = ({ first, last }: PlannedRun) => (first === last ? `p. ${first}` : `p. ${first}–${last}`);
 
 /** The pigment a section has in running order and spreads, by its place. */
-export const pigmentOf = (sections: readonly Section[], id: string | null): string =>
+export const pigmentOf = (sections: readonly Entry[], id: string | null): string =>
   PIGMENTS[
     Math.max(
       0,
-      sections.findIndex((section) => section.id === id),
+      sections.findIndex(
+        (entry) => entry.id === id || (isGroup(entry) && sectionIn([entry], id) !== undefined),
+      ),
     ) % PIGMENTS.length
   ]!;
 
+const nameOf = (entry: Entry): string => (isGroup(entry) ? 'Alternating pages' : kindOf(entry).name);
+
 interface RowProps {
-  section: Section;
+  section: Entry;
   index: number;
   chosen: boolean;
+  /** The member that is chosen, of a group. */
+  chosenMember: string | null;
   onChoose: () => void;
+  onMember: (id: string) => void;
   onKey: (event: KeyboardEvent) => void;
   onRemove: () => void;
 }
 
-function Row({ section, index, chosen, onChoose, onKey, onRemove }: RowProps) {
+function Row({ section, index, chosen, chosenMember, onChoose, onMember, onKey, onRemove }: RowProps) {
   const { ref, handleRef, isDragging } = useSortable({ id: section.id, index });
   const sections = useBook((state) => state.recipe.sections);
   const { plan } = useDesk();
   const body = plan.runs.find((run) => run.section === section.id && run.role === 'body');
   const solutions = plan.runs.find((run) => run.section === section.id && run.role === 'solutions');
   const count = body ? body.last - body.first + 1 : 0;
+  const items = isGroup(section)
+    ? `${section.group.rounds} rounds · `
+    : section.items
+      ? `${section.items} items · `
+      : '';
   return (
     <Box
       ref={ref}
@@ -63,56 +75,84 @@ function Row({ section, index, chosen, onChoose, onKey, onRemove }: RowProps) {
     >
       <Box
         ref={handleRef}
-        aria-label={`Drag ${pageKind(section.kind).name}`}
+        aria-label={`Drag ${nameOf(section)}`}
         sx={{ width: 18, cursor: 'grab', display: 'flex', alignItems: 'center', justifyContent: 'flex-end' }}
       >
         <Box sx={{ width: 5, height: 32, borderRadius: 1, bgcolor: pigmentOf(sections, section.id) }} />
       </Box>
-      <Box
-        component="button"
-        type="button"
-        data-section={section.id}
-        aria-pressed={chosen}
-        aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Delete"
-        onClick={onChoose}
-        onKeyDown={onKey}
-        sx={{
-          flex: 1,
-          minWidth: 0,
-          font: 'inherit',
-          color: 'inherit',
-          textAlign: 'left',
-          border: 0,
-          bgcolor: 'transparent',
-          cursor: 'pointer',
-          py: 1.5,
-          pl: 2,
-        }}
-      >
-        <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
-          <Box component="span" sx={{ fontWeight: 500 }}>
-            {pageKind(section.kind).name}
+      <Box sx={{ flex: 1, minWidth: 0, py: 1.5, pl: 2 }}>
+        <Box
+          component="button"
+          type="button"
+          data-section={section.id}
+          aria-pressed={chosen}
+          aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Delete"
+          onClick={onChoose}
+          onKeyDown={onKey}
+          sx={{
+            ...PLAIN_BUTTON,
+            width: '100%',
+            p: 0,
+          }}
+        >
+          <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
+            <Box component="span" sx={{ fontWeight: 500 }}>
+              {nameOf(section)}
+            </Box>
+            <Typography variant="caption" component="span">
+              {count} pp
+            </Typography>
           </Box>
           <Typography variant="caption" component="span">
-            {count} pp
+            {items}
+            {body ? pagesOf(body) : 'no pages'}
+            {solutions ? ` · solutions ${pagesOf(solutions)}` : ''}
           </Typography>
         </Box>
-        <Typography variant="caption" component="span">
-          {section.items ? `${section.items} items · ` : ''}
-          {body ? pagesOf(body) : 'no pages'}
-          {solutions ? ` · solutions ${pagesOf(solutions)}` : ''}
-        </Typography>
+        {isGroup(section) &&
+          section.group.members.map((member) => (
+            <Member
+              key={member.id}
+              member={member}
+              chosen={member.id === chosenMember}
+              onChoose={() => onMember(member.id)}
+            />
+          ))}
       </Box>
       <IconButton
         className="remove"
         size="small"
-        aria-label={`Remove ${pageKind(section.kind).name}`}
+        aria-label={`Remove ${nameOf(section)}`}
         title="Delete"
         onClick={onRemove}
         sx={{ alignSelf: 'center', color: 'text.secondary' }}
       >
         ×
       </IconButton>
+    </Box>
+  );
+}
+
+const PLAIN_BUTTON = {
+  font: 'inherit',
+  color: 'inherit',
+  textAlign: 'left',
+  border: 0,
+  bgcolor: 'transparent',
+  cursor: 'pointer',
+} as const;
+
+/** One of the sections that alternate in a group. */
+function Member({ member, chosen, onChoose }: { member: Section; chosen: boolean; onChoose: () => void }) {
+  return (
+    <Box
+      component="button"
+      type="button"
+      aria-pressed={chosen}
+      onClick={onChoose}
+      sx={{ ...PLAIN_BUTTON, display: 'block', width: '100%', pl: 3, fontWeight: chosen ? 700 : 400 }}
+    >
+      {kindOf(member).name}
     </Box>
   );
 }
@@ -136,9 +176,9 @@ export function RunningOrder({
   const focusRow = (id: string | undefined) =>
     requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-section="${id}"]`)?.focus());
   const remove = (index: number) => {
-    const { id, kind } = sections[index]!;
-    edit((recipe) => removeSection(recipe, id));
-    setTold(`${pageKind(kind).name} removed. Undo brings it back.`);
+    const entry = sections[index]!;
+    edit((recipe) => removeSection(recipe, entry.id));
+    setTold(`${nameOf(entry)} removed. Undo brings it back.`);
     focusRow((sections[index + 1] ?? sections[index - 1])?.id);
   };
   const onKey = (event: KeyboardEvent, index: number) => {
@@ -158,7 +198,7 @@ export function RunningOrder({
       remove(index);
     }
   };
-  const add = (kind: (typeof pageKinds)[number]) => {
+  const add = (kind: PageKind) => {
     setAnchor(null);
     const at = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
     let added = '';
@@ -200,6 +240,8 @@ export function RunningOrder({
               section={section}
               index={index}
               chosen={section.id === chosen}
+              chosenMember={isGroup(section) ? chosen : null}
+              onMember={onChoose}
               onChoose={() => onChoose(section.id)}
               onKey={(event) => onKey(event, index)}
               onRemove={() => remove(index)}
@@ -216,8 +258,8 @@ export function RunningOrder({
         + Add pages
       </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {pageKinds.map((kind) => (
-          <MenuItem key={kind.kind} onClick={() => add(kind)}>
+        {pageKinds().map((kind) => (
+          <MenuItem key={kind.id} onClick={() => add(kind)}>
             <ListItemText primary={kind.name} secondary={kind.purpose} />
           </MenuItem>
         ))}

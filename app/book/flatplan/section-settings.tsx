@@ -5,13 +5,15 @@ import Stack from '@mui/material/Stack';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { changeSection } from '#core/book/edit.ts';
-import { type Section, SOLUTIONS_PER_PAGE, type Solutions } from '#core/book/recipe.ts';
+import { isGroup, type Section, sectionIn } from '#core/book/sections.ts';
 import { type Field, pageKind } from '#core/pages/index.ts';
 import { Choice } from '../../parts/choice.tsx';
 import { NumberField } from '../../parts/number-field.tsx';
 import { SettledText } from '../../parts/settled-text.tsx';
 import { useBook } from '../store.ts';
+import { GroupSettings } from './group-settings.tsx';
 import { ItemPanel } from './item-panel.tsx';
+import { SolutionSettings } from './solution-settings.tsx';
 import { WordsField } from './words-field.tsx';
 
 /** One option of a kind of page, drawn as its kind says. */
@@ -61,12 +63,6 @@ function OptionField({
   }
 }
 
-const PLACES = [
-  { value: 'end', label: 'At the end' },
-  { value: 'after', label: 'After these' },
-  { value: 'none', label: 'None' },
-] as const;
-
 /** The settings of the chosen section. Each acts at once. */
 export function SectionSettings({
   chosen,
@@ -77,51 +73,60 @@ export function SectionSettings({
   page: number | null;
   onPage: (page: number) => void;
 }) {
-  const section = useBook((state) => state.recipe.sections.find(({ id }) => id === chosen));
-  const edit = useBook((state) => state.edit);
-  if (!section) {
-    return (
-      <Box
-        component="aside"
-        aria-label="Settings"
-        sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4 }}
-      >
-        <Typography>Choose a section to see its settings.</Typography>
-      </Box>
-    );
-  }
-  const kind = pageKind(section.kind);
-  const change = (key: string, to: (now: Section) => Section) =>
-    edit((recipe) => changeSection(recipe, section.id, to), `${section.id} ${key}`);
-  const setOption = (key: string, value: unknown) =>
-    change(key, (now) => ({ ...now, options: { ...now.options, [key]: value } }));
-  const setSolutions = (more: Partial<Solutions>) =>
-    change('solutions', (now) => ({ ...now, solutions: { ...now.solutions!, ...more } }));
-  const counted = kind.counted;
+  const entry = useBook((state) => sectionIn(state.recipe.sections, chosen));
   return (
     <Box
       component="aside"
       aria-label="Settings"
       sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
     >
+      {!entry ? (
+        <Typography>Choose a section to see its settings.</Typography>
+      ) : isGroup(entry) ? (
+        <GroupSettings key={entry.id} entry={entry} />
+      ) : (
+        <OneSection section={entry} page={page} onPage={onPage} />
+      )}
+    </Box>
+  );
+}
+
+function OneSection({
+  section,
+  page,
+  onPage,
+}: {
+  section: Section;
+  page: number | null;
+  onPage: (page: number) => void;
+}) {
+  const edit = useBook((state) => state.edit);
+  const kind = pageKind(section.kind);
+  const change = (key: string, to: (now: Section) => Section) =>
+    edit((recipe) => changeSection(recipe, section.id, to), `${section.id} ${key}`);
+  const setOption = (key: string, value: unknown) =>
+    change(key, (now) => ({ ...now, options: { ...now.options, [key]: value } }));
+  const { extent } = kind;
+  return (
+    <>
       <Typography variant="h2" sx={{ mb: 3 }}>
         {kind.name}
       </Typography>
-      {counted === 'items' && <ItemPanel key={section.id} section={section} page={page} onPage={onPage} />}
+      {extent === 'items' && <ItemPanel key={section.id} section={section} page={page} onPage={onPage} />}
       <Stack spacing={3.5} sx={{ mt: 3 }}>
-        {counted === 'items' && (
+        {section.items !== undefined && (
           <NumberField
             label={`How many ${kind.itemName ?? 'item'}s`}
-            value={section.items!}
+            value={section.items}
             least={1}
             most={828}
             onCommit={(items) => change('items', (now) => ({ ...now, items }))}
           />
         )}
-        {counted === 'pages' && (
+        {section.pages !== undefined && (
           <NumberField
             label="How many pages"
-            value={section.pages!}
+            value={section.pages}
             least={1}
             most={828}
             onCommit={(pages) => change('pages', (now) => ({ ...now, pages }))}
@@ -136,29 +141,20 @@ export function SectionSettings({
           />
         ))}
         {section.solutions && (
-          <>
-            <Choice
-              label="Solutions"
-              value={section.solutions.place}
-              choices={PLACES}
-              onChange={(place) => setSolutions({ place })}
-            />
-            {section.solutions.place !== 'none' && (
-              <Choice
-                label="Solutions to a page"
-                value={section.solutions.perPage}
-                choices={SOLUTIONS_PER_PAGE.map((n) => ({ value: n, label: String(n) }))}
-                onChange={(perPage) => setSolutions({ perPage })}
-              />
-            )}
-          </>
+          <SolutionSettings
+            sections={[section]}
+            solutions={section.solutions}
+            onChange={(more) =>
+              change('solutions', (now) => ({ ...now, solutions: { ...now.solutions!, ...more } }))
+            }
+          />
         )}
-        {counted === 'items' && Object.keys(section.pins ?? {}).length > 0 && (
+        {extent === 'items' && Object.keys(section.pins ?? {}).length > 0 && (
           <Button variant="outlined" onClick={() => change('pins', (now) => ({ ...now, pins: {} }))}>
             Unpin all {Object.keys(section.pins!).length}
           </Button>
         )}
       </Stack>
-    </Box>
+    </>
   );
 }

@@ -11,7 +11,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { changeSection } from '#core/book/edit.ts';
-import type { Section } from '#core/book/recipe.ts';
+import type { Section } from '#core/book/sections.ts';
 import { readWords, WORD_LIST_LIMITS, type WordList } from '#core/words/index.ts';
 import { readTextFile } from '../../parts/read-text-file.ts';
 import { useDesk } from '../book-desk.tsx';
@@ -30,7 +30,7 @@ export function WordsField({
   onChange: (value: unknown) => string | null;
 }) {
   const source = section.options.words as Source;
-  const carried = useBook((state) => state.recipe.banks) as Record<string, { name: string; words: string[] }>;
+  const carried = useBook((state) => state.recipe.banks);
   const edit = useBook((state) => state.edit);
   const { banks } = useDesk();
   const [typing, setTyping] = useState(false);

@@ -12,15 +12,13 @@ import { Guides } from '../../parts/guides.tsx';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
 import { useDesk } from '../book-desk.tsx';
-import { useBook } from '../store.ts';
 
 /** CSS pixels of a point at full size: 96 to the inch. */
 const FULL_SIZE = 96 / 72;
 
 /** Pages two by two, fitted to the window or at full size; arrows turn them. */
 export function PageViewer({ page, onPage }: { page: number; onPage: (page: number) => void }) {
-  const recipe = useBook((state) => state.recipe);
-  const { plan } = useDesk();
+  const { book, plan } = useDesk();
   const [guides, setGuides] = useState(true);
   const [size, setSize] = useState<'fit' | 'full'>('fit');
   const [room, setRoom] = useState({ width: 0, height: 0 });
@@ -38,7 +36,7 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
   const spread = [left, left + 1]
     .map((number) => plan.pages[number - 1])
     .filter((found): found is PlannedPage => found !== undefined);
-  const media = spread[0] ? frameOf(recipe, plan, spread[0]).media : { width: 432, height: 648 };
+  const media = spread[0] ? frameOf(book, spread[0]).media : { width: 432, height: 648 };
   const scale =
     size === 'full'
       ? FULL_SIZE
@@ -106,7 +104,7 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
         <Box sx={{ display: 'flex', justifyContent: size === 'full' ? 'flex-start' : 'center' }}>
           {left === 0 && <Box style={{ width, flex: 'none' }} />}
           {spread.map((planned) => {
-            const frame = frameOf(recipe, plan, planned);
+            const frame = frameOf(book, planned);
             return (
               <Box
                 key={planned.number}

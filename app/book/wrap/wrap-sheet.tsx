@@ -18,12 +18,12 @@ type View = 'sheet' | 'trimmed' | 'thumbnail';
 /** The wrap as a flat sheet with its guides, as it will be trimmed, or as small as a shop shows it. */
 export function WrapSheet() {
   const recipe = useBook((state) => state.recipe);
-  const { ticket } = useDesk();
+  const { book } = useDesk();
   const [view, setView] = useState<View>('sheet');
   const [drawn, setDrawn] = useState<{ picture: Picture; boxes: FieldBox[] }>();
   const [room, setRoom] = useState({ width: 0, height: 0 });
   const area = useRef<HTMLDivElement>(null);
-  const frame = useMemo(() => frameOfWrap(recipe, ticket.pages), [recipe, ticket.pages]);
+  const frame = useMemo(() => frameOfWrap(book), [book]);
   useEffect(() => {
     const observer = new ResizeObserver(
       ([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }),

@@ -14,7 +14,6 @@ import {
   textLine,
 } from '../../scene/index.ts';
 import { motifs } from '../motifs/index.ts';
-import type { MotifName } from '../names.ts';
 import type { Composition } from './composition.ts';
 
 /** Share of the front's height that the motif fills, from the foot. */
@@ -41,7 +40,7 @@ const palette = (recipe: Recipe) => {
 function fieldOfFigures(recipe: Recipe, box: Rect, r: number, key: string): Mark[] {
   const { accent, second, light, ground } = palette(recipe);
   const colors = [accent, accent, second, light];
-  const figure = motifs[recipe.style.motif as MotifName];
+  const figure = motifs[recipe.style.motif];
   const random = randomStream(recipe.seed, 'cover', key);
   const stepX = r * Math.sqrt(3);
   const stepY = r * 1.5;
@@ -125,7 +124,7 @@ export const field: Composition = {
 
   front(recipe, { trim, safe, sheet }, type) {
     const colors = palette(recipe);
-    const display = recipe.style.typefaces.display as FaceId;
+    const display = recipe.style.typefaces.display;
     const middle = safe.x + safe.width / 2;
     const measure = safe.width * MEASURE_SHARE;
     const right = Math.min(sheet.x + sheet.width, trim.x + trim.width * 1.1);
@@ -165,7 +164,7 @@ export const field: Composition = {
       );
     }
     y += trim.height * 0.065;
-    const scale = recipe.cover.adjust.titleScale as number;
+    const scale = recipe.cover.adjust.titleScale;
     y = setBlock(
       marks,
       {
@@ -189,7 +188,7 @@ export const field: Composition = {
         {
           text: recipe.subtitle,
           sourceField: 'subtitle',
-          face: recipe.style.typefaces.text as FaceId,
+          face: recipe.style.typefaces.text,
           color: colors.light,
           most: trim.width / 20,
           height: trim.height * 0.1,
@@ -227,8 +226,8 @@ export const field: Composition = {
   back(recipe, { safe }, keepClear, type) {
     const colors = palette(recipe);
     const marks: Mark[] = [];
-    const face = recipe.style.typefaces.text as FaceId;
-    const blurb = recipe.cover.fields.blurb as string;
+    const face = recipe.style.typefaces.text;
+    const blurb = recipe.cover.fields.blurb;
     const top = safe.y + safe.height * 0.1;
     const inner = { x: safe.x + safe.width * 0.05, width: safe.width * 0.9 };
     const room = keepClear.y - 60 - top;
@@ -255,7 +254,7 @@ export const field: Composition = {
     }
     const random = randomStream(recipe.seed, 'cover', 'row');
     const r = safe.width / 34;
-    const figure = motifs[recipe.style.motif as MotifName];
+    const figure = motifs[recipe.style.motif];
     for (let i = 0; i < 6; i++) {
       const { path } = figure(inner.x + r + i * r * 2.1, keepClear.y - 26, r * 0.9, random);
       marks.push({
@@ -290,7 +289,7 @@ export const field: Composition = {
 
   spine(recipe, { length, width }, type) {
     const { accent, light } = palette(recipe);
-    const display = recipe.style.typefaces.display as FaceId;
+    const display = recipe.style.typefaces.display;
     const marks: Mark[] = [];
     const baseline = (size: number, face: FaceId) => width / 2 + (type.capHeight(face) * size) / 2;
     // Ascenders and descenders stay inside the strip with the capitals centred in it.

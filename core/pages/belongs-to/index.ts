@@ -53,11 +53,11 @@ function draw({ body, options: { heading, lines }, type }: DrawContext<BelongsTo
 }
 
 export const belongsTo = defineKind({
-  kind: 'belongs-to',
+  id: 'belongs-to',
   version: 1,
   name: 'Belongs to',
   purpose: 'A frame with a line for the owner’s name.',
-  counted: 'once',
+  extent: 'single',
   defaultCount: 1,
   numbered: false,
   options,
@@ -65,5 +65,6 @@ export const belongsTo = defineKind({
     { control: 'text', key: 'heading', label: 'Heading' },
     { control: 'number', key: 'lines', label: 'Lines', least: 1, most: 6 },
   ],
+  units: () => [{}],
   draw,
 });

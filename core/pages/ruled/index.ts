@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { keyed, numberBetween, oneOf, text } from '../../keyed.ts';
 import { buildPath, type Mark, type Path, textLine } from '../../scene/index.ts';
 import { inches } from '../../units.ts';
-import { type DrawContext, defineKind } from '../kind.ts';
+import { type DrawContext, defineKind, pageUnits } from '../kind.ts';
 
 /** Line spacing of the usual rulings, in points (common practice, no source). */
 export const RULINGS = { wide: inches(11 / 32), college: inches(9 / 32), narrow: inches(1 / 4) } as const;
@@ -57,11 +57,11 @@ function draw({
 }
 
 export const ruled = defineKind({
-  kind: 'ruled',
+  id: 'ruled',
   version: 1,
   name: 'Ruled pages',
   purpose: 'Lines to write on, wide, college or narrow.',
-  counted: 'pages',
+  extent: 'pages',
   defaultCount: 24,
   numbered: true,
   options,
@@ -90,6 +90,6 @@ export const ruled = defineKind({
     { control: 'number', key: 'grey', label: 'Grey, 0 black to 0.85 pale', least: 0, most: 0.85, step: 0.05 },
     { control: 'number', key: 'weight', label: 'Line weight', least: 0.75, most: 3, step: 0.25, unit: 'pt' },
   ],
-  alike: true,
+  units: ({ count }) => pageUnits(count, 'lines'),
   draw,
 });

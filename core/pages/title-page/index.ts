@@ -11,14 +11,15 @@ const options = keyed({
 export type TitlePageOptions = v.InferOutput<typeof options>;
 
 export const titlePage = defineKind({
-  kind: 'title-page',
+  id: 'title-page',
   version: 1,
   name: 'Title page',
   purpose: 'Title, subtitle, pen name and imprint, from the book.',
-  counted: 'once',
+  extent: 'single',
   defaultCount: 1,
   numbered: false,
   options,
   fields: [{ control: 'switch', key: 'series', label: 'Show the series line' }],
+  units: () => [{}],
   draw: drawTitlePage,
 });

@@ -10,7 +10,7 @@ import {
   type Typesetter,
   textLine,
 } from '../../scene/index.ts';
-import type { DrawContext } from '../kind.ts';
+import type { DrawContext, PlacedItem } from '../kind.ts';
 import type { WordSearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';
 
@@ -20,8 +20,8 @@ const TITLE: FaceId = 'alegreya-bold';
 const REFERENCE_SIZE = 9;
 
 /** The heading of a puzzle: its number, and its list's title if it has one. */
-export const puzzleName = (shown: number, title: string | undefined): string =>
-  title ? `${shown}. ${title}` : `Puzzle ${shown}`;
+const puzzleName = (placed: PlacedItem<WordSearchItem>): string =>
+  placed.item.title ? `${placed.displayNumber}. ${placed.item.title}` : placed.label;
 
 /** The letters of the grid, centred in their cells, one mark a row. */
 export function gridLetters(search: WordSearch, box: Rect, size: number, type: Typesetter): Mark[] {
@@ -78,11 +78,11 @@ export function drawWordSearchPage({
 }: DrawContext<WordSearchOptions, WordSearchItem>): Mark[] {
   const placed = items[0];
   if (!placed) return [];
-  const { item, shown, solutionPage } = placed;
+  const { item, solutionPage } = placed;
   const { search } = item;
   const middle = body.x + body.width / 2;
   const titleSize = Math.min(26, Math.max(16, body.width / 19));
-  const name = puzzleName(shown, item.title);
+  const name = puzzleName(placed);
   const title = fitText(
     type,
     name,

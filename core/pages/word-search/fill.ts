@@ -137,12 +137,12 @@ export function pinnedWordSearch(context: FillContext<WordSearchOptions>): WordS
 /** Looks for every listed word with the independent search, and for words the grid could not hold. */
 export function inspectWordSearch(
   item: WordSearchItem,
-  { number, shown }: { number: number; shown: number },
+  { number, label }: { number: number; label: string },
 ): ItemProblem[] {
   const { search } = item;
   const wide = Math.max(search.columns, search.rows);
   const problems: ItemProblem[] = [];
-  const fix = (message: string) => problems.push({ severity: 'fix', message: `Puzzle ${shown}: ${message}` });
+  const fix = (message: string) => problems.push({ severity: 'fix', message: `${label}: ${message}` });
   if (item.words.length === 0) {
     fix('there are no words. Type or paste some, or choose a word bank.');
     return problems;
@@ -167,7 +167,7 @@ export function inspectWordSearch(
   if (item.short > 0 && number === 1) {
     problems.push({
       severity: 'look',
-      message: `From puzzle ${shown}: the list gives ${item.words.length} of the ${item.words.length + item.short} words asked for. Add words or ask for fewer.`,
+      message: `From ${label.toLowerCase()}: the list gives ${item.words.length} of the ${item.words.length + item.short} words asked for. Add words or ask for fewer.`,
     });
   }
   return problems;

@@ -1,15 +1,15 @@
-import { defineKind } from '../kind.ts';
+import { defineKind, itemUnits } from '../kind.ts';
 import { drawWordSearchPage } from './draw.ts';
 import { fillWordSearch, inspectWordSearch, pinnedWordSearch } from './fill.ts';
 import { pinSchema, wordSearchOptions } from './options.ts';
 import { drawWordSearchSolution } from './solution.ts';
 
 export const wordSearch = defineKind({
-  kind: 'word-search',
+  id: 'word-search',
   version: 1,
   name: 'Word search',
   purpose: 'Words hidden in a grid of letters, with solutions.',
-  counted: 'items',
+  extent: 'items',
   defaultCount: 20,
   numbered: true,
   options: wordSearchOptions,
@@ -30,10 +30,10 @@ export const wordSearch = defineKind({
       ],
     },
   ],
-  itemsPerPage: () => 1,
+  units: ({ count }) => itemUnits(count),
   fill: fillWordSearch,
   pin: { schema: pinSchema, of: pinnedWordSearch },
   draw: drawWordSearchPage,
-  drawSolution: drawWordSearchSolution,
+  solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,
 });

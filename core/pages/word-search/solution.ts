@@ -1,7 +1,7 @@
 import type { Rect } from '../../print/index.ts';
 import { STEPS } from '../../puzzles/word-search/index.ts';
 import { BLACK, capsulePath, type Mark, rectPath, textLine } from '../../scene/index.ts';
-import type { DrawContext, PlacedItem } from '../kind.ts';
+import type { PlacedItem, SolutionContext } from '../kind.ts';
 import { gridLetters } from './draw.ts';
 import type { WordSearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';
@@ -16,9 +16,9 @@ const WIDEST_SHARE = 0.82;
 
 /** The grid small, every word ringed, under its number and the page of the puzzle. */
 export function drawWordSearchSolution(
-  { item, shown, page }: PlacedItem<WordSearchItem>,
+  { item, label, page }: PlacedItem<WordSearchItem>,
   box: Rect,
-  { type }: Pick<DrawContext<WordSearchOptions, WordSearchItem>, 'type' | 'options'>,
+  { type }: SolutionContext<WordSearchOptions>,
 ): Mark[] {
   const { search } = item;
   const labelHeight = LABEL_SIZE * 1.7;
@@ -59,7 +59,6 @@ export function drawWordSearchSolution(
     };
   });
   const letterSize = Math.max(cell * 0.68, Math.min(SMALLEST_LETTER, cell * WIDEST_SHARE));
-  const label = `Puzzle ${shown}`;
   const style = { face: 'alegreya-sans-bold', size: LABEL_SIZE, color: BLACK } as const;
   const reference = { face: 'alegreya-sans-regular', size: LABEL_SIZE, color: { gray: 0.35 } } as const;
   return [

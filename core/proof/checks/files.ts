@@ -5,7 +5,7 @@ import type { Check } from '../finding.ts';
 export const files: Check = {
   id: 'files',
   name: 'Files as new as the recipe',
-  ofBook({ recipe, filesFrom }) {
+  ofBook({ book: { recipe }, filesFrom }) {
     if (filesFrom === undefined || filesFrom === fingerprint(recipe)) return [];
     const message =
       filesFrom === null

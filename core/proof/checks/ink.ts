@@ -12,7 +12,7 @@ const pageFinding = (check: string, { page }: PageInProof, message: string): Fin
 export const minimums: Check = {
   id: 'minimums',
   name: 'Strokes and type not under the minimum',
-  ofPage({ service }, seen) {
+  ofPage({ book: { service } }, seen) {
     const { leastStroke, leastType } = service.interior;
     let thinnest = Infinity;
     let smallest = Infinity;

@@ -6,7 +6,7 @@ import type { Check, Finding } from '../finding.ts';
 export const listing: Check = {
   id: 'listing',
   name: 'Listing complete, prices over the floor',
-  ofBook({ recipe, ticket, service }) {
+  ofBook({ book: { recipe, service }, ticket }) {
     const findings: Finding[] = listingProblems(recipe, service).map(({ severity, message }) => ({
       check: 'listing',
       severity,

@@ -24,11 +24,11 @@ function quoted(scene: Scene, field: Field): string[] {
 function differing(context: ProofContext, scene: Scene, where: string, place: Finding['place']): Finding[] {
   return (Object.keys(FIELDS) as Field[]).flatMap((field) =>
     quoted(scene, field)
-      .filter((words) => words !== folded(context.recipe[field] as string))
+      .filter((words) => words !== folded(context.book.recipe[field] as string))
       .map((words) => ({
         check: 'names',
         severity: 'fix' as const,
-        message: `${where}: the ${FIELDS[field]} reads “${words}”, but the book’s is “${context.recipe[field]}”.`,
+        message: `${where}: the ${FIELDS[field]} reads “${words}”, but the book’s is “${context.book.recipe[field]}”.`,
         place,
       })),
   );
@@ -41,7 +41,10 @@ export const names: Check = {
   ofPage: (context, { page, scene }) =>
     differing(context, scene, `Page ${page.number}`, { view: 'page', page: page.number }),
   ofBook(context) {
-    const { recipe, wrap } = context;
+    const {
+      book: { recipe },
+      wrap,
+    } = context;
     const findings = differing(context, wrap.scene, 'Wrap', { view: 'wrap' });
     for (const field of ['title', 'penName'] as const) {
       if (recipe[field] && quoted(wrap.scene, field).length === 0) {

@@ -6,7 +6,7 @@ import type { Check } from '../finding.ts';
 export const pageCount: Check = {
   id: 'page-count',
   name: 'Page count even and within the service’s limits',
-  ofBook({ ticket: { pages, limits, paper }, service, recipe }) {
+  ofBook({ ticket: { pages, limits, paper }, book: { service, recipe } }) {
     const fix = (message: string) => [
       { check: 'page-count', severity: 'fix' as const, message, place: { view: 'flatplan' as const } },
     ];
@@ -27,7 +27,7 @@ export const pageCount: Check = {
 export const margins: Check = {
   id: 'margins',
   name: 'Gutter and margins for this page count',
-  ofPage({ service, ticket }, { page, frame }) {
+  ofPage({ book: { service }, ticket }, { page, frame }) {
     const gutter = gutterFor(service, ticket.pages);
     const inner =
       page.side === 'recto'

@@ -39,7 +39,7 @@ export const spineText: Check = {
     const { spine, spineText: allowed } = context.wrap.frame;
     const onSpine = importantBoxes(context).filter(({ box, background }) => !background && meets(box, spine));
     if (onSpine.length === 0) return [];
-    const { spineTextFromPages } = context.service.cover;
+    const { spineTextFromPages } = context.book.service.cover;
     if (!allowed)
       return [
         fix(

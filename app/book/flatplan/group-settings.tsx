@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
+import { changeGroup } from '#core/book/edit.ts';
+import { type Group, kindOf } from '#core/book/sections.ts';
+import { Choice } from '../../parts/choice.tsx';
+import { NumberField } from '../../parts/number-field.tsx';
+import { useBook } from '../store.ts';
+import { SolutionSettings } from './solution-settings.tsx';
+
+const NUMBERINGS = [
+  { value: 'through', label: 'Through all' },
+  { value: 'apart', label: 'Each its own' },
+] as const;
+
+/** How often the members of a group come in turn, how their items are numbered, and where their solutions are. */
+export function GroupSettings({ entry }: { entry: Group }) {
+  const edit = useBook((state) => state.edit);
+  const { members, rounds, numbering } = entry.group;
+  const change = (key: string, to: (now: Group) => Group) =>
+    edit((recipe) => changeGroup(recipe, entry.id, to), `${entry.id} ${key}`);
+  const setGroup = (key: string, more: Partial<Group['group']>) =>
+    change(key, (now) => ({ ...now, group: { ...now.group, ...more } }));
+  return (
+    <>
+      <Typography variant="h2">Alternating pages</Typography>
+      <Box component="ol" sx={{ pl: 5, mb: 3 }}>
+        {members.map((member) => (
+          <li key={member.id}>{kindOf(member).name}</li>
+        ))}
+      </Box>
+      <Stack spacing={3.5}>
+        <NumberField
+          label="Rounds"
+          value={rounds}
+          least={1}
+          most={828}
+          step={1}
+          onCommit={(next) => setGroup('rounds', { rounds: next })}
+        />
+        <Choice
+          label="Numbers"
+          value={numbering}
+          choices={NUMBERINGS}
+          onChange={(next) => setGroup('numbering', { numbering: next })}
+        />
+        <SolutionSettings
+          sections={members}
+          solutions={entry.solutions}
+          onChange={(more) =>
+            change('solutions', (now) => ({ ...now, solutions: { ...now.solutions, ...more } }))
+          }
+        />
+      </Stack>
+    </>
+  );
+}

@@ -1,0 +1,164 @@
+import * as v from 'valibot';
+import { identifier, keyed, oneOf, wholeNumber } from '../keyed.ts';
+import { type PageKind, pageKind, pageKinds } from '../pages/index.ts';
+
+/** The most pages or items one section may ask for: no service prints more than 828 pages. */
+const MOST_IN_SECTION = 828;
+const MOST_ENTRIES = 200;
+const MOST_MEMBERS = 12;
+/** Values of `solutions.perPage`. */
+export const SOLUTIONS_PER_PAGE = [1, 2, 4, 6, 9] as const;
+
+/** Where and how the answers of a section, or of all members of a group, are shown. */
+export interface Solutions {
+  /** `end`: behind the last section; `after`: behind this one; `overleaf`: on the back of each page; `facing`: beside it. */
+  place: 'end' | 'after' | 'overleaf' | 'facing' | 'none';
+  /** Boxes on a page. */
+  perPage: (typeof SOLUTIONS_PER_PAGE)[number];
+  /** A fixed box for each answer, or lines of text running through columns. */
+  form: 'boxes' | 'columns';
+  columns: number;
+  /** In reverse, the answer to the next puzzle is not the next one seen. */
+  order: 'forward' | 'reverse';
+  /** At the end: goes on, on the same page, where the section before it stops. */
+  together: boolean;
+}
+
+/** One stretch of pages of a kind. `options` belong to the kind, which alone knows what they hold. */
+export interface Section {
+  id: string;
+  kind: string;
+  version: number;
+  options: Record<string, unknown>;
+  /** How many, for a kind that is counted in pages or items. A member of a group is as long as the group's rounds. */
+  pages?: number;
+  items?: number;
+  solutions?: Solutions;
+  rolls?: Record<string, number>;
+  pins?: Record<string, unknown>;
+}
+
+/** Sections that alternate, unit by unit: a b c a b c … */
+export interface Group {
+  id: string;
+  group: {
+    rounds: number;
+    /** Items counted through all members, or each member's apart. */
+    numbering: 'through' | 'apart';
+    members: Section[];
+  };
+  solutions: Solutions;
+}
+
+/** One place in the running order. */
+export type Entry = Section | Group;
+
+export const isGroup = (entry: Entry): entry is Group => 'group' in entry;
+
+/** All sections of a running order, those in groups included, in order. */
+export const sectionsOf = (entries: readonly Entry[]): Section[] =>
+  entries.flatMap((entry) => (isGroup(entry) ? entry.group.members : [entry]));
+
+/** A section, group or member by its id. */
+export const sectionIn = (entries: readonly Entry[], id: string | null): Entry | undefined =>
+  entries.find((entry) => entry.id === id) ?? sectionsOf(entries).find((section) => section.id === id);
+
+/** @throws RangeError when the kind is not known */
+export const kindOf = (section: Section): PageKind => pageKind(section.kind);
+
+const itemNumber = v.pipe(
+  v.string(),
+  v.regex(/^[1-9]\d{0,3}$/, 'should be the number of an item, such as "12".'),
+);
+
+const solutions = keyed({
+  place: v.optional(oneOf(['end', 'after', 'overleaf', 'facing', 'none']), 'end'),
+  perPage: v.optional(
+    v.picklist(
+      SOLUTIONS_PER_PAGE,
+      (issue) => `is ${issue.received}. Allowed: ${SOLUTIONS_PER_PAGE.join(', ')}.`,
+    ),
+    6,
+  ),
+  form: v.optional(oneOf(['boxes', 'columns']), 'boxes'),
+  columns: v.optional(wholeNumber(1, 6), 3),
+  order: v.optional(oneOf(['forward', 'reverse']), 'forward'),
+  together: v.optional(v.boolean('should be true or false.'), false),
+});
+
+const version = (kind: PageKind) =>
+  v.optional(
+    v.literal(kind.version, `should be ${kind.version}, the version of ${kind.id} known here.`),
+    kind.version,
+  );
+
+/** What every section of a kind says, and how items of it were re-rolled and pinned. */
+function commonEntries(kind: PageKind) {
+  const common = {
+    id: identifier,
+    kind: v.literal(kind.id),
+    version: version(kind),
+    options: v.optional(kind.options, {}),
+  };
+  if (kind.extent !== 'items') return common;
+  return {
+    ...common,
+    /** How often each item was re-rolled. */
+    rolls: v.optional(v.record(itemNumber, wholeNumber(0, 1_000_000)), {}),
+    /** Items kept as they are, whatever the settings become. */
+    pins: v.optional(v.record(itemNumber, kind.pin?.schema ?? v.never()), {}),
+  };
+}
+
+function sectionSchema(kind: PageKind) {
+  const common = commonEntries(kind);
+  if (kind.extent === 'pages') return keyed({ ...common, pages: wholeNumber(1, MOST_IN_SECTION) });
+  if (kind.extent !== 'items') return keyed(common);
+  return keyed({
+    ...common,
+    items: wholeNumber(1, MOST_IN_SECTION),
+    solutions: v.optional(solutions, {}),
+  });
+}
+
+/** One of the schemas of all kinds, by the kind that is named. */
+const ofAnyKind = (schemaOf: (kind: PageKind) => unknown) =>
+  v.variant('kind', pageKinds().map(schemaOf) as never, (issue) =>
+    issue.type === 'variant'
+      ? `is ${issue.received}. Kinds of page known here: ${pageKinds()
+          .map(({ id }) => id)
+          .join(', ')}.`
+      : issue.message,
+  ) as v.GenericSchema<unknown, Section>;
+
+/** The running order, of the kinds that are registered now. */
+export function sectionsSchema() {
+  const section = ofAnyKind(sectionSchema);
+  const group = keyed({
+    id: identifier,
+    group: keyed({
+      rounds: wholeNumber(1, MOST_IN_SECTION),
+      numbering: v.optional(oneOf(['through', 'apart']), 'through'),
+      members: v.pipe(
+        v.array(ofAnyKind((kind) => keyed(commonEntries(kind)))),
+        v.minLength(1, 'has no members. A group needs at least one section.'),
+        v.maxLength(MOST_MEMBERS, `has more than ${MOST_MEMBERS} members.`),
+      ),
+    }),
+    solutions: v.optional(solutions, {}),
+  });
+  const either = v.union([section, group]);
+  // A union would name the problems of both; which one is meant can be told from its keys.
+  const entry = {
+    ...either,
+    '~run': (dataset: { value: unknown }, config: never) => {
+      const { value } = dataset;
+      const meant = value !== null && typeof value === 'object' && 'group' in value ? group : section;
+      return meant['~run'](dataset as never, config);
+    },
+  } as unknown as v.GenericSchema<unknown, Entry>;
+  return v.pipe(
+    v.array(entry, 'should be a list of sections.'),
+    v.maxLength(MOST_ENTRIES, `has more than ${MOST_ENTRIES} sections.`),
+  );
+}

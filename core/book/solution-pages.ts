@@ -1,0 +1,69 @@
+import type { Rect } from '../print/index.ts';
+import { BLACK, fitText, type Mark, type Typesetter, textLine } from '../scene/index.ts';
+import type { Book } from './book.ts';
+import { placedItem } from './items.ts';
+import type { PlannedAnswer, PlannedPage } from './plan.ts';
+import { kindOf } from './sections.ts';
+import { SOLUTION_LEADING, SOLUTIONS_HEADING_STRIP } from './solution-flow.ts';
+
+const HEADING = { face: 'alegreya-bold', size: 16, color: BLACK } as const;
+const TEXT_FACE = 'alegreya-sans-regular';
+const TEXT_SIZE = 9.5;
+const LEAST_TEXT_SIZE = 7;
+/** Between boxes, and between columns of text. */
+const GAP = 14;
+
+/** A page of answers under its heading. */
+export function drawAnswers(
+  book: Book,
+  { answers, layout }: PlannedPage,
+  body: Rect,
+  type: Typesetter,
+): Mark[] {
+  const heading = textLine(type, 'Solutions', HEADING, body.x + body.width / 2, body.y + 15, 'center');
+  const room = {
+    ...body,
+    y: body.y + SOLUTIONS_HEADING_STRIP,
+    height: body.height - SOLUTIONS_HEADING_STRIP,
+  };
+  if (!layout) return [heading];
+  const width = (room.width - GAP * (layout.columns - 1)) / layout.columns;
+  const height =
+    layout.form === 'boxes' ? (room.height - GAP * (layout.rows - 1)) / layout.rows : SOLUTION_LEADING;
+  const marks = answers.flatMap((answer) => {
+    const x = room.x + answer.column * (width + GAP);
+    return layout.form === 'boxes'
+      ? boxMarks(book, answer, { x, y: room.y + answer.row * (height + GAP), width, height }, type)
+      : textMarks(book, answer, { x, y: room.y + answer.row * height, width }, type);
+  });
+  return [heading, ...marks];
+}
+
+function boxMarks(book: Book, { section: id, item }: PlannedAnswer, box: Rect, type: Typesetter): Mark[] {
+  const section = book.sections.get(id)!;
+  const placed = placedItem(book, section, item);
+  return kindOf(section).solution!.box!(placed, box, { type, options: section.options });
+}
+
+/** The lines of an answer, each as small as it must be to fit its column. */
+function textMarks(
+  book: Book,
+  { section: id, item, rows }: PlannedAnswer,
+  at: { x: number; y: number; width: number },
+  type: Typesetter,
+): Mark[] {
+  const section = book.sections.get(id)!;
+  const placed = placedItem(book, section, item);
+  const lines = kindOf(section).solution!.lines!.text(placed, section.options).slice(0, rows);
+  return lines.map((line, i) => {
+    const { size } = fitText(
+      type,
+      line,
+      TEXT_FACE,
+      { width: at.width, height: SOLUTION_LEADING },
+      { most: TEXT_SIZE, least: LEAST_TEXT_SIZE, lines: 1 },
+    );
+    const style = { face: TEXT_FACE, size, color: BLACK } as const;
+    return textLine(type, line, style, at.x, at.y + (i + 0.8) * SOLUTION_LEADING);
+  });
+}

@@ -1,0 +1,186 @@
+import { addDays, formatISO, parseISO } from 'date-fns';
+import * as v from 'valibot';
+import { keyed, oneOf, wholeNumber } from '../keyed.ts';
+import { randomStream } from '../random.ts';
+import { BLACK, ellipsePath, type Mark, rectPath, textLine } from '../scene/index.ts';
+import { type DrawContext, defineKind, itemUnits, type PageKind, type Unit } from './kind.ts';
+
+/** Kinds that nobody is offered: each uses what the ones on offer do not. */
+
+const FACE = 'alegreya-sans-regular';
+
+/** A page a day: how many follows from the options. Each month begins on a recto and has an entry in the contents. */
+export const datedSample = defineKind({
+  id: 'dated-sample',
+  version: 1,
+  name: 'Dated pages',
+  purpose: 'A page for every day.',
+  extent: 'derived',
+  defaultCount: 0,
+  numbered: true,
+  options: keyed({
+    from: v.optional(v.pipe(v.string(), v.isoDate()), '2027-01-01'),
+    days: v.optional(wholeNumber(1, 366), 31),
+  }),
+  fields: [{ control: 'number', key: 'days', label: 'Days', least: 1, most: 366 }],
+  units: ({ options: { from, days } }) =>
+    Array.from({ length: days }, (_, i): Unit => {
+      const day = formatISO(addDays(parseISO(from), i), { representation: 'date' });
+      return day.endsWith('-01') || i === 0
+        ? { side: 'recto', contents: day.slice(0, 7), data: day }
+        : { data: day };
+    }),
+  draw: ({ body, unit, type }) => [
+    textLine(type, String(unit.data), { face: FACE, size: 14, color: BLACK }, body.x, body.y + 14),
+  ],
+});
+
+/** Art on rectos alone; its back is gray, so that ink does not show through. */
+export const artSample = defineKind({
+  id: 'art-sample',
+  version: 1,
+  name: 'Art',
+  purpose: 'One drawing to a leaf.',
+  extent: 'pages',
+  defaultCount: 4,
+  numbered: true,
+  options: keyed({ back: v.optional(oneOf(['blank', 'gray']), 'gray') }),
+  fields: [],
+  units: ({ count, options }) =>
+    Array.from({ length: count }, () => ({ back: options.back === 'gray' ? 'drawn' : 'blank' }) as const),
+  draw: ({ body, part, unit }: DrawContext<{ back: string }, never>): Mark[] =>
+    part === 'back'
+      ? [{ type: 'path', path: rectPath(body.x, body.y, body.width, body.height), fill: { gray: 0.8 } }]
+      : [
+          {
+            type: 'path',
+            path: ellipsePath(
+              body.x + body.width / 2,
+              body.y + body.height / 2,
+              body.width / (unit.back ? 3 : 2),
+            ),
+            stroke: { width: 2, paint: BLACK },
+          },
+        ],
+  inspectUnit: ({ part, body }) =>
+    part === 'page' && body.width < 200
+      ? [{ severity: 'look', message: 'The drawing is small on this trim.' }]
+      : [],
+});
+
+export interface SumItem {
+  left: number;
+  right: number;
+}
+
+/** Sums to work out: three kinds of them differ in name and in how their answers can be shown. */
+const sums = (
+  id: string,
+  name: string,
+  more: Partial<PageKind<{ perPage: number; rising: boolean }, SumItem>>,
+) =>
+  defineKind<{ perPage: number; rising: boolean }, SumItem>({
+    id,
+    version: 1,
+    name,
+    purpose: 'Sums.',
+    extent: 'items',
+    defaultCount: 10,
+    numbered: true,
+    options: keyed({
+      perPage: v.optional(wholeNumber(1, 12), 1),
+      rising: v.optional(v.boolean(), false),
+    }),
+    fields: [],
+    itemName: 'puzzle',
+    itemsPerUnit: ({ perPage }) => perPage,
+    units: ({ count, options }) => itemUnits(count, options.perPage),
+    usesPlace: true,
+    fill({ streamKey, item, roll, total = 1, options: { rising } }) {
+      const random = randomStream(...streamKey, item, roll);
+      const level = rising ? Math.ceil((10 * item) / total) : 10;
+      return { left: 10 * level - random.int(9), right: 1 + random.int(9) };
+    },
+    draw: ({ body, items, type }) =>
+      items.map(({ label, item, solutionPage }, i) =>
+        textLine(
+          type,
+          `${label}: ${item.left} + ${item.right}, answer on page ${solutionPage}`,
+          { face: FACE, size: 12, color: BLACK },
+          body.x,
+          body.y + 20 + 30 * i,
+        ),
+      ),
+    solution: {
+      box: ({ label, item, page }, box, { type }) => [
+        textLine(
+          type,
+          `${label} (page ${page}): ${item.left + item.right}`,
+          { face: FACE, size: 9, color: BLACK },
+          box.x,
+          box.y + 10,
+        ),
+      ],
+      lines: { count: () => 1, text: ({ label, item }) => [`${label}: ${item.left + item.right}`] },
+    },
+    inspect: ({ left, right }, { label }) =>
+      left > 0 && right > 0 ? [] : [{ severity: 'fix', message: `${label}: is no sum.` }],
+    inspectSection(items) {
+      const seen = new Map<string, string>();
+      return items.flatMap(({ number, label, item: { left, right } }) => {
+        const sum = `${left} + ${right}`;
+        const first = seen.get(sum);
+        seen.set(sum, first ?? label);
+        return first
+          ? [{ severity: 'look' as const, message: `${label}: is the same as ${first}.`, item: number }]
+          : [];
+      });
+    },
+    ...more,
+  });
+
+export const sumsSample = sums('sums-sample', 'Sums', {});
+/** Its answers are text alone, two lines each. */
+export const textSumsSample = sums('text-sums-sample', 'Text sums', {
+  solution: {
+    lines: { count: () => 2, text: ({ label, item }) => [`${label}:`, String(item.left + item.right)] },
+  },
+});
+/** Its items are called otherwise, and it has no answers. */
+export const openSumsSample = sums('open-sums-sample', 'Open sums', { itemName: 'task', solution: {} });
+
+/** A text of a hundred short lines: how many pages it takes depends on the frame. */
+export const proseSample = defineKind({
+  id: 'prose-sample',
+  version: 1,
+  name: 'Prose',
+  purpose: 'A text that runs over pages.',
+  extent: 'derived',
+  defaultCount: 0,
+  numbered: true,
+  options: keyed({ words: v.optional(wholeNumber(1, 100_000), 1000) }),
+  fields: [],
+  units({ options: { words }, frame }) {
+    const { width, height } = frame('recto').safe;
+    const wordsToAPage = Math.floor(width / 30) * Math.floor(height / 14);
+    return Array.from({ length: Math.ceil(words / wordsToAPage) }, (_, page) => ({ data: page }));
+  },
+  draw: () => [],
+});
+
+/** Two pages that face each other. */
+export const spreadSample = defineKind({
+  id: 'spread-sample',
+  version: 1,
+  name: 'Spread',
+  purpose: 'Two facing pages.',
+  extent: 'pages',
+  defaultCount: 2,
+  numbered: true,
+  options: keyed({}),
+  fields: [],
+  units: ({ count }) => Array.from({ length: count }, () => ({ side: 'facing' as const })),
+  draw: ({ part, body, type }) => [
+    textLine(type, part, { face: FACE, size: 12, color: BLACK }, body.x, body.y + 20),
+  ],
+});

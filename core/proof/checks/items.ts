@@ -1,0 +1,68 @@
+import { bodyOf, filledItem, itemLabel, kindOf, placedItem } from '../../book/index.ts';
+import type { ItemProblem } from '../../pages/index.ts';
+import type { Check, Finding, PageInProof, ProofContext } from '../finding.ts';
+
+const finding = ({ severity, message }: ItemProblem, page: number, section: string): Finding => ({
+  check: 'items',
+  severity,
+  message,
+  place: { view: 'page', page, section },
+});
+
+/** What each kind of page finds in its items, its units and its sections, by means of its own. */
+export const items: Check = {
+  id: 'items',
+  name: 'Every puzzle is right: each listed word found exactly once',
+
+  ofPage({ book, type }: ProofContext, { page }: PageInProof): Finding[] {
+    const section = page.role === 'body' ? book.sections.get(page.section!) : undefined;
+    if (!section) return page.role === 'solutions' ? cutAnswers({ book, page }) : [];
+    const kind = kindOf(section);
+    const { options } = section;
+    const ofItems = page.part === 'right' ? [] : page.items;
+    return [
+      ...ofItems.flatMap((item) => {
+        const { displayNumbers } = book.plan.items[section.id]!;
+        const placed = {
+          number: item,
+          displayNumber: displayNumbers[item - 1]!,
+          label: itemLabel(book, section.id, item),
+        };
+        return kind.inspect?.(filledItem(book, section, item), placed, options) ?? [];
+      }),
+      ...(kind.inspectUnit?.({
+        unit: page.unit!,
+        part: page.part,
+        body: bodyOf(book, page),
+        options,
+        type,
+      }) ?? []),
+    ].map((problem) => finding(problem, page.number, section.id));
+  },
+
+  ofSection({ book }, section) {
+    const kind = kindOf(section);
+    if (!kind.inspectSection) return [];
+    const { count, pages } = book.plan.items[section.id]!;
+    const all = Array.from({ length: count }, (_, i) => ({
+      number: i + 1,
+      label: itemLabel(book, section.id, i + 1),
+      item: filledItem(book, section, i + 1),
+    }));
+    return kind
+      .inspectSection(all, section.options)
+      .map((problem) => finding(problem, pages[(problem.item ?? 1) - 1] ?? 1, section.id));
+  },
+};
+
+/** Answers as text that have more lines than their kind said. */
+function cutAnswers({ book, page }: Pick<ProofContext, 'book'> & Pick<PageInProof, 'page'>): Finding[] {
+  if (page.layout?.form !== 'columns') return [];
+  return page.answers.flatMap(({ section: id, item, rows }) => {
+    const section = book.sections.get(id)!;
+    const lines = kindOf(section).solution!.lines!.text(placedItem(book, section, item), section.options);
+    if (lines.length <= rows) return [];
+    const message = `${itemLabel(book, id, item)}: its answer has ${lines.length} lines and room for ${rows}. Show the solutions in boxes.`;
+    return [finding({ severity: 'fix', message }, page.number, id)];
+  });
+}
