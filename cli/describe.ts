@@ -1,13 +1,14 @@
 import { bookFrom } from '#core/book/book.ts';
 import { jobTicket } from '#core/book/ticket.ts';
-import { printService, showMoney } from '#core/print/index.ts';
+import { showMoney } from '#core/print/index.ts';
 import { showLength, showSize } from '#core/units.ts';
 import { recipeFrom } from './reading.ts';
 
 /** Prints the job ticket. */
 export function describe(file: string, json: boolean): number {
   const recipe = recipeFrom(file);
-  const ticket = jobTicket(bookFrom(recipe));
+  const { rules, ...book } = bookFrom(recipe);
+  const ticket = jobTicket({ ...book, rules });
   if (json) {
     console.log(JSON.stringify({ title: recipe.title, lengths: 'points', ...ticket }, null, 2));
     return 0;
@@ -15,11 +16,16 @@ export function describe(file: string, json: boolean): number {
   const rows: [string, string][] = [
     ['Title', recipe.title],
     ['Trim', showSize(ticket.trim.width, ticket.trim.height, 'in')],
-    ['Bleed', ticket.bleed ? showLength(printService(recipe.print.service).bleed, 'in') : 'none'],
+    ['Bleed', ticket.bleed ? showLength(rules.bleed.width, 'in') : 'none'],
     ['Pages', String(ticket.pages)],
     ['Ink, paper', `${ticket.ink}, ${ticket.paper}`],
     ['Gutter', showLength(ticket.gutter, 'in')],
-    ['Spine', `${showLength(ticket.spine, 'in', 3)}${ticket.spineText ? '' : ', no words on it'}`],
+    [
+      'Spine',
+      ticket.spine
+        ? `${showLength(ticket.spine, 'in', 3)}${ticket.spineText ? '' : ', no words on it'}`
+        : 'none',
+    ],
     ['Wrap', showSize(ticket.wrap.width, ticket.wrap.height, 'in', 3)],
     ...ticket.markets.map((market): [string, string] => {
       const price =

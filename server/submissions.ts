@@ -1,11 +1,13 @@
 import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { Recipe } from '#core/book/recipe.ts';
 import { fingerprint } from '#core/fingerprint.ts';
+import { printService } from '#core/print/index.ts';
 import { db } from './db/client.ts';
 import { type SubmissionState, submission } from './db/schema.ts';
 import { madeFiles } from './files.ts';
 import { newId } from './ids.ts';
 import { ask } from './jobs.ts';
+import { printingService } from './services/printing-services.ts';
 
 export interface SubmissionRow {
   id: string;
@@ -54,6 +56,11 @@ export async function handIn(
   bookId: string,
   recipe: Recipe,
 ): Promise<{ refused: string } | { id: string }> {
+  const { name } = printService(recipe.print.service);
+  if (!printingService(recipe.print.service))
+    return {
+      refused: `${name} takes no submissions from here yet. Download the files and bring them there.`,
+    };
   const madeFrom = fingerprint(recipe);
   const files = await madeFiles(workspaceId, bookId);
   const part = (name: string) => files.find((file) => file.name === name);

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { Recipe } from '#core/book/recipe.ts';
-import { printService, showMoney } from '#core/print/index.ts';
+import { showMoney } from '#core/print/index.ts';
 import { parseLength, showLength, showSize } from '#core/units.ts';
 import { tokens } from '../theme.ts';
 import { useDesk } from './book-desk.tsx';
@@ -122,23 +122,25 @@ function Cell({
 
 /** The book's derived numbers and the state of its checks, always in view. */
 export function JobTicket() {
-  const recipe = useBook((state) => state.recipe);
   const edit = useBook((state) => state.edit);
-  const { ticket, proof } = useDesk();
+  const {
+    book: { rules },
+    ticket,
+    proof,
+  } = useDesk();
   const navigate = useNavigate();
   const { book } = useParams();
-  const service = printService(recipe.print.service);
   const to = (view: string) => () => void navigate(`/books/${book}/${view}`);
   const print = (change: Partial<Recipe['print']>) => () =>
     void edit((now) => ({ ...now, print: { ...now.print, ...change } }));
   const [home] = ticket.markets;
   const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
-  const trims = service.trims.map(({ name, width, height }) => ({
+  const trims = rules.trims.map(({ name, width, height }) => ({
     label: name,
     chosen: parseLength(width) === ticket.trim.width && parseLength(height) === ticket.trim.height,
     act: print({ trim: { width, height } }),
   }));
-  const papers = service.papers.flatMap((paper) =>
+  const papers = rules.papers.flatMap((paper) =>
     paper.inks.map((ink) => ({
       label: `${ink} ink, ${paper.name} paper`,
       chosen: ink === ticket.ink && paper.id === ticket.paper,
@@ -163,11 +165,11 @@ export function JobTicket() {
       <Cell name="Trim" value={showSize(ticket.trim.width, ticket.trim.height, 'in')} choices={trims} />
       <Cell
         name="Bleed"
-        value={ticket.bleed ? showLength(service.bleed, 'in') : 'none'}
+        value={ticket.bleed ? showLength(rules.bleed.width, 'in') : 'none'}
         choices={[
           { label: 'None: pages stop at the trim', chosen: !ticket.bleed, act: print({ bleed: false }) },
           {
-            label: `${showLength(service.bleed, 'in')}: pages run over the edge`,
+            label: `${showLength(rules.bleed.width, 'in')}: pages run over the edge`,
             chosen: ticket.bleed,
             act: print({ bleed: true }),
           },
@@ -185,12 +187,16 @@ export function JobTicket() {
       <Cell
         name="Gutter"
         value={showLength(ticket.gutter, 'in')}
-        note={`The inner margin ${service.name} asks for at ${ticket.pages} pages. It follows the page count.`}
+        note={`The inner margin ${rules.service.name} asks for at ${ticket.pages} pages. It follows the page count.`}
       />
       <Cell
         name="Spine"
-        value={showLength(ticket.spine, 'in', 3)}
-        note={`${ticket.pages} pages of ${ticket.paper} paper. ${ticket.spineText ? 'Thick enough for words.' : `Words on it from ${service.cover.spineTextFromPages} pages.`}`}
+        value={rules.cover.spine ? showLength(ticket.spine, 'in', 3) : 'none'}
+        note={
+          rules.cover.spine
+            ? `${ticket.pages} pages of ${ticket.paper} paper. ${ticket.spineText ? 'Thick enough for words.' : `Words on it from ${rules.cover.spine.textFromPages} pages.`}`
+            : `Books in ${rules.binding.name} binding have no spine.`
+        }
       />
       <Cell
         name="Wrap"
@@ -200,7 +206,7 @@ export function JobTicket() {
       <Cell
         name="Print cost"
         value={home ? showMoney(home.cost, home.currency) : '–'}
-        note={`What ${service.name} takes for one copy in the ${home?.name.toLowerCase()}: a fixed part and a part for each page.`}
+        note={`What ${rules.service.name} takes for one copy in the ${home?.name.toLowerCase()}: a fixed part and a part for each page.`}
       />
       <Cell
         name="Price → royalty"

@@ -19,7 +19,7 @@ import {
   KEYWORD_LETTERS,
   titleIdeas,
 } from '#core/niche/index.ts';
-import { printService, royalty, showMoney } from '#core/print/index.ts';
+import { printRules, royalty, showMoney } from '#core/print/index.ts';
 import { NumberField } from '../parts/number-field.tsx';
 import { SettledText } from '../parts/settled-text.tsx';
 import { useNiche } from './niche-desk.tsx';
@@ -27,7 +27,7 @@ import { post } from './post.ts';
 
 const KINDS = Object.entries(BRIEF_KINDS) as [BriefKind, string][];
 const REST_MS = 500;
-const service = printService('wrenfair');
+const service = printRules('wrenfair', 'paperback');
 
 /** A brief that is saved by itself; what is not possible is answered at its field and not saved. */
 function useBriefDraft(id: string, saved: Brief) {

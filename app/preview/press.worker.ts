@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import { type Book, bookFrom } from '#core/book/book.ts';
 import { drawPage } from '#core/book/draw.ts';
 import type { Recipe } from '#core/book/recipe.ts';
-import { drawFront, drawWrap } from '#core/cover/wrap.ts';
+import { drawCoverOverview, drawFront } from '#core/cover/wrap.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
 import { eachMark, markBounds, type Scene } from '#core/scene/index.ts';
 import { drawScene } from './canvas.ts';
@@ -77,7 +77,7 @@ const press = {
   },
 
   wrap(width: number): { picture: Picture; boxes: FieldBox[] } {
-    const scene = drawWrap(book!, type);
+    const scene = drawCoverOverview(book!, type);
     const boxes: FieldBox[] = [];
     for (const layer of scene.layers) {
       eachMark(layer.marks, (mark, { matrix }) => {

@@ -9,7 +9,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Recipe } from '#core/book/recipe.ts';
 import { countLetters } from '#core/keyed.ts';
-import { printService, showMoney } from '#core/print/index.ts';
+import { printRules, showMoney } from '#core/print/index.ts';
 import { useDesk } from '../book/book-desk.tsx';
 import { PenNameField } from '../book/pen-name-field.tsx';
 import { useBook } from '../book/store.ts';
@@ -20,7 +20,7 @@ export default function Listing() {
   const recipe = useBook((state) => state.recipe);
   const edit = useBook((state) => state.edit);
   const { ticket } = useDesk();
-  const service = printService(recipe.print.service);
+  const service = printRules(recipe.print.service, recipe.print.binding);
   const { keywordFields, keywordLength, titleAndSubtitle, descriptionLength } = service.listing;
   const keywords = recipe.listing.keywords as string[];
   const listing = (change: Partial<Recipe['listing']>, mergeAs: string) =>

@@ -1,4 +1,4 @@
-import { type PrintService, type PrintSpec, printService } from '../print/index.ts';
+import { type PrintRules, type PrintSpec, printRules } from '../print/index.ts';
 import { type Plan, planBook, printSpec } from './plan.ts';
 import type { Recipe } from './recipe.ts';
 import { type Section, sectionsOf } from './sections.ts';
@@ -8,19 +8,20 @@ export interface Book {
   recipe: Recipe;
   plan: Plan;
   spec: PrintSpec;
-  service: PrintService;
+  /** What the printing service wants of books of its binding. */
+  rules: PrintRules;
   /** By id, those in groups included. */
   sections: ReadonlyMap<string, Section>;
 }
 
-/** Plans a recipe. @throws RangeError for a service or kind that is not known */
+/** Plans a recipe. @throws RangeError for a service, binding or kind that is not known */
 export function bookFrom(recipe: Recipe): Book {
-  const service = printService(recipe.print.service);
+  const rules = printRules(recipe.print.service, recipe.print.binding);
   return {
     recipe,
-    plan: planBook(recipe, service),
+    plan: planBook(recipe, rules),
     spec: printSpec(recipe),
-    service,
+    rules,
     sections: new Map(sectionsOf(recipe.sections).map((section) => [section.id, section])),
   };
 }

@@ -8,8 +8,8 @@ import { drawAnswers } from './solution-pages.ts';
 
 const FOLIO = { face: 'alegreya-sans-regular', size: 10, color: { gray: 0.2 } } as const;
 
-export const frameOf = ({ service, spec, plan }: Book, { side }: Pick<PlannedPage, 'side'>): PageFrame =>
-  pageFrame(service, spec, plan.gutter, side);
+export const frameOf = ({ rules, spec, plan }: Book, { side }: Pick<PlannedPage, 'side'>): PageFrame =>
+  pageFrame(rules, spec, plan.gutter, side);
 
 /** Where the pages of a section may draw: the safe area less the strip kept for the page number. */
 export function bodyOf(book: Book, page: PlannedPage): Rect {

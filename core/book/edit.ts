@@ -92,10 +92,10 @@ export function togglePin(recipe: Recipe, id: string, item: number): Recipe {
 export function refusal(recipe: Recipe): string | null {
   const read = readRecipe(recipe);
   if (read.problems) return `${read.problems[0]!.path}: ${read.problems[0]!.message}`;
-  const { plan, service } = bookFrom(read.recipe);
+  const { plan, rules } = bookFrom(read.recipe);
   const { length } = plan.pages;
-  const { most } = pageLimits(service, recipe);
+  const { most } = pageLimits(rules, recipe);
   return length > most
-    ? `The book would have ${length} pages. ${service.name} prints at most ${most} on ${recipe.print.paper} paper. Take ${length - most} out.`
+    ? `The book would have ${length} pages. ${rules.service.name} prints at most ${most} on ${recipe.print.paper} paper. Take ${length - most} out.`
     : null;
 }

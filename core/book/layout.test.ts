@@ -11,7 +11,7 @@ import {
   sumsSample,
   textSumsSample,
 } from '../pages/kinds.sample.ts';
-import { gutterFor, printService } from '../print/index.ts';
+import { gutterFor, printRules } from '../print/index.ts';
 import { proofBook } from '../proof/index.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { eachMark } from '../scene/index.ts';
@@ -108,7 +108,7 @@ describe('facing pages', () => {
 
 describe('pages that depend on the frame', () => {
   it('a wider gutter lays out more pages, until the gutter is that of the page count', () => {
-    const service = printService('wrenfair');
+    const service = printRules('wrenfair', 'paperback');
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 100_000 }), (words) => {
         const { pages, gutter } = planOf(recipeOf([{ id: 'p', kind: 'prose-sample', options: { words } }]));

@@ -2,7 +2,7 @@ import type { Unit, UnitPart } from '../pages/index.ts';
 import {
   gutterFor,
   type PageFrame,
-  type PrintService,
+  type PrintRules,
   type PrintSpec,
   pageFrame,
   paperOf,
@@ -92,12 +92,12 @@ export const printSpec = (recipe: Recipe): PrintSpec => ({
  * more pages in a narrower frame, and more pages may want a wider gutter: the gutter only grows from round to round, so
  * the rounds end, at worst with a gutter a step wider than needed.
  */
-export function planBook(recipe: Recipe, service: PrintService): Plan {
+export function planBook(recipe: Recipe, rules: PrintRules): Plan {
   const spec = printSpec(recipe);
-  let gutter = gutterFor(service, 0);
+  let gutter = gutterFor(rules, 0);
   for (;;) {
-    const plan = layOut(recipe, gutter, (side) => pageFrame(service, spec, gutter, side));
-    const needed = gutterFor(service, plan.pages.length);
+    const plan = layOut(recipe, gutter, (side) => pageFrame(rules, spec, gutter, side));
+    const needed = gutterFor(rules, plan.pages.length);
     if (needed <= gutter) return plan;
     gutter = needed;
   }
@@ -300,8 +300,7 @@ function numberPages(recipe: Recipe, plan: Plan): void {
 }
 
 /** The page counts the service prints on the recipe's paper. */
-export const pageLimits = (service: PrintService, recipe: Recipe) =>
-  paperOf(service, recipe.print.paper).pages;
+export const pageLimits = (rules: PrintRules, recipe: Recipe) => paperOf(rules, recipe.print.paper).pages;
 
 /** The page number as a reader finds it printed: counted from `style.numbering.from`. */
 export const printedNumber = (recipe: Recipe, page: number): number =>

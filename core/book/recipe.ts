@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { COMPOSITION_NAMES, MOTIF_NAMES } from '../cover/names.ts';
 import { identifier, keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
 import { kindsRevision } from '../pages/index.ts';
-import { printService, printServiceIds } from '../print/index.ts';
+import { printService, printServices } from '../print/index.ts';
 import { LENGTH_PATTERN } from '../units.ts';
 import { type Entry, isGroup, type Section, sectionsSchema } from './sections.ts';
 
@@ -10,8 +10,11 @@ import { type Entry, isGroup, type Section, sectionsSchema } from './sections.ts
 export const RECIPE_VERSION = 1;
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
 const MOST_IN_SECTION = 828;
+/** What any service might take; what the book's own takes is checked by the proof. */
+const MOST_DESCRIPTION = 10_000;
+const MOST_KEYWORD = 250;
+const MOST_KEYWORDS = 20;
 
-const service = printService(printServiceIds[0]!);
 const length = v.pipe(
   v.string((issue) => `is ${issue.received}, but should be a number with a unit, such as "6in".`),
   v.regex(
@@ -20,15 +23,31 @@ const length = v.pipe(
   ),
 );
 const hexColour = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}$/, 'should be a colour such as "#1d2733".'));
-const print = keyed({
-  service: oneOf(printServiceIds),
-  binding: v.optional(oneOf(['paperback']), 'paperback'),
-  trim: keyed({ width: length, height: length }),
-  bleed: v.optional(v.boolean('should be true or false.'), false),
-  ink: v.optional(oneOf(service.inks.map((ink) => ink.id)), 'black'),
-  paper: v.optional(oneOf(service.papers.map((paper) => paper.id)), 'white'),
-  finish: v.optional(oneOf(service.finishes), 'matte'),
-});
+/** What a service allows is looked up when all keys are there; what is left out is the first that it offers. */
+const print = v.pipe(
+  keyed({
+    service: oneOf(printServices().map(({ id }) => id)),
+    binding: v.optional(text(1, 40)),
+    trim: keyed({ width: length, height: length }),
+    bleed: v.optional(v.boolean('should be true or false.'), false),
+    ink: v.optional(text(1, 40)),
+    paper: v.optional(text(1, 40)),
+    finish: v.optional(text(1, 40)),
+  }),
+  v.transform(({ service, binding, trim, bleed, ink, paper, finish }) => {
+    const { bindings } = printService(service);
+    const rules = bindings.find(({ id }) => id === binding) ?? bindings[0]!;
+    return {
+      service,
+      binding: binding ?? rules.id,
+      trim,
+      bleed,
+      ink: ink ?? rules.inks[0]!.id,
+      paper: paper ?? rules.papers[0]!.id,
+      finish: finish ?? rules.finishes[0]!,
+    };
+  }),
+);
 
 const style = keyed({
   palette: v.optional(keyed({ ground: hexColour, accent: hexColour, second: hexColour, light: hexColour }), {
@@ -97,19 +116,16 @@ const fields = {
   ),
   listing: v.optional(
     keyed({
-      description: v.optional(text(0, service.listing.descriptionLength), ''),
+      description: v.optional(text(0, MOST_DESCRIPTION), ''),
       keywords: v.optional(
         v.pipe(
-          v.array(text(0, service.listing.keywordLength)),
-          v.maxLength(
-            service.listing.keywordFields,
-            `has more than ${service.listing.keywordFields} fields.`,
-          ),
+          v.array(text(0, MOST_KEYWORD)),
+          v.maxLength(MOST_KEYWORDS, `has more than ${MOST_KEYWORDS} fields.`),
         ),
         [],
       ),
       categories: v.optional(v.pipe(v.array(text(1, 120)), v.maxLength(3)), []),
-      prices: v.optional(v.record(oneOf(service.markets.map((market) => market.id)), price), {}),
+      prices: v.optional(v.record(identifier, price), {}),
     }),
     {},
   ),
@@ -220,12 +236,47 @@ function crossProblems(recipe: Recipe): RecipeProblem[] {
     for (const [k, member] of entry.group.members.entries())
       checkSection(member, `${path}.group.members.${k}`, `member ${k + 1} of section ${i + 1}`);
   });
-  const paper = printService(recipe.print.service).papers.find((known) => known.id === recipe.print.paper);
-  if (paper && !paper.inks.includes(recipe.print.ink)) {
+  problems.push(...printProblems(recipe));
+  return problems;
+}
+
+/** What the printing service does not offer, or not together. */
+function printProblems({ print: chosen, listing }: Recipe): RecipeProblem[] {
+  const { name, bindings, markets } = printService(chosen.service);
+  const binding = bindings.find(({ id }) => id === chosen.binding);
+  const unknown = (path: string, value: string, allowed: readonly string[]): RecipeProblem => ({
+    path,
+    message: `is "${value}". ${name} has: ${allowed.join(', ')}.`,
+  });
+  if (!binding)
+    return [
+      unknown(
+        'print.binding',
+        chosen.binding,
+        bindings.map(({ id }) => id),
+      ),
+    ];
+  const problems: RecipeProblem[] = [];
+  const check = (key: 'ink' | 'paper' | 'finish', allowed: readonly string[]) => {
+    if (!allowed.includes(chosen[key])) problems.push(unknown(`print.${key}`, chosen[key], allowed));
+  };
+  check(
+    'ink',
+    binding.inks.map(({ id }) => id),
+  );
+  check(
+    'paper',
+    binding.papers.map(({ id }) => id),
+  );
+  check('finish', binding.finishes);
+  const paper = binding.papers.find(({ id }) => id === chosen.paper);
+  if (problems.length === 0 && paper && !paper.inks.includes(chosen.ink))
     problems.push({
       path: 'print.paper',
       message: `is ${paper.name}, which is printed in ${paper.inks.join(' or ')} only. Choose white paper or black ink.`,
     });
-  }
+  const sold = markets.map(({ id }) => id);
+  for (const market of Object.keys(listing.prices))
+    if (!sold.includes(market)) problems.push(unknown(`listing.prices.${market}`, market, sold));
   return problems;
 }

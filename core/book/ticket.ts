@@ -1,4 +1,4 @@
-import { lowestPrice, printCost, royalty, spineWidth, wrapFrame } from '../print/index.ts';
+import { coverSheets, lowestPrice, printCost, royalty, spineWidth } from '../print/index.ts';
 import type { Book } from './book.ts';
 import { pageLimits } from './plan.ts';
 
@@ -21,29 +21,31 @@ export interface JobTicket {
   ink: string;
   paper: string;
   gutter: number;
+  /** 0 for a binding without one. */
   spine: number;
+  /** The cover's sheet, or one of its two. */
   wrap: { width: number; height: number };
   spineText: boolean;
   markets: MarketTicket[];
 }
 
 /** Derives the job ticket from a book and the printing service's rules. */
-export function jobTicket({ recipe, plan, service, spec }: Book): JobTicket {
+export function jobTicket({ recipe, plan, rules, spec }: Book): JobTicket {
   const pages = plan.pages.length;
-  const wrap = wrapFrame(service, spec, pages);
+  const [cover] = coverSheets(rules, spec, pages);
   return {
     trim: spec.trim,
     bleed: spec.bleed,
     pages,
-    limits: pageLimits(service, recipe),
+    limits: pageLimits(rules, recipe),
     ink: spec.ink,
     paper: spec.paper,
     gutter: plan.gutter,
-    spine: spineWidth(service, spec, pages),
-    wrap: wrap.media,
-    spineText: wrap.spineText !== null,
-    markets: service.markets.map((market) => {
-      const cost = printCost(service, market, spec, pages);
+    spine: spineWidth(rules, spec, pages),
+    wrap: cover!.media,
+    spineText: cover!.spineText !== null,
+    markets: rules.markets.map((market) => {
+      const cost = printCost(rules, market, spec, pages);
       const price = recipe.listing.prices[market.id] ?? null;
       return {
         market: market.id,

@@ -2,14 +2,23 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recipeOf as sampleRecipe } from '../book/book.sample.ts';
 import { type Book, bookFrom } from '../book/index.ts';
+import { coverPdfs } from '../export/files.ts';
+import { proofBook } from '../proof/index.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { type Bounds, eachMark, markBounds, type Scene } from '../scene/index.ts';
-import { drawFront, drawWrap, frameOfWrap } from './index.ts';
+import { coverOverview, coverSheetsOf, drawCover, drawCoverOverview, drawFront } from './index.ts';
 import { motifs } from './motifs/index.ts';
 
 const type = typesetterFromDisk();
 const bookOf = (more: Record<string, unknown>, pages = 120): Book =>
   bookFrom(sampleRecipe([{ id: 'r', kind: 'ruled', pages }], more));
+
+/** The one sheet of a paperback's cover, and what is drawn on it. */
+const wrapOf = (book: Book) => {
+  const { front, back, spine, barcode, ...more } = coverSheetsOf(book)[0]!;
+  return { ...more, front: front!.trim, back: back!.trim, spine: spine!, barcode: barcode! };
+};
+const drawWrap = (book: Book) => drawCover(book, type)[0]!.scene;
 
 /** Boxes of what must be read or kept: everything but the ground. */
 function inked(scene: Scene): { what: string; box: Bounds }[] {
@@ -58,7 +67,7 @@ describe('the wrap', () => {
   it('is twice the trim, the spine and the bleed wide, and its parts lie side by side', () => {
     fc.assert(
       fc.property(books, (book) => {
-        const { media, trim, back, spine, front } = frameOfWrap(book);
+        const { media, trim, back, spine, front } = wrapOf(book);
         const bleed = trim.x;
         expect(media.width).toBeCloseTo(2 * front.width + spine.width + 2 * bleed, 6);
         expect(media.height).toBeCloseTo(front.height + 2 * bleed, 6);
@@ -72,8 +81,8 @@ describe('the wrap', () => {
   it('keeps the barcode box clear of everything, its ground whole over the sheet, whatever the book says', () => {
     fc.assert(
       fc.property(books, (book) => {
-        const { barcode, media } = frameOfWrap(book);
-        const scene = drawWrap(book, type);
+        const { barcode, media } = wrapOf(book);
+        const scene = drawWrap(book);
         for (const { what, box } of inked(scene)) {
           const clear =
             box.right <= barcode.x ||
@@ -94,8 +103,8 @@ describe('the wrap', () => {
   it('has words on the spine only where the service allows them, and then between its edges', () => {
     fc.assert(
       fc.property(books, (book) => {
-        const { spine, spineText } = frameOfWrap(book);
-        const onSpine = inked(drawWrap(book, type)).filter(
+        const { spine, spineText } = wrapOf(book);
+        const onSpine = inked(drawWrap(book)).filter(
           ({ box }) => box.left >= spine.x && box.right <= spine.x + spine.width,
         );
         if (!spineText) expect(onSpine).toEqual([]);
@@ -110,17 +119,17 @@ describe('the wrap', () => {
 
   it('is the same for the same recipe, and its ground another for another seed', () => {
     const book = bookOf({});
-    expect(drawWrap(book, type)).toEqual(drawWrap(book, type));
-    expect(drawWrap(bookOf({ seed: 'moth-8' }), type)).not.toEqual(drawWrap(book, type));
+    expect(drawWrap(book)).toEqual(drawWrap(book));
+    expect(drawWrap(bookOf({ seed: 'moth-8' }))).not.toEqual(drawWrap(book));
   });
 
   it.each(Object.keys(motifs))(
     'fills the foot of the front with %s, and none of it reaches the spine',
     (motif) => {
       const book = bookOf({ style: { motif } });
-      const { spine, front } = frameOfWrap(book);
+      const { spine, front } = wrapOf(book);
       let figures = 0;
-      for (const mark of drawWrap(book, type).layers[0]!.marks.slice(1)) {
+      for (const mark of drawWrap(book).layers[0]!.marks.slice(1)) {
         if (mark.type !== 'path' || !mark.background) continue;
         const box = markBounds(mark, [1, 0, 0, 1, 0, 0], type)!;
         if (box.right < spine.x) continue;
@@ -147,5 +156,37 @@ describe('the front alone', () => {
         expect(box.right).toBeLessThanOrEqual(size.width);
       }
     }
+  });
+});
+
+describe('a cover in two parts', () => {
+  const coil = bookOf({
+    subtitle: 'Word searches from the hive',
+    print: { service: 'thornback', trim: { width: '6in', height: '9in' } },
+    listing: { description: 'A book.', keywords: ['book'], prices: { us: 19.99 } },
+    cover: { fields: { blurb: 'Buzz.' } },
+  });
+
+  it('has the title on the front alone, the blurb on the back alone, and ground over both sheets', () => {
+    const said = Object.fromEntries(
+      drawCover(coil, type).map(({ sheet, scene }) => [sheet.id, inked(scene).map(({ what }) => what)]),
+    );
+    expect(new Set(said.front)).toEqual(new Set(['penName', 'title', 'subtitle']));
+    expect(new Set(said.back)).toEqual(new Set(['blurb']));
+  });
+
+  it('nothing is found wrong with it, and its files are two', async () => {
+    expect(proofBook(coil, type)).toEqual([]);
+    expect(Object.keys(await coverPdfs(coil, type))).toEqual(['front-cover.pdf', 'back-cover.pdf']);
+  });
+
+  it('is looked at side by side, the back to the left', () => {
+    const { media, sheets } = coverOverview(coil);
+    expect(sheets.map(({ sheet, x }) => [sheet.id, x])).toEqual([
+      ['back', 0],
+      ['front', 6.25 * 72 + 18],
+    ]);
+    expect(media).toEqual({ width: 2 * 6.25 * 72 + 18, height: 9.25 * 72 });
+    expect(drawCoverOverview(coil, type).layers).toHaveLength(2);
   });
 });

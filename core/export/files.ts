@@ -1,21 +1,13 @@
 import { type AsyncZippable, zip } from 'fflate';
 import { type Book, drawPage, frameOf, type Recipe } from '../book/index.ts';
-import { drawWrap, frameOfWrap } from '../cover/index.ts';
+import { drawCover } from '../cover/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { frontJpeg } from './front.ts';
 import { listingCsv, listingSheet } from './listing.ts';
 import { type PdfPage, pdfBytes, writePdf } from './pdf.ts';
 
-/** The files of a book, in the order they are made. */
-export const BOOK_FILES = [
-  'interior.pdf',
-  'wrap.pdf',
-  'front.jpg',
-  'listing.json',
-  'listing.csv',
-  'recipe.json',
-] as const;
-export type BookFile = (typeof BOOK_FILES)[number];
+/** Of each sheet of a cover, the name of its file. */
+export const COVER_FILES = { wrap: 'wrap.pdf', front: 'front-cover.pdf', back: 'back-cover.pdf' } as const;
 
 /** Zip entries carry no time of day, so that the same recipe gives the same bytes. */
 const ZIP_DATE = new Date(2000, 0, 1);
@@ -42,21 +34,21 @@ export function writeInterior(
   return writePdf(interiorPages(book, type), type, options, sink);
 }
 
-export function wrapPdf(book: Book, type: Typesetter): Promise<Uint8Array> {
-  const sheet: PdfPage = { scene: drawWrap(book, type), trim: frameOfWrap(book).trim };
-  return pdfBytes([sheet], type, describe(book.recipe));
+/** A file for each sheet of the cover. */
+export async function coverPdfs(book: Book, type: Typesetter): Promise<Record<string, Uint8Array>> {
+  const files: Record<string, Uint8Array> = {};
+  for (const { sheet, scene } of drawCover(book, type))
+    files[COVER_FILES[sheet.id]] = await pdfBytes([{ scene, trim: sheet.trim }], type, describe(book.recipe));
+  return files;
 }
 
-/** All files of a book except the interior, which is written as a stream. */
-export async function smallFiles(
-  book: Book,
-  type: Typesetter,
-): Promise<Record<Exclude<BookFile, 'interior.pdf'>, Uint8Array>> {
+/** All files of a book except the interior, which is written as a stream, by name. */
+export async function smallFiles(book: Book, type: Typesetter): Promise<Record<string, Uint8Array>> {
   const { recipe } = book;
   const sheet = listingSheet(book);
   const json = (value: unknown) => new TextEncoder().encode(`${JSON.stringify(value, null, 2)}\n`);
   return {
-    'wrap.pdf': await wrapPdf(book, type),
+    ...(await coverPdfs(book, type)),
     'front.jpg': await frontJpeg(recipe, type),
     'listing.json': json(sheet),
     'listing.csv': new TextEncoder().encode(`\uFEFF${listingCsv(sheet)}`),

@@ -2,7 +2,7 @@ import { Resvg } from '@resvg/resvg-js';
 import sharp from 'sharp';
 import type { Recipe } from '../book/index.ts';
 import { drawFront } from '../cover/index.ts';
-import { printService } from '../print/index.ts';
+import { printRules } from '../print/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { parseLength } from '../units.ts';
 import { sceneToSvg } from './svg.ts';
@@ -11,7 +11,7 @@ const JPEG_QUALITY = 90;
 
 /** The e-book front as a JPEG: the front composed anew for its taller proportion. */
 export async function frontJpeg(recipe: Recipe, type: Typesetter): Promise<Uint8Array> {
-  const pixels = printService(recipe.print.service).cover.ebookFront;
+  const pixels = printRules(recipe.print.service, recipe.print.binding).cover.ebookFront;
   const width = parseLength(recipe.print.trim.width);
   const scene = drawFront(recipe, { width, height: (width * pixels.height) / pixels.width }, type);
   const image = new Resvg(sceneToSvg(scene, type, pixels), { font: { loadSystemFonts: false } }).render();

@@ -1,6 +1,6 @@
 import type { Recipe } from '../book/index.ts';
 import { countLetters } from '../keyed.ts';
-import type { PrintService } from '../print/index.ts';
+import type { PrintRules } from '../print/index.ts';
 
 export interface ListingProblem {
   severity: 'fix' | 'look';
@@ -8,8 +8,8 @@ export interface ListingProblem {
 }
 
 /** What a printing service would say of the listing's texts. */
-export function listingProblems(recipe: Recipe, service: PrintService): ListingProblem[] {
-  const { titleAndSubtitle, keywordFields, keywordLength } = service.listing;
+export function listingProblems(recipe: Recipe, limits: PrintRules['listing']): ListingProblem[] {
+  const { titleAndSubtitle, keywordFields, keywordLength, descriptionLength } = limits;
   const problems: ListingProblem[] = [];
   const both = countLetters(recipe.title) + countLetters(recipe.subtitle);
   if (both > titleAndSubtitle) {
@@ -24,6 +24,17 @@ export function listingProblems(recipe: Recipe, service: PrintService): ListingP
       message: 'The description is empty. Say in a few sentences what is in the book and for whom.',
     });
   }
+  const described = countLetters(recipe.listing.description);
+  if (described > descriptionLength)
+    problems.push({
+      severity: 'fix',
+      message: `The description has ${described} characters; ${descriptionLength} are allowed. Shorten it by ${described - descriptionLength}.`,
+    });
+  if (recipe.listing.keywords.length > keywordFields)
+    problems.push({
+      severity: 'fix',
+      message: `There are ${recipe.listing.keywords.length} keyword fields; ${keywordFields} are allowed. Remove the last.`,
+    });
   const keywords = recipe.listing.keywords.map((keyword) => keyword.trim());
   keywords.forEach((keyword, i) => {
     const length = countLetters(keyword);

@@ -5,7 +5,7 @@ import { countLetters } from '../keyed.ts';
 import { printService } from '../print/index.ts';
 import { listingProblems } from './index.ts';
 
-const service = printService('wrenfair');
+const { listing: limits } = printService('wrenfair');
 
 const problems = (listing: Record<string, unknown>, more: Record<string, unknown> = {}) =>
   listingProblems(
@@ -19,34 +19,22 @@ const problems = (listing: Record<string, unknown>, more: Record<string, unknown
       listing: { description: 'Bees.', keywords: ['bees'], prices: {}, ...listing },
       ...more,
     }),
-    service,
+    limits,
   );
 const messages = (listing: Record<string, unknown>, more?: Record<string, unknown>) =>
   problems(listing, more).map(({ message }) => message);
-/** What the reader of a recipe says of it. */
-const refusedAs = (listing: Record<string, unknown>) => {
-  try {
-    problems(listing);
-    return null;
-  } catch (error) {
-    return (error as Error).message;
-  }
-};
-
 describe('what a printing service would say of the listing', () => {
   it('nothing of a sound one', () => {
     expect(problems({})).toEqual([]);
   });
 
   it('up to 7 keyword fields of 50 characters (from memory): a longer one is named with its length', () => {
-    expect([service.listing.keywordFields, service.listing.keywordLength]).toEqual([7, 50]);
+    expect([limits.keywordFields, limits.keywordLength]).toEqual([7, 50]);
     fc.assert(
       fc.property(fc.nat(6), fc.integer({ min: 1, max: 90 }), (field, length) => {
         const keywords = Array.from({ length: 7 }, (_, i) => (i === field ? 'k'.repeat(length) : `key ${i}`));
-        expect(refusedAs({ keywords })).toBe(
-          length > 50
-            ? `listing.keywords.${field} has ${length} characters; 50 are allowed. Shorten it by ${length - 50}.`
-            : null,
+        expect(messages({ keywords })).toEqual(
+          length > 50 ? [`Keyword field ${field + 1} has ${length} characters; 50 are allowed.`] : [],
         );
       }),
     );
@@ -56,7 +44,18 @@ describe('what a printing service would say of the listing', () => {
     expect(countLetters('Bienenbücher')).toBe(12);
     expect(countLetters('🐝🐝')).toBe(2);
     expect(messages({ keywords: ['🐝'.repeat(50)] })).toEqual([]);
-    expect(refusedAs({ keywords: ['🐝'.repeat(51)] })).toContain('has 51 characters; 50 are allowed.');
+    expect(messages({ keywords: ['🐝'.repeat(51)] })).toEqual([
+      'Keyword field 1 has 51 characters; 50 are allowed.',
+    ]);
+  });
+
+  it('more fields, or a longer description, than the service takes are said with how many are too many', () => {
+    const [told] = messages({ keywords: Array.from({ length: 9 }, (_, i) => `key ${i}`) });
+    expect(told).toBe('There are 9 keyword fields; 7 are allowed. Remove the last.');
+    expect(messages({ description: 'd'.repeat(limits.descriptionLength) })).toEqual([]);
+    expect(messages({ description: 'd'.repeat(limits.descriptionLength + 3) })[0]).toContain(
+      'Shorten it by 3.',
+    );
   });
 
   it('the same phrase twice is a wasted field, whatever its case and spaces; empty fields are not', () => {
@@ -78,7 +77,7 @@ describe('what a printing service would say of the listing', () => {
   });
 
   it('title and subtitle together keep the limit, and the message says by how much they do not', () => {
-    const most = service.listing.titleAndSubtitle;
+    const most = limits.titleAndSubtitle;
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 200 }), fc.integer({ min: 0, max: 200 }), (title, subtitle) => {
         const told = messages({}, { title: 't'.repeat(title), subtitle: 's'.repeat(subtitle) });

@@ -1,5 +1,5 @@
 import { bookFrom, type Recipe, readRecipe } from '../book/index.ts';
-import { printService } from '../print/index.ts';
+import { printRules } from '../print/index.ts';
 import type { Brief } from './brief.ts';
 
 /** Of the pages left for puzzles, how many carry puzzles; the rest are their solutions, six to a page. */
@@ -18,7 +18,7 @@ export function recipeFromBrief(
     bank?: { id: string; name: string; words: string[] } | undefined;
   },
 ): Recipe {
-  const service = printService('wrenfair');
+  const service = printRules('wrenfair', 'paperback');
   const trim = service.trims.find(({ name }) => name === brief.trim)!;
   const puzzles = brief.kinds.includes('word-search');
   const ruled = brief.kinds.includes('ruled');

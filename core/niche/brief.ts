@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
-import { lowestPrice, printCost, printService } from '../print/index.ts';
+import { lowestPrice, printCost, printRules } from '../print/index.ts';
 import { inches } from '../units.ts';
 import type { EstimatedComparable } from './estimate.ts';
 import { type PhraseLists, partsOf } from './phrases/index.ts';
@@ -12,7 +12,7 @@ export const BRIEF_KINDS = { 'word-search': 'Word search', ruled: 'Ruled pages' 
 export type BriefKind = keyof typeof BRIEF_KINDS;
 const KIND_IDS = Object.keys(BRIEF_KINDS) as BriefKind[];
 
-const service = printService('wrenfair');
+const service = printRules('wrenfair', 'paperback');
 /** Keyword candidates of a brief, and letters of one: the listing takes no longer ones. */
 export const MOST_KEYWORDS = 40;
 export const KEYWORD_LETTERS = service.listing.keywordLength;

@@ -1,4 +1,4 @@
-import { type Market, printCost, printService, royalty } from '../print/index.ts';
+import { type Market, printCost, printRules, royalty } from '../print/index.ts';
 import { inches } from '../units.ts';
 import type { Comparable } from './comparable.ts';
 import { copiesAMonth, copiesRange, DEFAULT_CURVE, type SalesCurve } from './curve.ts';
@@ -24,7 +24,7 @@ export function sumsOf(
   curve: SalesCurve = DEFAULT_CURVE,
   serviceId = 'wrenfair',
 ): Estimate {
-  const service = printService(serviceId);
+  const service = printRules(serviceId, 'paperback');
   const market = service.markets[0] as Market;
   const copies = rank === null ? null : copiesAMonth(rank, curve);
   const range = rank === null ? null : copiesRange(rank, curve);

@@ -1,5 +1,4 @@
-import type { PrintService } from './service.ts';
-import { paperOf } from './service.ts';
+import { type PrintRules, paperOf } from './service.ts';
 
 /** Height of the strip at the foot of the safe area that is kept for the page number, in points. */
 export const FOLIO_STRIP = 20;
@@ -38,24 +37,25 @@ export const sideOf = (page: number): Side => (page % 2 === 1 ? 'recto' : 'verso
  * Beyond the last row the widest gutter holds: the page count itself is then refused elsewhere.
  * @returns points
  */
-export function gutterFor(service: PrintService, pages: number): number {
-  const row = service.gutters.find((known) => pages <= known.upTo) ?? service.gutters.at(-1)!;
+export function gutterFor(rules: PrintRules, pages: number): number {
+  const row = rules.gutters.find((known) => pages <= known.upTo) ?? rules.gutters.at(-1)!;
   return row.gutter;
 }
 
 /**
- * The frame of one page: bleed at top, bottom and the outer edge, never at the spine; outer edge right on a
- * recto, left on a verso.
+ * The frame of one page: bleed at top, bottom and the outer edge, and at the binding edge where sheets are bound loose;
+ * outer edge right on a recto, left on a verso.
  * @param gutter the inner margin in points, for the page count of the book: gutterFor
  */
-export function pageFrame(service: PrintService, spec: PrintSpec, gutter: number, side: Side): PageFrame {
-  const bleed = spec.bleed ? service.bleed : 0;
+export function pageFrame(rules: PrintRules, spec: PrintSpec, gutter: number, side: Side): PageFrame {
+  const bleed = spec.bleed ? rules.bleed.width : 0;
+  const inner = rules.bleed.atBinding ? bleed : 0;
   const { width, height } = spec.trim;
-  const trim: Rect = { x: side === 'verso' ? bleed : 0, y: bleed, width, height };
-  const outside = service.outsideMargin;
+  const trim: Rect = { x: side === 'verso' ? bleed : inner, y: bleed, width, height };
+  const outside = rules.outsideMargin;
   return {
     side,
-    media: { width: width + bleed, height: height + 2 * bleed },
+    media: { width: width + bleed + inner, height: height + 2 * bleed },
     trim,
     safe: {
       x: trim.x + (side === 'recto' ? gutter : outside),
@@ -66,24 +66,30 @@ export function pageFrame(service: PrintService, spec: PrintSpec, gutter: number
   };
 }
 
-/** Spine = pages × paper thickness, in points. */
-export function spineWidth(service: PrintService, spec: PrintSpec, pages: number): number {
-  const paper = paperOf(service, spec.paper);
+/** Spine = pages × paper thickness, in points; 0 for a binding without one. */
+export function spineWidth(rules: PrintRules, spec: PrintSpec, pages: number): number {
+  if (!rules.cover.spine) return 0;
+  const paper = paperOf(rules, spec.paper);
   return pages * (paper.thickness[spec.ink] ?? paper.thickness.black!);
 }
 
-/** The full cover sheet: back, spine, front, with bleed round it. */
-export interface WrapFrame {
+/** The front or back of a cover: its trimmed edge, and where words may stand. */
+export interface CoverPanel {
+  trim: Rect;
+  safe: Rect;
+}
+
+/** One sheet of a cover: the whole of it, or its front or back alone. */
+export interface CoverSheet {
+  id: 'wrap' | 'front' | 'back';
   media: { width: number; height: number };
   trim: Rect;
-  back: Rect;
-  spine: Rect;
-  front: Rect;
-  backSafe: Rect;
-  frontSafe: Rect;
-  /** Where spine text may stand; null when the book is too thin to carry any. */
+  front: CoverPanel | null;
+  back: CoverPanel | null;
+  spine: Rect | null;
+  /** Where spine text may stand; null when there is no spine, or the book is too thin to carry any. */
   spineText: Rect | null;
-  barcode: Rect;
+  barcode: Rect | null;
 }
 
 const inset = (rect: Rect, by: number): Rect => ({
@@ -93,37 +99,66 @@ const inset = (rect: Rect, by: number): Rect => ({
   height: rect.height - 2 * by,
 });
 
-/** Width = bleed + trim + spine + trim + bleed; height = trim + 2 × bleed. */
-export function wrapFrame(service: PrintService, spec: PrintSpec, pages: number): WrapFrame {
-  const { bleed, safeInsideTrim, barcode, spineClear, spineTextFromPages } = service.cover;
+/**
+ * The sheets of a cover. In one sheet lie back, spine and front: width = bleed + trim + spine + trim + bleed, height =
+ * trim + 2 × bleed. Apart, front and back are trim + 2 × bleed each way.
+ */
+export function coverSheets(rules: PrintRules, spec: PrintSpec, pages: number): CoverSheet[] {
+  const { bleed, safeInsideTrim, parts, spine: spineRules } = rules.cover;
   const { width, height } = spec.trim;
-  const thickness = spineWidth(service, spec, pages);
-  const back: Rect = { x: bleed, y: bleed, width, height };
-  const spine: Rect = { x: bleed + width, y: bleed, width: thickness, height };
-  const front: Rect = { x: spine.x + thickness, y: bleed, width, height };
-  const textWidth = thickness - 2 * spineClear;
-  return {
-    media: { width: 2 * bleed + 2 * width + thickness, height: 2 * bleed + height },
-    trim: { x: bleed, y: bleed, width: 2 * width + thickness, height },
-    back,
-    spine,
-    front,
-    backSafe: inset(back, safeInsideTrim),
-    frontSafe: inset(front, safeInsideTrim),
-    spineText:
-      pages >= spineTextFromPages && textWidth > 0
-        ? {
-            x: spine.x + spineClear,
-            y: spine.y + safeInsideTrim,
-            width: textWidth,
-            height: height - 2 * safeInsideTrim,
-          }
-        : null,
-    barcode: {
-      x: spine.x - barcode.fromSpine - barcode.width,
-      y: back.y + height - barcode.fromTrim - barcode.height,
-      width: barcode.width,
-      height: barcode.height,
+  const panelAt = (x: number): CoverPanel => {
+    const trim = { x, y: bleed, width, height };
+    return { trim, safe: inset(trim, safeInsideTrim) };
+  };
+  const tall = 2 * bleed + height;
+  if (parts === 'front and back') {
+    const panel = panelAt(bleed);
+    const sheet = {
+      media: { width: width + 2 * bleed, height: tall },
+      trim: panel.trim,
+      spine: null,
+      spineText: null,
+    };
+    return [
+      { ...sheet, id: 'front', front: panel, back: null, barcode: null },
+      { ...sheet, id: 'back', front: null, back: panel, barcode: barcodeIn(rules, panel.trim) },
+    ];
+  }
+  const thickness = spineWidth(rules, spec, pages);
+  const back = panelAt(bleed);
+  const front = panelAt(bleed + width + thickness);
+  const spine = { x: bleed + width, y: bleed, width: thickness, height };
+  const textWidth = spineRules ? thickness - 2 * spineRules.clear : 0;
+  const spineText =
+    spineRules && pages >= spineRules.textFromPages && textWidth > 0
+      ? {
+          x: spine.x + spineRules.clear,
+          y: spine.y + safeInsideTrim,
+          width: textWidth,
+          height: height - 2 * safeInsideTrim,
+        }
+      : null;
+  return [
+    {
+      id: 'wrap',
+      media: { width: 2 * bleed + 2 * width + thickness, height: tall },
+      trim: { x: bleed, y: bleed, width: 2 * width + thickness, height },
+      front,
+      back,
+      spine,
+      spineText,
+      barcode: barcodeIn(rules, back.trim),
     },
+  ];
+}
+
+/** The barcode's box, at the lower corner of the back by the spine. */
+function barcodeIn({ cover: { barcode } }: PrintRules, back: Rect): Rect | null {
+  if (!barcode) return null;
+  return {
+    x: back.x + back.width - barcode.fromSpine - barcode.width,
+    y: back.y + back.height - barcode.fromTrim - barcode.height,
+    width: barcode.width,
+    height: barcode.height,
   };
 }

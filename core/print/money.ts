@@ -1,18 +1,19 @@
 import type { PrintSpec } from './geometry.ts';
-import type { Market, PrintService } from './service.ts';
+import type { Market, PrintRules } from './service.ts';
 
 /** Rounded to the cent, half away from zero, as money is shown. The sums themselves keep all digits. */
 export const toCents = (amount: number): number =>
   Math.round((amount + Number.EPSILON * Math.sign(amount)) * 100) / 100;
 
-function trimClass(service: PrintService, spec: PrintSpec): 'regular' | 'large' {
-  const { widerThan, tallerThan } = service.largeTrim;
+function trimClass(rules: PrintRules, spec: PrintSpec): 'regular' | 'large' {
+  const { widerThan, tallerThan } = rules.largeTrim;
   return spec.trim.width > widerThan || spec.trim.height > tallerThan ? 'large' : 'regular';
 }
 
 /** Print cost of one copy in the market's currency: fixed + per page × pages. */
-export function printCost(service: PrintService, market: Market, spec: PrintSpec, pages: number): number {
-  const row = (market.cost[spec.ink] ?? market.cost.black!)[trimClass(service, spec)];
+export function printCost(rules: PrintRules, market: Market, spec: PrintSpec, pages: number): number {
+  const costs = rules.costs[market.id]!;
+  const row = (costs[spec.ink] ?? costs.black!)[trimClass(rules, spec)];
   return row.fixed + row.perPage * pages;
 }
 

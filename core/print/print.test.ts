@@ -2,20 +2,34 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inches } from '../units.ts';
 import {
+  coverSheets,
   gutterFor,
   lowestPrice,
   type PrintSpec,
   pageFrame,
   paperOf,
   printCost,
+  printRules,
   printService,
   royalty,
   spineWidth,
   toCents,
-  wrapFrame,
 } from './index.ts';
 
-const service = printService('wrenfair');
+const service = printRules('wrenfair', 'paperback');
+/** The one sheet of a paperback's cover. */
+const wrapOf = (one: PrintSpec, pages: number) => {
+  const [sheet] = coverSheets(service, one, pages);
+  const { front, back, spine, barcode, ...more } = sheet!;
+  return {
+    ...more,
+    front: front!.trim,
+    back: back!.trim,
+    backSafe: back!.safe,
+    spine: spine!,
+    barcode: barcode!,
+  };
+};
 const [home, britain] = service.markets;
 const spec = (width: number, height: number, more: Partial<PrintSpec> = {}): PrintSpec => ({
   trim: { width: inches(width), height: inches(height) },
@@ -107,7 +121,7 @@ describe('every trim of the service', () => {
   it('the parts of a wrap lie side by side without a gap, the barcode on the back and off the spine', () => {
     fc.assert(
       fc.property(anySpec, ({ spec: one, pages }) => {
-        const { media, back, spine, front, barcode, spineText } = wrapFrame(service, one, pages);
+        const { media, back, spine, front, barcode, spineText } = wrapOf(one, pages);
         expect(back.x + back.width).toBeCloseTo(spine.x, 9);
         expect(spine.x + spine.width).toBeCloseTo(front.x, 9);
         expect(front.x + front.width + back.x).toBeCloseTo(media.width, 9);
@@ -140,24 +154,24 @@ describe('every trim of the service', () => {
 
 describe('cover geometry (common practice, no source)', () => {
   it('6 × 9 in, 100 pages, white: 12.475 × 9.25 in', () => {
-    const wrap = wrapFrame(service, spec(6, 9), 100);
+    const wrap = wrapOf(spec(6, 9), 100);
     expect(wrap.media.width / 72).toBeCloseTo(12.4752, 6);
     expect(wrap.media.height / 72).toBeCloseTo(9.25, 9);
   });
 
   it('8.5 × 11 in, 104 pages, white: 17.484 in, within 1/16 in of the quoted 5249 px at 300 dpi', () => {
-    const { width } = wrapFrame(service, spec(8.5, 11), 104).media;
+    const { width } = wrapOf(spec(8.5, 11), 104).media;
     expect(width / 72).toBeCloseTo(17.484, 3);
     expect(Math.abs(width / 72 - 5249 / 300)).toBeLessThan(1 / 16);
   });
 
   it('carries no spine text under 100 pages', () => {
-    expect(wrapFrame(service, spec(6, 9), 98).spineText).toBeNull();
-    expect(wrapFrame(service, spec(6, 9), 100).spineText).not.toBeNull();
+    expect(wrapOf(spec(6, 9), 98).spineText).toBeNull();
+    expect(wrapOf(spec(6, 9), 100).spineText).not.toBeNull();
   });
 
   it('keeps the barcode inside the safe area of the back', () => {
-    const { barcode, backSafe } = wrapFrame(service, spec(5, 8), 120);
+    const { barcode, backSafe } = wrapOf(spec(5, 8), 120);
     expect(barcode.x + barcode.width).toBeCloseTo(backSafe.x + backSafe.width, 9);
     expect(barcode.y + barcode.height).toBeCloseTo(backSafe.y + backSafe.height, 9);
   });
@@ -195,5 +209,38 @@ describe('money (worked figures common in the trade, no source)', () => {
   it('an unknown service or paper is an error that names it', () => {
     expect(() => printService('nobody')).toThrow(/nobody/);
     expect(() => paperOf(service, 'pink')).toThrow(/pink/);
+  });
+});
+
+describe('a coil-bound book (Thornback Bindery, invented; on the pattern of common practice)', () => {
+  const coil = printRules('thornback', 'coil');
+
+  it('has no spine, front and back apart, each trim + 2 × 0.125 in, and no box for a barcode', () => {
+    const sheets = coverSheets(coil, spec(6, 9), 120);
+    expect(sheets.map(({ id }) => id)).toEqual(['front', 'back']);
+    for (const { media, spine, spineText, barcode } of sheets) {
+      expect([media.width / 72, media.height / 72]).toEqual([6.25, 9.25]);
+      expect([spine, spineText, barcode]).toEqual([null, null, null]);
+    }
+    expect(sheets[0]!.front!.safe).toEqual(sheets[1]!.back!.safe);
+    expect(spineWidth(coil, spec(6, 9), 120)).toBe(0);
+  });
+
+  it('keeps everything off its holes, whatever the page count, and bleeds at the binding edge too', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 400 }), fc.boolean(), (pages, bleed) => {
+        for (const side of ['recto', 'verso'] as const) {
+          const { media, trim, safe } = pageFrame(coil, spec(6, 9, { bleed }), gutterFor(coil, pages), side);
+          const inner = side === 'recto' ? safe.x - trim.x : trim.x + trim.width - safe.x - safe.width;
+          expect(inner).toBeGreaterThanOrEqual(coil.holes!.strip);
+          expect(media.width - trim.width).toBeCloseTo(bleed ? inches(0.25) : 0, 9);
+        }
+      }),
+    );
+  });
+
+  it('an unknown binding is answered with those there are', () => {
+    expect(() => printRules('wrenfair', 'coil')).toThrow('Wrenfair has no coil binding. It has: paperback.');
+    expect(() => printRules('nobody', 'coil')).toThrow(/No printing service “nobody”/);
   });
 });

@@ -1,16 +1,16 @@
 import * as v from 'valibot';
 import { LENGTH_PATTERN, parseLength } from '../units.ts';
+import thornback from './services/thornback.json' with { type: 'json' };
 import wrenfair from './services/wrenfair.json' with { type: 'json' };
 
 const points = v.pipe(v.string(), v.regex(LENGTH_PATTERN), v.transform(parseLength));
 const share = v.strictObject({ fixed: v.number(), perPage: v.number() });
 const byTrimClass = v.strictObject({ regular: share, large: share });
 
-/** The rules of a printing service. Lengths become points on reading; stroke and type minimums are points. */
-const PrintServiceSchema = v.strictObject({
+/** What holds for books of one binding. */
+const BindingSchema = v.strictObject({
   id: v.string(),
   name: v.string(),
-  source: v.string(),
   trims: v.array(
     v.pipe(
       v.strictObject({ name: v.string(), width: v.string(), height: v.string() }),
@@ -20,9 +20,12 @@ const PrintServiceSchema = v.strictObject({
       })),
     ),
   ),
-  bleed: points,
+  /** Beyond the trim of a page; sheets that are bound loose have it at the binding edge too. */
+  bleed: v.strictObject({ width: points, atBinding: v.boolean() }),
   outsideMargin: points,
   gutters: v.array(v.strictObject({ upTo: v.number(), gutter: points })),
+  /** Where the binding edge is punched: how far in, how wide the holes are, and how far apart their middles. */
+  holes: v.nullable(v.strictObject({ strip: points, diameter: points, pitch: points })),
   papers: v.array(
     v.strictObject({
       id: v.string(),
@@ -34,17 +37,31 @@ const PrintServiceSchema = v.strictObject({
   ),
   inks: v.array(v.strictObject({ id: v.string(), name: v.string() })),
   finishes: v.array(v.string()),
+  /** Points. */
   interior: v.strictObject({ leastStroke: v.number(), leastType: v.number() }),
   cover: v.strictObject({
+    parts: v.picklist(['one sheet', 'front and back']),
     bleed: points,
     safeInsideTrim: points,
-    spineTextFromPages: v.number(),
-    spineClear: points,
     tolerance: points,
-    barcode: v.strictObject({ width: points, height: points, fromTrim: points, fromSpine: points }),
+    /** Null where a book has none. */
+    spine: v.nullable(v.strictObject({ textFromPages: v.number(), clear: points })),
+    /** The box the service prints a barcode into; null where it prints none. */
+    barcode: v.nullable(
+      v.strictObject({ width: points, height: points, fromTrim: points, fromSpine: points }),
+    ),
     ebookFront: v.strictObject({ width: v.number(), height: v.number() }),
   }),
   largeTrim: v.strictObject({ widerThan: points, tallerThan: points }),
+  /** By market and ink. */
+  costs: v.record(v.string(), v.record(v.string(), byTrimClass)),
+});
+
+/** The rules of a printing service, as its data file gives them. Lengths become points on reading. */
+const PrintServiceSchema = v.strictObject({
+  id: v.string(),
+  name: v.string(),
+  source: v.string(),
   markets: v.array(
     v.strictObject({
       id: v.string(),
@@ -52,7 +69,6 @@ const PrintServiceSchema = v.strictObject({
       currency: v.string(),
       rate: v.number(),
       highestPrice: v.number(),
-      cost: v.record(v.string(), byTrimClass),
     }),
   ),
   listing: v.strictObject({
@@ -61,29 +77,67 @@ const PrintServiceSchema = v.strictObject({
     keywordLength: v.number(),
     descriptionLength: v.number(),
   }),
+  bindings: v.pipe(v.array(BindingSchema), v.minLength(1)),
 });
 
 export type PrintService = v.InferOutput<typeof PrintServiceSchema>;
+type Binding = v.InferOutput<typeof BindingSchema>;
 export type Market = PrintService['markets'][number];
-export type Paper = PrintService['papers'][number];
+export type Paper = Binding['papers'][number];
+
+/** What a service wants of books of one binding: the rules a book is made by. */
+export interface PrintRules extends Omit<Binding, 'id' | 'name'>, Pick<PrintService, 'markets' | 'listing'> {
+  service: { id: string; name: string };
+  binding: { id: string; name: string };
+}
 
 const services = new Map<string, PrintService>(
-  [wrenfair].map((data) => [data.id, v.parse(PrintServiceSchema, data)]),
+  [wrenfair, thornback].map((data) => [data.id, v.parse(PrintServiceSchema, data)]),
 );
 
-/** The ids a recipe may name as `print.service`. */
-export const printServiceIds = [...services.keys()];
+/** All services, in the order in which they are offered. */
+export const printServices = (): readonly PrintService[] => [...services.values()];
 
 /** @throws RangeError when no such service is known */
 export function printService(id: string): PrintService {
   const service = services.get(id);
-  if (!service) throw new RangeError(`No printing service “${id}”. Known: ${printServiceIds.join(', ')}.`);
+  if (!service)
+    throw new RangeError(`No printing service “${id}”. Known: ${[...services.keys()].join(', ')}.`);
   return service;
 }
 
-/** @throws RangeError when the service has no such paper */
-export function paperOf(service: PrintService, id: string): Paper {
-  const paper = service.papers.find((known) => known.id === id);
-  if (!paper) throw new RangeError(`${service.name} has no ${id} paper.`);
+const kept = new Map<string, PrintRules>();
+
+/**
+ * The rules of a service for a binding.
+ * @throws RangeError when no such service is known, or it does not bind so
+ */
+export function printRules(serviceId: string, bindingId: string): PrintRules {
+  const key = `${serviceId} ${bindingId}`;
+  let rules = kept.get(key);
+  if (!rules) {
+    const { id, name, markets, listing, bindings } = printService(serviceId);
+    const found = bindings.find((binding) => binding.id === bindingId);
+    if (!found)
+      throw new RangeError(
+        `${name} has no ${bindingId} binding. It has: ${bindings.map((binding) => binding.id).join(', ')}.`,
+      );
+    const { id: bindingKey, name: bindingName, ...ofBinding } = found;
+    rules = {
+      ...ofBinding,
+      markets,
+      listing,
+      service: { id, name },
+      binding: { id: bindingKey, name: bindingName },
+    };
+    kept.set(key, rules);
+  }
+  return rules;
+}
+
+/** @throws RangeError when the rules know no such paper */
+export function paperOf(rules: PrintRules, id: string): Paper {
+  const paper = rules.papers.find((known) => known.id === id);
+  if (!paper) throw new RangeError(`${rules.service.name} has no ${id} paper.`);
   return paper;
 }

@@ -1,5 +1,5 @@
 import type { Book, JobTicket, PlannedPage, Section } from '../book/index.ts';
-import type { PageFrame, WrapFrame } from '../print/index.ts';
+import type { CoverSheet, PageFrame } from '../print/index.ts';
 import type { Scene, Typesetter } from '../scene/index.ts';
 
 /** Where a finding leads. */
@@ -23,7 +23,8 @@ export interface ProofContext {
   book: Book;
   ticket: JobTicket;
   type: Typesetter;
-  wrap: { scene: Scene; frame: WrapFrame };
+  /** The sheets of the cover. */
+  cover: { scene: Scene; sheet: CoverSheet }[];
   /** Fingerprint of the recipe the files were made from; null when there are none, undefined when nobody keeps any. */
   filesFrom: string | null | undefined;
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recipeOf as book } from '../book/book.sample.ts';
 import { bookFrom, jobTicket, type Recipe } from '../book/index.ts';
-import { drawWrap, frameOfWrap } from '../cover/index.ts';
+import { drawCover } from '../cover/index.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { inspectWordSearch } from '../pages/word-search/fill.ts';
 import { makeWordSearch } from '../puzzles/word-search/index.ts';
@@ -94,10 +94,13 @@ describe('each check fails when it should', () => {
     book: whole,
     ticket: jobTicket(whole),
     type,
-    wrap: { scene: drawWrap(whole, type), frame: frameOfWrap(whole) },
+    cover: drawCover(whole, type),
     filesFrom: undefined,
   };
-  const { frame } = context.wrap;
+  const { sheet } = context.cover[0]!;
+  const front = sheet.front!.trim;
+  const spine = sheet.spine!;
+  const barcode = sheet.barcode!;
   const pageWith = (marks: Mark[]): PageInProof => ({
     page: plan.pages[0]!,
     frame: {
@@ -110,7 +113,7 @@ describe('each check fails when it should', () => {
   });
   const wrapWith = (marks: Mark[]): ProofContext => ({
     ...context,
-    wrap: { frame, scene: { ...frame.media, gray: false, layers: [{ marks }] } },
+    cover: [{ sheet, scene: { ...sheet.media, gray: false, layers: [{ marks }] } }],
   });
   const line = (x1: number, x2: number, width = 1): Mark => ({
     type: 'path',
@@ -128,7 +131,7 @@ describe('each check fails when it should', () => {
     sourceField,
     face: 'alegreya-bold',
     size: 20,
-    x: frame.front.x + 60,
+    x: front.x + 60,
     y: 200,
     color: { gray: 0 },
   });
@@ -139,7 +142,7 @@ describe('each check fails when it should', () => {
       /reaches 0\.014 in over the margin/,
     );
     expect(safeArea.ofPage!(context, pageWith([{ ...line(0, 432), background: true }]))).toEqual([]);
-    expect(safeArea.ofBook!(wrapWith([filled(frame.front.x + 5, 300)]))).toHaveLength(1);
+    expect(safeArea.ofBook!(wrapWith([filled(front.x + 5, 300)]))).toHaveLength(1);
   });
 
   it('minimums: thin lines and small type', () => {
@@ -153,20 +156,21 @@ describe('each check fails when it should', () => {
 
   it('spine: words on a thin book, and words too close to the fold', () => {
     const thin: ProofContext = {
-      ...wrapWith([filled(frame.spine.x + 4, 100)]),
-      wrap: { ...wrapWith([filled(frame.spine.x + 4, 100)]).wrap, frame: { ...frame, spineText: null } },
+      ...wrapWith([filled(spine.x + 4, 100)]),
+      cover: wrapWith([filled(spine.x + 4, 100)]).cover.map(({ scene }) => ({
+        scene,
+        sheet: { ...sheet, spineText: null },
+      })),
     };
     expect(spineText.ofBook!(thin)[0]!.message).toMatch(/too few: 100 at least/);
-    expect(spineText.ofBook!(wrapWith([filled(frame.spine.x + 1, 100)]))[0]!.message).toMatch(
+    expect(spineText.ofBook!(wrapWith([filled(spine.x + 1, 100)]))[0]!.message).toMatch(
       /too close to the fold/,
     );
     expect(spineText.ofBook!(context)).toEqual([]);
   });
 
   it('barcode box and ground', () => {
-    expect(barcodeClear.ofBook!(wrapWith([filled(frame.barcode.x + 5, frame.barcode.y + 5)]))).toHaveLength(
-      1,
-    );
+    expect(barcodeClear.ofBook!(wrapWith([filled(barcode.x + 5, barcode.y + 5)]))).toHaveLength(1);
     expect(barcodeClear.ofBook!(context)).toEqual([]);
     expect(coverGround.ofBook!(wrapWith([filled(10, 10)]))).toHaveLength(1);
     expect(coverGround.ofBook!(context)).toEqual([]);

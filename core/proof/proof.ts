@@ -1,5 +1,5 @@
 import { type Book, drawPage, frameOf, jobTicket } from '../book/index.ts';
-import { drawWrap, frameOfWrap } from '../cover/index.ts';
+import { drawCover } from '../cover/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { files } from './checks/files.ts';
 import { fonts, minimums } from './checks/ink.ts';
@@ -44,7 +44,7 @@ export function* proofSteps(
     book,
     ticket: jobTicket(book),
     type,
-    wrap: { scene: drawWrap(book, type), frame: frameOfWrap(book) },
+    cover: drawCover(book, type),
     filesFrom: options.filesFrom,
   };
   const findings: Finding[] = checks.flatMap((check) => check.ofBook?.(context) ?? []);

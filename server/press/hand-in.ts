@@ -8,7 +8,7 @@ import { readStored } from '../files.ts';
 import { tellJobs } from '../jobs.ts';
 import { patiently, TRIES } from '../services/patience.ts';
 import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
-import { wrenfair } from '../services/wrenfair.ts';
+import { printingService } from '../services/printing-services.ts';
 import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** How often submissions in review are asked after. */
@@ -29,6 +29,11 @@ export async function handInJob(row: ClaimedJob): Promise<void> {
     await finish(row, 'failed', 'The submission is not there any more.');
     return;
   }
+  const service = printingService(sent.service);
+  if (!service) {
+    await finish(row, 'failed', `Nothing is sent to “${sent.service}” from here.`);
+    return;
+  }
   const stop = new AbortController();
   const tell = progressOf(row, () => stop.abort());
   row.of = 4;
@@ -41,16 +46,16 @@ export async function handInJob(row: ClaimedJob): Promise<void> {
   };
   try {
     const sheet = listingSheet(bookFrom(parseRecipe(sent.recipe)));
-    const opened = await step(0, 'Listing', () => wrenfair.open(sent.key, sheet));
+    const opened = await step(0, 'Listing', () => service.open(sent.key, sheet));
     await note(id, { remoteId: opened.id });
     if (opened.state === 'draft') {
       await step(1, 'Interior', async () =>
-        wrenfair.upload(opened.id, 'interior', await readStored(sent.interior), sent.interior),
+        service.upload(opened.id, 'interior', await readStored(sent.interior), sent.interior),
       );
       await step(2, 'Wrap', async () =>
-        wrenfair.upload(opened.id, 'wrap', await readStored(sent.wrap), sent.wrap),
+        service.upload(opened.id, 'wrap', await readStored(sent.wrap), sent.wrap),
       );
-      await step(3, 'Into review', () => wrenfair.submit(opened.id));
+      await step(3, 'Into review', () => service.submit(opened.id));
     }
     await note(id, { state: 'in review' });
     await finish(row, 'done', 'Handed in; now in review.');
@@ -77,10 +82,11 @@ function reasonsOf(error: Error): string[] {
 /** Asks once how every submission in review stands. */
 export async function watchSubmissions(): Promise<void> {
   const inReview = await db().select().from(submission).where(eq(submission.state, 'in review'));
-  for (const { id, remoteId, workspaceId } of inReview) {
-    if (!remoteId) continue;
+  for (const { id, remoteId, workspaceId, service: serviceId } of inReview) {
+    const service = printingService(serviceId);
+    if (!remoteId || !service) continue;
     try {
-      const { state, reasons } = await wrenfair.state(remoteId);
+      const { state, reasons } = await service.state(remoteId);
       if (state !== 'live' && state !== 'rejected') continue;
       await note(id, { state, reasons });
     } catch (error) {

@@ -1,8 +1,9 @@
 import { PDFArray, PDFDict, PDFDocument, PDFName, type PDFPage } from '@cantoo/pdf-lib';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import rules from '#core/print/services/wrenfair.json' with { type: 'json' };
+import service from '#core/print/services/wrenfair.json' with { type: 'json' };
 import type { Listing } from './listing.ts';
 
+const [rules] = service.bindings as [(typeof service.bindings)[number]];
 /**
  * Opens what was uploaded with readers of its own, and works its numbers out again: it shares the published rules
  * with the program that made the files, and no code.
@@ -70,7 +71,7 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
   if (!inside || !cover) return reasons;
   const width = inPoints(listing.trim.width);
   const height = inPoints(listing.trim.height);
-  const bleed = inPoints(rules.bleed);
+  const bleed = inPoints(rules.bleed.width);
   const paper = rules.papers.find((known) => known.id === listing.paper);
   if (!paper) return [`There is no ${listing.paper} paper.`];
 
@@ -131,14 +132,15 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
   }
   if (fonts.size) reasons.push(`Fonts are not embedded: ${[...fonts].join(', ')}.`);
   for (const { market, price } of listing.prices) {
-    const row = rules.markets.find((known) => known.id === market);
+    const row = service.markets.find((known) => known.id === market);
     if (!row || price === null) {
       reasons.push(`There is no price for ${row?.name ?? market}.`);
       continue;
     }
     const large =
       width > inPoints(rules.largeTrim.widerThan) || height > inPoints(rules.largeTrim.tallerThan);
-    const cost = row.cost[listing.ink === 'colour' ? 'colour' : 'black'][large ? 'large' : 'regular'];
+    const costs = rules.costs[market as keyof typeof rules.costs];
+    const cost = costs[listing.ink === 'colour' ? 'colour' : 'black'][large ? 'large' : 'regular'];
     const printCost = cost.fixed + cost.perPage * listing.pages;
     if (price * row.rate < printCost - 1e-9)
       reasons.push(

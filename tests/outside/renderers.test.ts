@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bookFrom, drawPage, type Recipe } from '#core/book/index.ts';
-import { drawWrap } from '#core/cover/index.ts';
-import { wrapPdf, writeInterior } from '#core/export/files.ts';
+import { drawCover } from '#core/cover/index.ts';
+import { coverPdfs, writeInterior } from '#core/export/files.ts';
 import { scenePng } from '#core/export/picture.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { beekeeper, hedgerow, recipeOf, tidePool } from '../support/books.ts';
@@ -62,8 +62,8 @@ describe('the PDF and the picture of a page show the same', () => {
   });
 
   it('the wrap', async () => {
-    const path = fileOf(await wrapPdf(bookFrom(beekeeper), type), 'wrap.pdf');
-    const ours = scenePng(drawWrap(bookFrom(beekeeper), type), type, WIDTH);
+    const path = fileOf((await coverPdfs(bookFrom(beekeeper), type))['wrap.pdf']!, 'wrap.pdf');
+    const ours = scenePng(drawCover(bookFrom(beekeeper), type)[0]!.scene, type, WIDTH);
     expectSame(await difference(ours, byPoppler(path, 1, WIDTH)), 100);
     expectSame(await difference(ours, byMuPdf(path, 1, WIDTH)), 100);
   });

@@ -15,7 +15,14 @@ const size = (bytes: number) =>
 
 /** The files of the book, whether they are as new as the recipe, and the way to the printing service. */
 export function FilesPanel() {
-  const { files, filesCurrent, submissions, jobs, proof } = useDesk();
+  const {
+    book: { rules },
+    files,
+    filesCurrent,
+    submissions,
+    jobs,
+    proof,
+  } = useDesk();
   const saveState = useBook((state) => state.saveState);
   const { book } = useParams();
   const fetcher = useFetcher<{ refused: string | null }>();
@@ -80,8 +87,8 @@ export function FilesPanel() {
         Hand in
       </Typography>
       <Typography variant="body2" sx={{ my: 1 }}>
-        Sends interior, wrap and listing to Wrenfair. It opens the files, looks at them strictly and answers
-        after its review.
+        Sends interior, wrap and listing to {rules.service.name}. It opens the files, looks at them strictly
+        and answers after its review.
       </Typography>
       {mustFix && filesCurrent && (
         <Typography variant="body2" color="error">

@@ -8,7 +8,7 @@ import { useBook } from '../store.ts';
 const NAMES: Record<string, string> = { title: 'Title', subtitle: 'Subtitle', blurb: 'Blurb' };
 
 const read = (recipe: Recipe, field: string) =>
-  field === 'blurb' ? (recipe.cover.fields.blurb as string) : (recipe[field as 'title'] as string);
+  field === 'blurb' ? recipe.cover.fields.blurb : recipe[field as 'title'];
 
 const write = (recipe: Recipe, field: string, text: string): Recipe =>
   field === 'blurb'
@@ -16,12 +16,12 @@ const write = (recipe: Recipe, field: string, text: string): Recipe =>
     : { ...recipe, [field]: text };
 
 /** Words on the cover that are changed where they stand. The pen name comes from its list and is not typed here. */
-export function InPlaceText({ box, scale, spine }: { box: FieldBox; scale: number; spine: Rect }) {
+export function InPlaceText({ box, scale, spine }: { box: FieldBox; scale: number; spine: Rect | null }) {
   const recipe = useBook((state) => state.recipe);
   const edit = useBook((state) => state.edit);
   const [open, setOpen] = useState(false);
   const name = NAMES[box.sourceField];
-  if (!name || (box.left < spine.x + spine.width && box.right > spine.x)) return null;
+  if (!name || (spine && box.left < spine.x + spine.width && box.right > spine.x)) return null;
   const place = {
     left: box.left * scale - 4,
     top: box.top * scale - 4,

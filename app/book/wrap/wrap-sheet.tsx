@@ -3,7 +3,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { frameOfWrap } from '#core/cover/wrap.ts';
+import { type CoverOverview, coverOverview } from '#core/cover/wrap.ts';
 import { Guides, GuidesLegend } from '../../parts/guides.tsx';
 import { ShownPicture } from '../../preview/picture.tsx';
 import { drawingPress } from '../../preview/press.ts';
@@ -23,7 +23,7 @@ export function WrapSheet() {
   const [drawn, setDrawn] = useState<{ picture: Picture; boxes: FieldBox[] }>();
   const [room, setRoom] = useState({ width: 0, height: 0 });
   const area = useRef<HTMLDivElement>(null);
-  const frame = useMemo(() => frameOfWrap(book), [book]);
+  const frame = useMemo(() => coverOverview(book), [book]);
   useEffect(() => {
     const observer = new ResizeObserver(
       ([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }),
@@ -46,10 +46,10 @@ export function WrapSheet() {
       wanted = false;
     };
   }, [recipe, width]);
-  const { trim, spine } = frame;
+  const [only] = frame.sheets.length === 1 ? frame.sheets : [];
   const cut =
-    view === 'trimmed'
-      ? `inset(${trim.y * scale}px ${(frame.media.width - trim.x - trim.width) * scale}px)`
+    view === 'trimmed' && only
+      ? `inset(${only.sheet.trim.y * scale}px ${(frame.media.width - only.sheet.trim.x - only.sheet.trim.width) * scale}px)`
       : 'none';
   return (
     <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr) auto', minHeight: 0, p: 4, gap: 3 }}>
@@ -77,24 +77,21 @@ export function WrapSheet() {
                 label="The wrap: back, spine and front"
               />
             </Box>
-            {view === 'sheet' && (
-              <Guides
-                sheet={frame.media}
-                trims={[trim]}
-                safes={[frame.backSafe, frame.frontSafe]}
-                folds={[spine.x, spine.x + spine.width]}
-                barcode={frame.barcode}
-              />
-            )}
+            {view === 'sheet' && <CoverGuides sheets={frame.sheets} media={frame.media} />}
             {drawn?.boxes.map((box, i) => (
-              <InPlaceText key={`${box.sourceField} ${i}`} box={box} scale={scale} spine={spine} />
+              <InPlaceText
+                key={`${box.sourceField} ${i}`}
+                box={box}
+                scale={scale}
+                spine={only?.sheet.spine ?? null}
+              />
             ))}
           </Box>
         )}
       </Box>
       <Typography variant="caption" sx={{ whiteSpace: 'pre-wrap' }}>
         {view === 'sheet' ? (
-          <GuidesLegend barcode />
+          <GuidesLegend barcode={frame.sheets.some(({ sheet }) => sheet.barcode)} />
         ) : view === 'trimmed' ? (
           'As it comes from the cutter.'
         ) : (
@@ -104,4 +101,26 @@ export function WrapSheet() {
       </Typography>
     </Box>
   );
+}
+
+/** The guides of every sheet of the cover, each at its place. */
+function CoverGuides({ sheets, media }: CoverOverview) {
+  return sheets.map(({ sheet, x }) => {
+    const { trim, front, back, spine, barcode } = sheet;
+    return (
+      <Box
+        key={sheet.id}
+        sx={{ position: 'absolute', top: 0, height: '100%', pointerEvents: 'none' }}
+        style={{ left: `${(100 * x) / media.width}%`, width: `${(100 * sheet.media.width) / media.width}%` }}
+      >
+        <Guides
+          sheet={sheet.media}
+          trims={[trim]}
+          safes={[back, front].flatMap((panel) => (panel ? [panel.safe] : []))}
+          folds={spine ? [spine.x, spine.x + spine.width] : []}
+          {...(barcode ? { barcode } : {})}
+        />
+      </Box>
+    );
+  });
 }

@@ -12,8 +12,8 @@ const pageFinding = (check: string, { page }: PageInProof, message: string): Fin
 export const minimums: Check = {
   id: 'minimums',
   name: 'Strokes and type not under the minimum',
-  ofPage({ book: { service } }, seen) {
-    const { leastStroke, leastType } = service.interior;
+  ofPage({ book: { rules } }, seen) {
+    const { leastStroke, leastType } = rules.interior;
     let thinnest = Infinity;
     let smallest = Infinity;
     for (const layer of seen.scene.layers) {
@@ -88,7 +88,7 @@ export const fonts: Check = {
     return findings;
   },
   ofBook(context) {
-    const { missing } = facesIn(context, context.wrap.scene);
+    const missing = new Set(context.cover.flatMap(({ scene }) => [...facesIn(context, scene).missing]));
     return missing.size
       ? [
           {

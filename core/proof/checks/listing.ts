@@ -6,8 +6,8 @@ import type { Check, Finding } from '../finding.ts';
 export const listing: Check = {
   id: 'listing',
   name: 'Listing complete, prices over the floor',
-  ofBook({ book: { recipe, service }, ticket }) {
-    const findings: Finding[] = listingProblems(recipe, service).map(({ severity, message }) => ({
+  ofBook({ book: { recipe, rules }, ticket }) {
+    const findings: Finding[] = listingProblems(recipe, rules.listing).map(({ severity, message }) => ({
       check: 'listing',
       severity,
       message,

@@ -41,13 +41,11 @@ export const names: Check = {
   ofPage: (context, { page, scene }) =>
     differing(context, scene, `Page ${page.number}`, { view: 'page', page: page.number }),
   ofBook(context) {
-    const {
-      book: { recipe },
-      wrap,
-    } = context;
-    const findings = differing(context, wrap.scene, 'Wrap', { view: 'wrap' });
+    const { recipe } = context.book;
+    const scenes = context.cover.map(({ scene }) => scene);
+    const findings = scenes.flatMap((scene) => differing(context, scene, 'Wrap', { view: 'wrap' }));
     for (const field of ['title', 'penName'] as const) {
-      if (recipe[field] && quoted(wrap.scene, field).length === 0) {
+      if (recipe[field] && scenes.every((scene) => quoted(scene, field).length === 0)) {
         findings.push({
           check: 'names',
           severity: 'fix',

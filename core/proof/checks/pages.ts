@@ -6,18 +6,18 @@ import type { Check } from '../finding.ts';
 export const pageCount: Check = {
   id: 'page-count',
   name: 'Page count even and within the service’s limits',
-  ofBook({ ticket: { pages, limits, paper }, book: { service, recipe } }) {
+  ofBook({ ticket: { pages, limits, paper }, book: { rules, recipe } }) {
     const fix = (message: string) => [
       { check: 'page-count', severity: 'fix' as const, message, place: { view: 'flatplan' as const } },
     ];
     if (recipe.sections.length === 0) return fix('The book has no pages yet. Add a section in the flatplan.');
     if (pages < limits.least)
       return fix(
-        `The book has ${pages} pages; ${service.name} prints ${limits.least} at least. Add ${limits.least - pages}.`,
+        `The book has ${pages} pages; ${rules.service.name} prints ${limits.least} at least. Add ${limits.least - pages}.`,
       );
     if (pages > limits.most)
       return fix(
-        `The book has ${pages} pages; ${service.name} prints ${limits.most} at most on ${paper} paper. Take ${pages - limits.most} out.`,
+        `The book has ${pages} pages; ${rules.service.name} prints ${limits.most} at most on ${paper} paper. Take ${pages - limits.most} out.`,
       );
     return pages % 2 === 0 ? [] : fix(`The book has ${pages} pages; the count must be even.`);
   },
@@ -27,14 +27,14 @@ export const pageCount: Check = {
 export const margins: Check = {
   id: 'margins',
   name: 'Gutter and margins for this page count',
-  ofPage({ book: { service }, ticket }, { page, frame }) {
-    const gutter = gutterFor(service, ticket.pages);
+  ofPage({ book: { rules }, ticket }, { page, frame }) {
+    const gutter = gutterFor(rules, ticket.pages);
     const inner =
       page.side === 'recto'
         ? frame.safe.x - frame.trim.x
         : frame.trim.x + frame.trim.width - frame.safe.x - frame.safe.width;
     const outer = frame.trim.width - inner - frame.safe.width;
-    if (inner >= gutter - 1e-6 && outer >= service.outsideMargin - 1e-6) return [];
+    if (inner >= gutter - 1e-6 && outer >= rules.outsideMargin - 1e-6) return [];
     const message = `Page ${page.number}: the gutter is ${showLength(inner, 'in')}; ${ticket.pages} pages need ${showLength(gutter, 'in')}.`;
     return [{ check: 'margins', severity: 'fix', message, place: { view: 'page', page: page.number } }];
   },

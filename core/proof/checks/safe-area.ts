@@ -54,21 +54,23 @@ export const safeArea: Check = {
     return [finding];
   },
   ofBook(context) {
-    const { frame, scene } = context.wrap;
-    const middle = frame.spine.x + frame.spine.width / 2;
-    const worst = furthest(context, scene, (box) => {
-      if (box.left >= frame.spine.x - 1 && box.right <= frame.spine.x + frame.spine.width + 1) return null;
-      return (box.left + box.right) / 2 < middle ? frame.backSafe : frame.frontSafe;
+    return context.cover.flatMap(({ sheet, scene }): Finding[] => {
+      const { spine, front, back } = sheet;
+      const worst = furthest(context, scene, (box) => {
+        if (spine && box.left >= spine.x - 1 && box.right <= spine.x + spine.width + 1) return null;
+        const onBack = back && (!front || (box.left + box.right) / 2 < front.trim.x);
+        return (onBack ? back : front!).safe;
+      });
+      return worst
+        ? [
+            {
+              check: 'safe-area',
+              severity: 'fix',
+              message: `Wrap: ${worst.what} reaches ${showLength(worst.over, 'in')} out of the safe area. Shorten it or make it smaller.`,
+              place: { view: 'wrap' },
+            },
+          ]
+        : [];
     });
-    return worst
-      ? [
-          {
-            check: 'safe-area',
-            severity: 'fix',
-            message: `Wrap: ${worst.what} reaches ${showLength(worst.over, 'in')} out of the safe area. Shorten it or make it smaller.`,
-            place: { view: 'wrap' },
-          },
-        ]
-      : [];
   },
 };

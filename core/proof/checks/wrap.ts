@@ -1,5 +1,5 @@
 import type { Rect } from '../../print/index.ts';
-import { type Bounds, eachMark, markBounds } from '../../scene/index.ts';
+import { type Bounds, eachMark, markBounds, type Scene } from '../../scene/index.ts';
 import type { Check, Finding, ProofContext } from '../finding.ts';
 
 const TOLERANCE = 0.02;
@@ -10,12 +10,15 @@ const meets = (box: Bounds, rect: Rect): boolean =>
   box.bottom > rect.y + TOLERANCE &&
   box.top < rect.y + rect.height - TOLERANCE;
 
-function importantBoxes({
-  wrap,
-  type,
-}: ProofContext): { box: Bounds; background: boolean; filled: boolean }[] {
-  const boxes: { box: Bounds; background: boolean; filled: boolean }[] = [];
-  for (const layer of wrap.scene.layers) {
+interface InkBox {
+  box: Bounds;
+  background: boolean;
+  filled: boolean;
+}
+
+function inkBoxes({ layers }: Scene, { type }: ProofContext): InkBox[] {
+  const boxes: InkBox[] = [];
+  for (const layer of layers) {
     eachMark(layer.marks, (mark, { matrix, background, clip }) => {
       const box = markBounds(mark, matrix, type, clip);
       if (box) boxes.push({ box, background, filled: mark.type === 'path' && mark.fill !== undefined });
@@ -35,60 +38,69 @@ const fix = (check: string, message: string): Finding => ({
 export const spineText: Check = {
   id: 'spine-text',
   name: 'Spine text only where allowed',
-  ofBook(context) {
-    const { spine, spineText: allowed } = context.wrap.frame;
-    const onSpine = importantBoxes(context).filter(({ box, background }) => !background && meets(box, spine));
-    if (onSpine.length === 0) return [];
-    const { spineTextFromPages } = context.book.service.cover;
-    if (!allowed)
-      return [
-        fix(
-          'spine-text',
-          `The spine carries words, but ${context.ticket.pages} pages are too few: ${spineTextFromPages} at least. Take them off.`,
-        ),
-      ];
-    const over = onSpine.some(
-      ({ box }) => box.left < allowed.x - TOLERANCE || box.right > allowed.x + allowed.width + TOLERANCE,
-    );
-    return over
-      ? [fix('spine-text', 'Words on the spine come too close to the fold. Shorten the title or add pages.')]
-      : [];
-  },
+  ofBook: (context) =>
+    context.cover.flatMap(({ sheet: { spine, spineText: allowed }, scene }) => {
+      const rules = context.book.rules.cover.spine;
+      if (!spine || !rules) return [];
+      const onSpine = inkBoxes(scene, context).filter(
+        ({ box, background }) => !background && meets(box, spine),
+      );
+      if (onSpine.length === 0) return [];
+      if (!allowed)
+        return [
+          fix(
+            'spine-text',
+            `The spine carries words, but ${context.ticket.pages} pages are too few: ${rules.textFromPages} at least. Take them off.`,
+          ),
+        ];
+      const over = onSpine.some(
+        ({ box }) => box.left < allowed.x - TOLERANCE || box.right > allowed.x + allowed.width + TOLERANCE,
+      );
+      return over
+        ? [
+            fix(
+              'spine-text',
+              'Words on the spine come too close to the fold. Shorten the title or add pages.',
+            ),
+          ]
+        : [];
+    }),
 };
 
 /** The box for the service's barcode holds nothing that matters. */
 export const barcodeClear: Check = {
   id: 'barcode',
   name: 'Barcode box kept clear',
-  ofBook(context) {
-    const { barcode } = context.wrap.frame;
-    const covered = importantBoxes(context).some(({ box, background }) => !background && meets(box, barcode));
-    return covered ? [fix('barcode', 'Words on the back run into the barcode box. Shorten the blurb.')] : [];
-  },
+  ofBook: (context) =>
+    context.cover.some(
+      ({ sheet: { barcode }, scene }) =>
+        barcode && inkBoxes(scene, context).some(({ box, background }) => !background && meets(box, barcode)),
+    )
+      ? [fix('barcode', 'Words on the back run into the barcode box. Shorten the blurb.')]
+      : [],
 };
 
 /** The ground covers the whole sheet: a bare white cover is refused. */
 export const coverGround: Check = {
   id: 'cover-ground',
   name: 'Cover background fills the sheet with its bleed',
-  ofBook(context) {
-    const { width, height } = context.wrap.frame.media;
-    const covered = importantBoxes(context).some(
-      ({ box, background, filled }) =>
-        background &&
-        filled &&
-        box.left <= 0 &&
-        box.top <= 0 &&
-        box.right >= width - TOLERANCE &&
-        box.bottom >= height - TOLERANCE,
-    );
-    return covered
+  ofBook: (context) =>
+    context.cover.every(({ sheet: { media }, scene }) =>
+      inkBoxes(scene, context).some(
+        ({ box, background, filled }) =>
+          background &&
+          filled &&
+          box.left <= 0 &&
+          box.top <= 0 &&
+          box.right >= media.width - TOLERANCE &&
+          box.bottom >= media.height - TOLERANCE,
+      ),
+    )
       ? []
       : [
           fix(
             'cover-ground',
             'The background does not reach every edge of the sheet. Choose a ground color.',
           ),
-        ];
-  },
+        ],
 };
