@@ -12,6 +12,7 @@ export default [
   route('books/:book/history', 'routes/book-history.ts'),
   route('books/:book/files/:name', 'routes/book-file.ts'),
   route('books/:book/first-pages.png', 'routes/first-pages.ts'),
+  route('books/:book/stored-recipe', 'routes/stored-recipe.ts'),
   route('market/suggestions', 'routes/market-suggestions.ts'),
   route('market/covers/:id', 'routes/market-picture.ts', { id: 'market-cover' }),
   route('market/pages/:id/:page', 'routes/market-picture.ts', { id: 'market-page' }),
@@ -39,6 +40,7 @@ export default [
     route('books', 'routes/books.tsx'),
     route('submissions', 'routes/submissions.tsx'),
     route('about', 'routes/about.tsx'),
+    route('books/:book/unreadable', 'routes/book-unreadable.tsx'),
     route('books/:book', 'routes/book.tsx', [
       index('routes/book-start.ts'),
       route('brief', 'routes/book-brief.tsx'),

@@ -1,6 +1,7 @@
-import { and, desc, eq, sql as raw } from 'drizzle-orm';
+import { and, count, desc, eq, sql as raw } from 'drizzle-orm';
 import { parseRecipe, type Recipe, type RecipeProblem, readRecipe } from '#core/book/recipe.ts';
-import { fingerprint } from '#core/fingerprint.ts';
+import { type FilesState, filesState, type MadeFrom } from '#core/export/fingerprints.ts';
+import { type BookSummary, summaryOf } from './book-summary.ts';
 import { db } from './db/client.ts';
 import { book, bookRevision, madeFile, submission } from './db/schema.ts';
 
@@ -16,48 +17,104 @@ export interface OpenedBook {
 
 const mine = (workspaceId: string, id: string) => and(eq(book.workspaceId, workspaceId), eq(book.id, id));
 
-export async function openBook(workspaceId: string, id: string): Promise<OpenedBook | null> {
+/** A stored recipe that this program cannot read, as it was stored. */
+export interface UnreadableBook {
+  id: string;
+  title: string;
+  problems: RecipeProblem[];
+  stored: unknown;
+}
+
+/** The book, or what keeps its recipe from being read; null when there is none. */
+export async function openStored(
+  workspaceId: string,
+  id: string,
+): Promise<{ opened: OpenedBook } | { unreadable: UnreadableBook } | null> {
   const [row] = await db().select().from(book).where(mine(workspaceId, id));
+  if (!row) return null;
   // Read through the schema: an older recipe gains what it left out.
-  return row ? { id, revision: row.revision, recipe: parseRecipe(row.recipe), savedAt: row.updatedAt } : null;
+  const read = readRecipe(row.recipe);
+  if (read.recipe)
+    return { opened: { id, revision: row.revision, recipe: read.recipe, savedAt: row.updatedAt } };
+  const { title } = row.recipe as { title?: unknown };
+  return {
+    unreadable: {
+      id,
+      title: typeof title === 'string' ? title : 'Untitled',
+      problems: read.problems,
+      stored: row.recipe,
+    },
+  };
+}
+
+/** The book; null when there is none that can be read. */
+export async function openBook(workspaceId: string, id: string): Promise<OpenedBook | null> {
+  const found = await openStored(workspaceId, id);
+  return found && 'opened' in found ? found.opened : null;
 }
 
 export interface BookRow {
   id: string;
-  recipe: Recipe;
+  title: string;
+  /** Null for a book whose recipe cannot be read. */
+  summary: Omit<BookSummary, 'fingerprints' | 'search' | 'version'> | null;
   updatedAt: Date;
-  /** Files there are made from this very recipe. */
-  files: 'none' | 'current' | 'out of date';
+  files: FilesState;
   submission: string | null;
 }
 
-export async function listBooks(workspaceId: string, limit = 1000): Promise<BookRow[]> {
+export interface BookList {
+  books: BookRow[];
+  /** Books that match, those on other pages included. */
+  total: number;
+}
+
+/** Books, the one changed last first. @param search words that title, pen name, series or imprint hold */
+export async function listBooks(
+  workspaceId: string,
+  { search = '', limit = 60, offset = 0 }: { search?: string; limit?: number; offset?: number } = {},
+): Promise<BookList> {
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const matching = and(
+    eq(book.workspaceId, workspaceId),
+    ...words.map((word) => raw`position(${word} in coalesce(${book.summary}->>'search', '')) > 0`),
+  );
   const rows = await db()
     .select({
       id: book.id,
-      recipe: book.recipe,
+      title: raw<string | null>`${book.recipe}->>'title'`,
+      summary: book.summary,
       updatedAt: book.updatedAt,
-      madeFrom: raw<
-        string | null
-      >`(select made_from from ${madeFile} where ${madeFile.bookId} = ${book.id} and ${madeFile.name} = 'interior.pdf')`,
+      made: raw<MadeFrom | null>`(select json_object_agg(${madeFile.name}, ${madeFile.madeFrom}) from ${madeFile} where ${madeFile.bookId} = ${book.id})`,
       submission: raw<
         string | null
       >`(select state from ${submission} where ${submission.bookId} = ${book.id} order by ${submission.createdAt} desc limit 1)`,
     })
     .from(book)
-    .where(eq(book.workspaceId, workspaceId))
-    .orderBy(desc(book.updatedAt))
-    .limit(limit);
-  return rows.map(({ madeFrom, ...row }) => ({
-    ...row,
-    files: madeFrom === null ? 'none' : madeFrom === fingerprint(row.recipe) ? 'current' : 'out of date',
-  }));
+    .where(matching)
+    .orderBy(desc(book.updatedAt), book.id)
+    .limit(limit)
+    .offset(offset);
+  const [counted] = await db().select({ total: count() }).from(book).where(matching);
+  return {
+    total: counted?.total ?? 0,
+    books: rows.map(({ id, title, summary, updatedAt, made, submission: state }) => ({
+      id,
+      title: title ?? 'Untitled',
+      summary: summary && { front: summary.front, pages: summary.pages, trim: summary.trim },
+      updatedAt,
+      files: summary ? filesState(made ?? {}, summary.fingerprints) : 'none',
+      submission: state,
+    })),
+  };
 }
 
 export async function createBook(workspaceId: string, recipe: Recipe): Promise<string> {
   const checked = parseRecipe(recipe);
   await db().transaction(async (tx) => {
-    await tx.insert(book).values({ id: checked.id, workspaceId, recipe: checked });
+    await tx
+      .insert(book)
+      .values({ id: checked.id, workspaceId, recipe: checked, summary: summaryOf(checked) });
     await tx.insert(bookRevision).values({ bookId: checked.id, workspaceId, revision: 1, recipe: checked });
   });
   return checked.id;
@@ -85,18 +142,21 @@ export async function saveBook(
       problems: [{ path: 'id', message: `is ${read.recipe.id}, but this book is ${id}.` }],
     };
   const recipe = read.recipe;
+  const summary = summaryOf(recipe);
   return db().transaction(async (tx): Promise<Saved> => {
     const [row] = await tx
       .update(book)
-      .set({ recipe, revision: from + 1, updatedAt: new Date() })
+      .set({ recipe, summary, revision: from + 1, updatedAt: new Date() })
       .where(and(mine(workspaceId, id), eq(book.revision, from)))
       .returning({ revision: book.revision, updatedAt: book.updatedAt });
     if (!row) {
       const [now] = await tx.select().from(book).where(mine(workspaceId, id));
       if (!now) return { saved: false, gone: true };
+      const theirs = readRecipe(now.recipe);
+      if (theirs.problems) return { saved: false, problems: theirs.problems };
       return {
         saved: false,
-        conflict: { id, revision: now.revision, recipe: parseRecipe(now.recipe), savedAt: now.updatedAt },
+        conflict: { id, revision: now.revision, recipe: theirs.recipe, savedAt: now.updatedAt },
       };
     }
     await tx.insert(bookRevision).values({ bookId: id, workspaceId, revision: row.revision, recipe });
@@ -127,5 +187,6 @@ export async function revisionOf(workspaceId: string, id: string, revision: numb
         eq(bookRevision.revision, revision),
       ),
     );
-  return row ? parseRecipe(row.recipe) : null;
+  // One that cannot be read any more cannot be gone back to.
+  return (row && readRecipe(row.recipe).recipe) ?? null;
 }

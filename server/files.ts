@@ -73,11 +73,10 @@ export async function madeFiles(workspaceId: string, bookId: string): Promise<Ma
 export async function noteMadeFiles(
   workspaceId: string,
   bookId: string,
-  madeFrom: string,
-  files: { name: string; hash: string; size: number }[],
+  files: { name: string; hash: string; size: number; madeFrom: string }[],
 ): Promise<void> {
   await db().transaction(async (tx) => {
     await tx.delete(madeFile).where(and(eq(madeFile.workspaceId, workspaceId), eq(madeFile.bookId, bookId)));
-    await tx.insert(madeFile).values(files.map((file) => ({ ...file, bookId, workspaceId, madeFrom })));
+    await tx.insert(madeFile).values(files.map((file) => ({ ...file, bookId, workspaceId })));
   });
 }

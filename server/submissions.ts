@@ -1,5 +1,7 @@
 import { and, desc, eq, inArray } from 'drizzle-orm';
+import { bookFrom } from '#core/book/book.ts';
 import type { Recipe } from '#core/book/recipe.ts';
+import { fingerprintsOf } from '#core/export/fingerprints.ts';
 import { fingerprint } from '#core/fingerprint.ts';
 import { printService } from '#core/print/index.ts';
 import { db } from './db/client.ts';
@@ -48,7 +50,7 @@ const UNDER_WAY = {
 };
 
 /**
- * Hands a book in: the files that were made from this very recipe, and no others.
+ * Hands a book in: the interior and cover that the book has now, and no older ones.
  * @returns why not, or the id of the submission
  */
 export async function handIn(
@@ -61,13 +63,15 @@ export async function handIn(
     return {
       refused: `${name} takes no submissions from here yet. Download the files and bring them there.`,
     };
-  const madeFrom = fingerprint(recipe);
+  const prints = fingerprintsOf(bookFrom(recipe));
+  // What is sent: interior, cover and listing. A note in the brief makes no other book.
+  const madeFrom = fingerprint(prints);
   const files = await madeFiles(workspaceId, bookId);
   const part = (name: string) => files.find((file) => file.name === name);
   const interior = part('interior.pdf');
   const wrap = part('wrap.pdf');
   if (!interior || !wrap) return { refused: 'There are no files yet. Make files first.' };
-  if (interior.madeFrom !== madeFrom || wrap.madeFrom !== madeFrom)
+  if (interior.madeFrom !== prints.interior || wrap.madeFrom !== prints.cover)
     return { refused: 'The files are older than the book. Make files again, then hand in.' };
   const [open] = await db()
     .select({ id: submission.id, state: submission.state, madeFrom: submission.madeFrom })

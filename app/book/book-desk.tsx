@@ -3,7 +3,7 @@ import { useParams } from 'react-router';
 import { type Book, bookFrom } from '#core/book/book.ts';
 import type { Plan } from '#core/book/plan.ts';
 import { type JobTicket, jobTicket } from '#core/book/ticket.ts';
-import { fingerprint } from '#core/fingerprint.ts';
+import { type FilePart, fingerprintsOf, type MadeFrom, partsOutOfDate } from '#core/export/fingerprints.ts';
 import type { MadeFile } from '#server/files.ts';
 import type { WordBank } from '#server/shelf.ts';
 import type { SubmissionRow } from '#server/submissions.ts';
@@ -25,8 +25,10 @@ export interface Desk {
   /** Address of a picture of the first pages as they are now; null while it may be behind. */
   firstPages: string | null;
   files: MadeFile[];
-  /** The files were made from this very recipe. */
+  /** There are files, and all parts of the book are in them as they are now. */
   filesCurrent: boolean;
+  /** Parts that are older in the files than in the book. */
+  outOfDate: FilePart[];
   submissions: SubmissionRow[];
   penNames: string[];
   banks: WordBank[];
@@ -54,23 +56,23 @@ export function BookDesk({
   const { book: id } = useParams();
   const book = useMemo(() => bookFrom(recipe), [recipe]);
   const ticket = useMemo(() => jobTicket(book), [book]);
-  const madeFrom = given.files.find(({ name }) => name === 'interior.pdf')?.madeFrom ?? null;
-  const filesCurrent = useMemo(
-    () => madeFrom !== null && madeFrom === fingerprint(recipe),
-    [madeFrom, recipe],
-  );
+  const { files, submissions, penNames, banks } = given;
+  // By value: files come anew with every answer of the server, mostly the same.
+  const made = JSON.stringify(Object.fromEntries(files.map((file) => [file.name, file.madeFrom])));
+  const madeFrom = useMemo(() => JSON.parse(made) as MadeFrom, [made]);
+  const outOfDate = useMemo(() => partsOutOfDate(madeFrom, fingerprintsOf(book)), [madeFrom, book]);
+  const filesCurrent = files.length > 0 && outOfDate.length === 0;
   const proof = useProof(madeFrom);
   const all = useJobs();
   const jobs = useMemo(() => all.filter(({ bookId }) => bookId === id), [all, id]);
-  const { files, submissions, penNames, banks } = given;
   const inReview = submissions.some(({ state }) => state === 'sending' || state === 'in review');
   useFresh(jobs, inReview ? REVIEW_LOOK_MS : null);
   const desk = useMemo(
     () => ({
       ...{ book, plan: book.plan, ticket, proof, firstPages },
-      ...{ files, filesCurrent, submissions, penNames, banks, jobs },
+      ...{ files, filesCurrent, outOfDate, submissions, penNames, banks, jobs },
     }),
-    [book, ticket, proof, firstPages, files, filesCurrent, submissions, penNames, banks, jobs],
+    [book, ticket, proof, firstPages, files, filesCurrent, outOfDate, submissions, penNames, banks, jobs],
   );
   return <DeskContext.Provider value={desk}>{children}</DeskContext.Provider>;
 }

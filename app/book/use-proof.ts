@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
+import type { MadeFrom } from '#core/export/fingerprints.ts';
 import type { Finding } from '#core/proof/index.ts';
 import { proofingPress, viewDrawn } from '../preview/press.ts';
 import { useBook } from './store.ts';
@@ -14,7 +15,7 @@ export interface ProofState {
 }
 
 /** The findings of the open book, looked for in the background after every change. */
-export function useProof(filesFrom: string | null): ProofState {
+export function useProof(madeFrom: MadeFrom): ProofState {
   const recipe = useBook((state) => state.recipe);
   const [state, setState] = useState<{ findings: Finding[]; of: Recipe | null }>({ findings: [], of: null });
   useEffect(() => {
@@ -24,7 +25,7 @@ export function useProof(filesFrom: string | null): ProofState {
       await viewDrawn();
       if (!wanted) return;
       begun = true;
-      const findings = await proofingPress().proof(recipe, filesFrom);
+      const findings = await proofingPress().proof(recipe, madeFrom);
       if (wanted && findings) setState({ findings, of: recipe });
     }, REST_MS);
     return () => {
@@ -32,7 +33,7 @@ export function useProof(filesFrom: string | null): ProofState {
       clearTimeout(timer);
       if (begun) void proofingPress().leaveProof();
     };
-  }, [recipe, filesFrom]);
+  }, [recipe, madeFrom]);
   const current = state.of === recipe;
   return useMemo(() => ({ findings: state.findings, current }), [state.findings, current]);
 }

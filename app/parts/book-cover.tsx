@@ -5,12 +5,13 @@ import { ShownPicture } from '../preview/picture.tsx';
 import { drawingPress } from '../preview/press.ts';
 import type { Picture } from '../preview/press.worker.ts';
 
-/** A book's front, small, drawn from its recipe. */
-export function BookCover({ recipe, width }: { recipe: Recipe; width: number }) {
+/** A book's front, small, drawn from its recipe; a blank sheet when there is none that can be read. */
+export function BookCover({ recipe, title, width }: { recipe: Recipe | null; title: string; width: number }) {
   const [picture, setPicture] = useState<Picture>();
-  const { trim } = recipe.print;
+  const { trim } = recipe?.print ?? { trim: { width: '6in', height: '9in' } };
   const height = Math.round((width * parseLength(trim.height)) / parseLength(trim.width));
   useEffect(() => {
+    if (!recipe) return;
     let wanted = true;
     void drawingPress()
       .front(width * 2, height * 2, recipe)
@@ -21,5 +22,5 @@ export function BookCover({ recipe, width }: { recipe: Recipe; width: number }) 
       wanted = false;
     };
   }, [recipe, width, height]);
-  return <ShownPicture picture={picture} width={width} height={height} label={`Front of ${recipe.title}`} />;
+  return <ShownPicture picture={picture} width={width} height={height} label={`Front of ${title}`} />;
 }

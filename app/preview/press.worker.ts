@@ -3,6 +3,7 @@ import { type Book, bookFrom } from '#core/book/book.ts';
 import { drawPage } from '#core/book/draw.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { drawCoverOverview, drawFront } from '#core/cover/wrap.ts';
+import type { MadeFrom } from '#core/export/fingerprints.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
 import { eachMark, markBounds, type Scene } from '#core/scene/index.ts';
 import { drawScene } from './canvas.ts';
@@ -112,9 +113,9 @@ const press = {
   },
 
   /** All findings, or null when it was told to leave off or a newer proof was begun meanwhile. */
-  async proof(recipe: Recipe, filesFrom: string | null): Promise<Finding[] | null> {
+  async proof(recipe: Recipe, madeFrom: MadeFrom): Promise<Finding[] | null> {
     const run = ++proofRun;
-    const steps = proofSteps(bookFrom(recipe), type, { filesFrom });
+    const steps = proofSteps(bookFrom(recipe), type, { madeFrom });
     let rested = performance.now();
     for (;;) {
       const step = steps.next();

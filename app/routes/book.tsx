@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import { useEffect, useState } from 'react';
-import { Outlet } from 'react-router';
+import { Outlet, redirect } from 'react-router';
 import * as v from 'valibot';
 import { fingerprint } from '#core/fingerprint.ts';
-import { openBook } from '#server/books.ts';
+import { openBook, openStored } from '#server/books.ts';
 import { madeFiles } from '#server/files.ts';
 import { askForFiles } from '#server/jobs.ts';
 import { listPenNames, listWordBanks } from '#server/shelf.ts';
@@ -24,8 +24,10 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const id = idFrom(params.book);
-  const book = await openBook(workspaceId, id);
-  if (!book) throw notFound();
+  const found = await openStored(workspaceId, id);
+  if (!found) throw notFound();
+  if ('unreadable' in found) throw redirect(`/books/${id}/unreadable`);
+  const book = found.opened;
   const [files, submissions, penNames, banks] = await Promise.all([
     madeFiles(workspaceId, id),
     listSubmissions(workspaceId, id),

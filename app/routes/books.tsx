@@ -1,12 +1,14 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Pagination from '@mui/material/Pagination';
+import PaginationItem from '@mui/material/PaginationItem';
 import Paper from '@mui/material/Paper';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Form, Link, redirect, useFetcher } from 'react-router';
+import { Form, Link, redirect, useFetcher, useSubmit } from 'react-router';
 import * as v from 'valibot';
-import { bookFrom } from '#core/book/book.ts';
 import { parseRecipe, readRecipe } from '#core/book/recipe.ts';
 import { showSize } from '#core/units.ts';
 import { createBook, listBooks } from '#server/books.ts';
@@ -26,15 +28,17 @@ const Wish = v.variant('wish', [
 
 export const meta = () => [{ title: 'Books – Restless Quill' }];
 
+/** Books on a page of the list. */
+const PAGE = 60;
+
 export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
-  const books = await listBooks(workspaceId);
-  return {
-    books: books.map((row) => {
-      const { plan, spec } = bookFrom(row.recipe);
-      return { ...row, pages: plan.pages.length, trim: spec.trim };
-    }),
-  };
+  const { searchParams } = new URL(request.url);
+  const search = (searchParams.get('search') ?? '').slice(0, 100);
+  const asked = Math.floor(Number(searchParams.get('page') ?? 1));
+  const page = asked >= 1 && asked <= 10_000 ? asked : 1;
+  const found = await listBooks(workspaceId, { search, limit: PAGE, offset: (page - 1) * PAGE });
+  return { ...found, search, page, pages: Math.max(1, Math.ceil(found.total / PAGE)) };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -116,13 +120,16 @@ export default function Books({ loaderData }: Route.ComponentProps) {
           ))}
         </Alert>
       )}
-      {loaderData.books.length === 0 && (
+      {(loaderData.total > 0 || loaderData.search) && <SearchBooks {...loaderData} />}
+      {loaderData.total === 0 && (
         <Typography>
-          Your books stand here. Start one from a niche, open a recipe, or start an empty one.
+          {loaderData.search
+            ? `No book has “${loaderData.search}” in its title, pen name, series or imprint.`
+            : 'Your books stand here. Start one from a niche, open a recipe, or start an empty one.'}
         </Typography>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(340px, 1fr))', gap: 4 }}>
-        {loaderData.books.map(({ id, recipe, pages, trim, files, submission }) => (
+        {loaderData.books.map(({ id, title, summary, files, submission }) => (
           <Paper
             key={id}
             component={Link}
@@ -137,19 +144,27 @@ export default function Books({ loaderData }: Route.ComponentProps) {
             }}
           >
             <Box sx={{ flex: 'none', border: 1, borderColor: 'divider', alignSelf: 'flex-start' }}>
-              <BookCover recipe={recipe} width={92} />
+              <BookCover recipe={summary?.front ?? null} title={title} width={92} />
             </Box>
             <Box sx={{ minWidth: 0 }}>
-              <Typography variant="h2">{recipe.title}</Typography>
+              <Typography variant="h2">{title}</Typography>
               <Typography variant="body2" color="text.secondary">
-                {recipe.penName as string}
+                {summary?.front.penName}
               </Typography>
-              <Typography variant="body2" sx={{ mt: 2 }}>
-                {showSize(trim.width, trim.height, 'in')} · {pages} pages
-              </Typography>
-              <Typography variant="body2" color={files === 'out of date' ? 'error' : 'text.primary'}>
-                {FILES[files]}
-              </Typography>
+              {summary ? (
+                <>
+                  <Typography variant="body2" sx={{ mt: 2 }}>
+                    {showSize(summary.trim.width, summary.trim.height, 'in')} · {summary.pages} pages
+                  </Typography>
+                  <Typography variant="body2" color={files === 'out of date' ? 'error' : 'text.primary'}>
+                    {FILES[files]}
+                  </Typography>
+                </>
+              ) : (
+                <Typography variant="body2" color="error" sx={{ mt: 2 }}>
+                  cannot be read by this version
+                </Typography>
+              )}
               {submission && (
                 <Typography variant="body2" sx={{ fontWeight: 700 }}>
                   {submission}
@@ -159,6 +174,52 @@ export default function Books({ loaderData }: Route.ComponentProps) {
           </Paper>
         ))}
       </Box>
+      {loaderData.pages > 1 && <Pages {...loaderData} />}
     </Box>
+  );
+}
+
+type Shown = Route.ComponentProps['loaderData'];
+
+/** Finds books by words of title, pen name, series or imprint. */
+function SearchBooks({ search, total }: Shown) {
+  const submit = useSubmit();
+  return (
+    <Form
+      role="search"
+      action="/books"
+      onChange={(event) => void submit(event.currentTarget, { replace: true })}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 4, mb: 4 }}>
+        <TextField
+          label="Search books"
+          name="search"
+          type="search"
+          defaultValue={search}
+          sx={{ maxWidth: 340 }}
+          slotProps={{ htmlInput: { maxLength: 100 } }}
+        />
+        <Typography color="text.secondary" role="status">
+          {total.toLocaleString('en-US')} {total === 1 ? 'book' : 'books'}
+        </Typography>
+      </Box>
+    </Form>
+  );
+}
+
+function Pages({ search, page, pages }: Shown) {
+  return (
+    <Pagination
+      count={pages}
+      page={page}
+      sx={{ mt: 5, display: 'flex', justifyContent: 'center' }}
+      renderItem={(item) => (
+        <PaginationItem
+          {...item}
+          component={Link}
+          to={`/books?${new URLSearchParams({ ...(search ? { search } : {}), page: String(item.page) })}`}
+        />
+      )}
+    />
   );
 }

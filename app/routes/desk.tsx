@@ -22,8 +22,8 @@ export const meta = () => [{ title: 'Desk – Restless Quill' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId, workspaceName } = await requireVisitor(request);
-  const [books, niches, submissions, changes] = await Promise.all([
-    listBooks(workspaceId, BOOKS),
+  const [{ books }, niches, submissions, changes] = await Promise.all([
+    listBooks(workspaceId, { limit: BOOKS }),
     listNiches(workspaceId, 5),
     listSubmissions(workspaceId),
     unseenChanges(workspaceId),
@@ -66,7 +66,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
       </Typography>
       {books.length === 0 && <Typography>No books yet. Look at a niche and start one from it.</Typography>}
       <Box sx={{ display: 'flex', gap: 4, alignItems: 'flex-end', flexWrap: 'wrap' }}>
-        {books.map(({ id, recipe, files, submission }) => (
+        {books.map(({ id, title, summary, files, submission }) => (
           <Box
             key={id}
             component={To}
@@ -79,10 +79,10 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
             }}
           >
             <Box className="cover" sx={{ border: 1, borderColor: 'divider', width: 'fit-content' }}>
-              <BookCover recipe={recipe} width={186} />
+              <BookCover recipe={summary?.front ?? null} title={title} width={186} />
             </Box>
-            <Typography sx={{ mt: 2, fontWeight: 700 }} noWrap title={recipe.title}>
-              {recipe.title}
+            <Typography sx={{ mt: 2, fontWeight: 700 }} noWrap title={title}>
+              {title}
             </Typography>
             <Typography variant="caption" component="p">
               {submission ??

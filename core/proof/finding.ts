@@ -1,4 +1,5 @@
 import type { Book, JobTicket, PlannedPage, Section } from '../book/index.ts';
+import type { MadeFrom } from '../export/fingerprints.ts';
 import type { CoverSheet, PageFrame } from '../print/index.ts';
 import type { Scene, Typesetter } from '../scene/index.ts';
 
@@ -25,8 +26,8 @@ export interface ProofContext {
   type: Typesetter;
   /** The sheets of the cover. */
   cover: { scene: Scene; sheet: CoverSheet }[];
-  /** Fingerprint of the recipe the files were made from; null when there are none, undefined when nobody keeps any. */
-  filesFrom: string | null | undefined;
+  /** What the made files were made from; undefined where nobody keeps any. */
+  madeFrom: MadeFrom | undefined;
 }
 
 export interface PageInProof {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { recipeOf as book } from '../book/book.sample.ts';
 import { bookFrom, jobTicket, type Recipe } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
-import { fingerprint } from '../fingerprint.ts';
+import { fingerprintsOf, type MadeFrom } from '../export/fingerprints.ts';
 import { inspectWordSearch } from '../pages/word-search/fill.ts';
 import { makeWordSearch } from '../puzzles/word-search/index.ts';
 import { randomStream } from '../random.ts';
@@ -19,8 +19,13 @@ import { proofBook } from './index.ts';
 
 const type = typesetterFromDisk();
 const ruled = (pages: number) => ({ id: 'r', kind: 'ruled', pages });
-const messages = (recipe: Recipe, filesFrom?: string | null) =>
-  proofBook(bookFrom(recipe), type, { filesFrom }).map(({ severity, message }) => `${severity}: ${message}`);
+/** Files as they would be made of a recipe. */
+const madeOf = (recipe: Recipe) => {
+  const { interior, cover, listing } = fingerprintsOf(bookFrom(recipe));
+  return { 'interior.pdf': interior, 'wrap.pdf': cover, 'listing.json': listing, 'recipe.json': 'any' };
+};
+const messages = (recipe: Recipe, madeFrom?: MadeFrom) =>
+  proofBook(bookFrom(recipe), type, { madeFrom }).map(({ severity, message }) => `${severity}: ${message}`);
 
 describe('the proof of a whole book', () => {
   it('finds nothing in a sound book', () => {
@@ -78,11 +83,20 @@ describe('the proof of a whole book', () => {
 
   it('knows files that are older than the book', () => {
     const recipe = book([ruled(30)]);
-    expect(messages(recipe, fingerprint(recipe))).toEqual([]);
-    expect(messages({ ...recipe, title: 'The Other' }, fingerprint(recipe))).toEqual([
-      'look: The files are older than the book. Make files again.',
+    const made = madeOf(recipe);
+    expect(messages(recipe, made)).toEqual([]);
+    const changed = (change: Partial<Recipe>) => messages({ ...recipe, ...change }, made);
+    expect(changed({ title: 'The Other' })).toEqual([
+      'look: The interior, cover and listing sheet are older than the book. Make files again.',
     ]);
-    expect(messages(recipe, null)[0]).toMatch(/No files have been made yet/);
+    expect(changed({ listing: { ...recipe.listing, prices: { us: 12.99, gb: 9.99 } } })).toEqual([
+      'look: The listing sheet is older than the book. Make files again.',
+    ]);
+    expect(changed({ style: { ...recipe.style, motif: 'stars' } })).toEqual([
+      'look: The cover is older than the book. Make files again.',
+    ]);
+    expect(changed({ brief: { niche: '', audience: '', notes: 'Call the printer.' } })).toEqual([]);
+    expect(messages(recipe, {})[0]).toMatch(/No files have been made yet/);
   });
 });
 
@@ -95,7 +109,7 @@ describe('each check fails when it should', () => {
     ticket: jobTicket(whole),
     type,
     cover: drawCover(whole, type),
-    filesFrom: undefined,
+    madeFrom: undefined,
   };
   const { sheet } = context.cover[0]!;
   const front = sheet.front!.trim;

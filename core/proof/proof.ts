@@ -1,5 +1,6 @@
 import { type Book, drawPage, frameOf, jobTicket } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
+import type { MadeFrom } from '../export/fingerprints.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { files } from './checks/files.ts';
 import { fonts, minimums } from './checks/ink.ts';
@@ -28,7 +29,7 @@ export const checks: readonly Check[] = [
 ];
 
 export interface ProofOptions {
-  filesFrom?: string | null | undefined;
+  madeFrom?: MadeFrom | undefined;
   onPage?: (page: number, of: number) => void;
 }
 
@@ -45,7 +46,7 @@ export function* proofSteps(
     ticket: jobTicket(book),
     type,
     cover: drawCover(book, type),
-    filesFrom: options.filesFrom,
+    madeFrom: options.madeFrom,
   };
   const findings: Finding[] = checks.flatMap((check) => check.ofBook?.(context) ?? []);
   const clean = new Set<string>();

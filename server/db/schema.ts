@@ -13,6 +13,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Recipe } from '#core/book/recipe.ts';
+import type { BookSummary } from '../book-summary.ts';
 
 export const at = (name: string) => timestamp(name, { withTimezone: true });
 export const created = () => at('created_at').notNull().defaultNow();
@@ -147,6 +148,8 @@ export const book = pgTable(
     id: text('id').primaryKey(),
     workspaceId: ofWorkspace(),
     recipe: jsonb('recipe').$type<Recipe>().notNull(),
+    /** What lists say of it; null until it is summed up, and for a recipe that cannot be read. */
+    summary: jsonb('summary').$type<BookSummary>(),
     /** Counted up with every save; a save names the one it began from. */
     revision: integer('revision').notNull().default(1),
     createdAt: created(),
@@ -180,7 +183,7 @@ export const madeFile = pgTable(
     /** SHA-256 of the content: its name in the file store. */
     hash: text('hash').notNull(),
     size: integer('size').notNull(),
-    /** Fingerprint of the recipe the file was made from. */
+    /** Fingerprint of the part of the book that the file shows; of the whole recipe for those that hold all of it. */
     madeFrom: text('made_from').notNull(),
     madeAt: at('made_at').notNull().defaultNow(),
   },

@@ -2,6 +2,8 @@ import { mkdir, mkdtemp, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import type { Piscina } from 'piscina';
+import { bookFrom } from '#core/book/book.ts';
+import { fingerprintsOf, partOfFile } from '#core/export/fingerprints.ts';
 import { fingerprint } from '#core/fingerprint.ts';
 import { openBook } from '../books.ts';
 import { isLostConnection } from '../db/client.ts';
@@ -32,11 +34,17 @@ export async function makeFiles(row: ClaimedJob, threads: Piscina): Promise<void
       { recipe: opened.recipe, folder, progress: port2 },
       { transferList: [port2], signal: stop.signal },
     );
+    const prints = fingerprintsOf(bookFrom(opened.recipe));
+    const whole = fingerprint(opened.recipe);
     const files = [];
-    for (const name of names) files.push({ name, ...(await storeFile(join(folder, name))) });
+    for (const name of names) {
+      const part = partOfFile(name);
+      const madeFrom = part ? prints[part] : whole;
+      files.push({ name, madeFrom, ...(await storeFile(join(folder, name))) });
+    }
     if (stop.signal.aborted) throw new Cancelled();
     // Noted first: whoever sees the job done finds its files.
-    await noteMadeFiles(row.workspaceId, bookId, fingerprint(opened.recipe), files);
+    await noteMadeFiles(row.workspaceId, bookId, files);
     await finish(row, 'done', `Files made from revision ${opened.revision}.`);
   } catch (error) {
     if (stop.signal.aborted || error instanceof Cancelled) return;

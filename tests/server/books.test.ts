@@ -3,9 +3,18 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import type { Recipe } from '#core/book/index.ts';
-import { fingerprint } from '#core/fingerprint.ts';
-import { createBook, listBooks, listRevisions, openBook, revisionOf, saveBook } from '#server/books.ts';
+import { bookFrom, type Recipe } from '#core/book/index.ts';
+import { fingerprintsOf } from '#core/export/fingerprints.ts';
+import { summaryOf, sumUpBooks } from '#server/book-summary.ts';
+import {
+  createBook,
+  listBooks,
+  listRevisions,
+  openBook,
+  openStored,
+  revisionOf,
+  saveBook,
+} from '#server/books.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
 import { book, job, submission, workspace } from '#server/db/schema.ts';
 import { isStored, madeFiles, noteMadeFiles, pathOf, readStored, storeFile } from '#server/files.ts';
@@ -46,11 +55,13 @@ beforeEach(async () => {
 
 const titled = (title: string): Recipe => ({ ...recipe, title });
 const hash = (letter: string) => letter.repeat(64);
-const filesOf = (from: Recipe) =>
-  noteMadeFiles(own, from.id, fingerprint(from), [
-    { name: 'interior.pdf', hash: hash('a'), size: 10 },
-    { name: 'wrap.pdf', hash: hash('b'), size: 10 },
+const filesOf = (from: Recipe) => {
+  const { interior, cover } = fingerprintsOf(bookFrom(from));
+  return noteMadeFiles(own, from.id, [
+    { name: 'interior.pdf', hash: hash('a'), size: 10, madeFrom: interior },
+    { name: 'wrap.pdf', hash: hash('b'), size: 10, madeFrom: cover },
   ]);
+};
 
 describe('saving a book', () => {
   it('counts revisions up and keeps every earlier state', async () => {
@@ -89,23 +100,74 @@ describe('saving a book', () => {
 
   it('keeps every function to the workspace', async () => {
     expect(await openBook(other, recipe.id)).toBeNull();
-    expect(await listBooks(other)).toEqual([]);
+    expect(await listBooks(other)).toEqual({ books: [], total: 0 });
     expect(await listRevisions(other, recipe.id)).toEqual([]);
     expect(await revisionOf(other, recipe.id, 1)).toBeNull();
     expect(await saveBook(other, recipe.id, 1, titled('Stolen'))).toEqual({ saved: false, gone: true });
     expect((await openBook(own, recipe.id))!.recipe.title).toBe('The Hive');
   });
 
-  it('lists a thousand books, the one changed last first', async () => {
-    const more = Array.from({ length: 1000 }, (_, i) => ({ ...recipe, id: newId(), title: `${i}` }));
+  it('lists two thousand books by the page, the one changed last first, without a recipe in it', async () => {
+    const more = Array.from({ length: 2000 }, (_, i) => ({ ...recipe, id: newId(), title: `Hive ${i}` }));
     await db()
       .insert(book)
-      .values(more.map((one) => ({ id: one.id, workspaceId: own, recipe: one })));
+      .values(more.map((one) => ({ id: one.id, workspaceId: own, recipe: one, summary: summaryOf(one) })));
     await saveBook(own, recipe.id, 1, titled('Changed last'));
-    const rows = await listBooks(own, 1001);
-    expect(rows).toHaveLength(1001);
-    expect(rows[0]!.recipe.title).toBe('Changed last');
-    expect(await listBooks(own, 10)).toHaveLength(10);
+    const { books, total } = await listBooks(own, { limit: 60 });
+    expect(total).toBe(2001);
+    expect(books).toHaveLength(60);
+    expect(books[0]).toMatchObject({ title: 'Changed last', summary: { pages: 120 }, files: 'none' });
+    expect(books[0]!.summary!.front.sections).toEqual([]);
+    const pages = await Promise.all(
+      Array.from({ length: 34 }, (_, i) => listBooks(own, { limit: 60, offset: 60 * i })),
+    );
+    expect(new Set(pages.flatMap((page) => page.books.map(({ id }) => id))).size).toBe(2001);
+    const found = await listBooks(own, { search: 'odile 1999' });
+    expect(found.books.map(({ title }) => title)).toEqual(['Hive 1999']);
+    expect((await listBooks(own, { search: '100%_' })).total).toBe(0);
+  });
+
+  it('says of its files what the book says: current, or out of date when interior, cover or listing changed', async () => {
+    const state = async () => (await listBooks(own)).books[0]!.files;
+    expect(await state()).toBe('none');
+    await filesOf(recipe);
+    expect(await state()).toBe('current');
+    await saveBook(own, recipe.id, 1, { ...recipe, brief: { niche: '', audience: '', notes: 'A note.' } });
+    expect(await state()).toBe('current');
+    await saveBook(own, recipe.id, 2, titled('Another'));
+    expect(await state()).toBe('out of date');
+    await saveBook(own, recipe.id, 3, recipe);
+    expect(await state()).toBe('current');
+  });
+
+  it('a stored recipe that cannot be read is listed, explained and handed out, and nothing breaks over it', async () => {
+    const future = { ...recipe, id: newId(), title: 'From the future', quill: 99 };
+    await db()
+      .insert(book)
+      .values({ id: future.id, workspaceId: own, recipe: future as never });
+    expect(await sumUpBooks()).toBe(0);
+    const { books } = await listBooks(own);
+    expect(books.find(({ id }) => id === future.id)).toMatchObject({
+      title: 'From the future',
+      summary: null,
+    });
+    expect(await openBook(own, future.id)).toBeNull();
+    expect(await openStored(own, future.id)).toMatchObject({
+      unreadable: { title: 'From the future', stored: future, problems: [{ path: 'quill' }] },
+    });
+    expect(await openStored(other, future.id)).toBeNull();
+    expect(await saveBook(own, future.id, 7, { ...recipe, id: future.id })).toMatchObject({
+      saved: false,
+      problems: [{ path: 'quill' }],
+    });
+  });
+
+  it('books saved before there were summaries are summed up once', async () => {
+    await db().update(book).set({ summary: null }).where(eq(book.id, recipe.id));
+    expect((await listBooks(own)).books[0]!.summary).toBeNull();
+    expect(await sumUpBooks()).toBe(1);
+    expect(await sumUpBooks()).toBe(0);
+    expect((await listBooks(own)).books[0]!.summary).toMatchObject({ pages: 120 });
   });
 });
 
@@ -133,12 +195,13 @@ describe('the file store', () => {
 
   it('replaces all files of a book at once, and shows them to its workspace alone', async () => {
     await filesOf(recipe);
-    await noteMadeFiles(own, recipe.id, 'later', [{ name: 'front.jpg', hash: hash('c'), size: 1 }]);
+    const front = { name: 'front.jpg', hash: hash('c'), size: 1, madeFrom: 'later' };
+    await noteMadeFiles(own, recipe.id, [front]);
     expect((await madeFiles(own, recipe.id)).map(({ name }) => name)).toEqual(['front.jpg']);
     expect(await madeFiles(other, recipe.id)).toEqual([]);
     // One of the files cannot be noted: none is, and the earlier ones stay.
-    const twice = { name: 'wrap.pdf', hash: hash('d'), size: 1 };
-    await expect(noteMadeFiles(own, recipe.id, 'broken', [twice, twice])).rejects.toThrow();
+    const twice = { name: 'wrap.pdf', hash: hash('d'), size: 1, madeFrom: 'broken' };
+    await expect(noteMadeFiles(own, recipe.id, [twice, twice])).rejects.toThrow();
     expect((await madeFiles(own, recipe.id)).map(({ name }) => name)).toEqual(['front.jpg']);
   });
 });

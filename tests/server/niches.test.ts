@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { bookFrom, jobTicket } from '#core/book/index.ts';
 import { type Comparable, copiesAMonth, DEFAULT_CHOICES, DEFAULT_CURVE } from '#core/niche/index.ts';
-import { listBooks } from '#server/books.ts';
+import { openBook } from '#server/books.ts';
 import { closeDatabase, db, sql } from '#server/db/client.ts';
 import { look, nicheChoices, notice, rival, sighting } from '#server/db/niche-schema.ts';
 import { workspace } from '#server/db/schema.ts';
@@ -468,8 +468,7 @@ describe('briefs', () => {
     });
     const books = await startBooks(own, 'Tin Lantern Press', [first!.id, second, 'no-such-brief']);
     expect(books).toHaveLength(2);
-    const made = await listBooks(own);
-    const pocket = made.find(({ id: book }) => book === books[1])!.recipe;
+    const pocket = (await openBook(own, books[1]!))!.recipe;
     expect(pocket.title).toBe('Bees in the Pocket');
     expect(bookFrom(pocket).plan.pages).toHaveLength(100);
     expect(jobTicket(bookFrom(pocket)).trim).toEqual({ width: 360, height: 576 });

@@ -7,7 +7,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { bookFrom } from '#core/book/book.ts';
 import type { Recipe } from '#core/book/index.ts';
 import { smallFiles, writeInterior } from '#core/export/files.ts';
-import { fingerprint } from '#core/fingerprint.ts';
+import { fingerprintsOf, partOfFile } from '#core/export/fingerprints.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { createBook, openBook } from '#server/books.ts';
 import { closeDatabase, db, isLostConnection, lastingSql, sql } from '#server/db/client.ts';
@@ -136,8 +136,9 @@ describe('making files', () => {
     expect(await jobRow(row.id)).toMatchObject({ state: 'done', message: 'Files made from revision 1.' });
     const files = await madeFiles(own, recipe.id);
     expect(files.map(({ name }) => name)).toEqual(['interior.pdf', 'wrap.pdf']);
+    const prints = fingerprintsOf(bookFrom((await openBook(own, recipe.id))!.recipe));
     for (const file of files) {
-      expect(file.madeFrom).toBe(fingerprint((await openBook(own, recipe.id))!.recipe));
+      expect(file.madeFrom).toBe(prints[partOfFile(file.name)!]);
       expect(await isStored(file.hash)).toBe(true);
     }
     expect(leftovers()).toEqual([]);
@@ -175,7 +176,8 @@ describe('making files', () => {
   });
 
   it('stops when it is cancelled, and keeps the files that were there', async () => {
-    await noteMadeFiles(own, recipe.id, 'older', [{ name: 'interior.pdf', hash: 'a'.repeat(64), size: 1 }]);
+    const older = { name: 'interior.pdf', hash: 'a'.repeat(64), size: 1, madeFrom: 'older' };
+    await noteMadeFiles(own, recipe.id, [older]);
     const row = await asked();
     await makeFiles(
       row,
@@ -213,10 +215,14 @@ describe('handing in', () => {
     await writeInterior(bookFrom(recipe), type, (chunk) => void chunks.push(chunk));
     writeFileSync(join(folder, 'interior.pdf'), Buffer.concat(chunks));
     writeFileSync(join(folder, 'wrap.pdf'), (await smallFiles(bookFrom(recipe), type))['wrap.pdf']);
+    const { interior, cover } = fingerprintsOf(bookFrom(recipe));
     const files = [];
-    for (const name of ['interior.pdf', 'wrap.pdf'])
-      files.push({ name, ...(await storeFile(join(folder, name))) });
-    await noteMadeFiles(own, recipe.id, fingerprint(recipe), files);
+    for (const [name, madeFrom] of [
+      ['interior.pdf', interior],
+      ['wrap.pdf', cover],
+    ] as const)
+      files.push({ name, madeFrom, ...(await storeFile(join(folder, name))) });
+    await noteMadeFiles(own, recipe.id, files);
     const answer = await handIn(own, recipe.id, recipe);
     const id = (answer as { id: string }).id;
     const [row] = await db().select().from(job).where(eq(job.key, id));

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useFetcher, useParams } from 'react-router';
+import { partOfFile } from '#core/export/fingerprints.ts';
 import { isRunning } from '../../parts/jobs.tsx';
 import { JobLine } from '../../parts/jobs-button.tsx';
 import { SubmissionState } from '../../parts/submission-state.tsx';
@@ -19,6 +20,7 @@ export function FilesPanel() {
     book: { rules },
     files,
     filesCurrent,
+    outOfDate,
     submissions,
     jobs,
     proof,
@@ -26,11 +28,17 @@ export function FilesPanel() {
   const saveState = useBook((state) => state.saveState);
   const { book } = useParams();
   const fetcher = useFetcher<{ refused: string | null }>();
+  const isOld = (name: string) => {
+    const part = partOfFile(name);
+    return part !== null && outOfDate.includes(part);
+  };
   const running = jobs.filter(isRunning);
   const lastFailed = jobs[0]?.state === 'failed' ? jobs[0] : null;
   const mustFix = proof.findings.some(({ severity }) => severity === 'fix');
   const waiting = submissions.some(({ state }) => state === 'sending' || state === 'in review');
-  const ready = filesCurrent && saveState === 'saved' && running.length === 0 && !waiting;
+  // The listing goes along as it is now; what was printed must be what is sent.
+  const printable = files.length > 0 && !outOfDate.includes('interior') && !outOfDate.includes('cover');
+  const ready = printable && saveState === 'saved' && running.length === 0 && !waiting;
   const ask = (wish: string) => fetcher.submit({ wish }, { method: 'post', action: `/books/${book}` });
   return (
     <Box
@@ -63,7 +71,10 @@ export function FilesPanel() {
               }}
             >
               <Link href={`/books/${book}/files/${file.name}`}>{file.name}</Link>
-              <Typography variant="caption">{size(file.size)}</Typography>
+              <Typography variant="caption" color={isOld(file.name) ? 'error' : 'text.secondary'}>
+                {isOld(file.name) ? 'out of date · ' : ''}
+                {size(file.size)}
+              </Typography>
             </Box>
           ))}
         </>
@@ -90,7 +101,7 @@ export function FilesPanel() {
         Sends interior, wrap and listing to {rules.service.name}. It opens the files, looks at them strictly
         and answers after its review.
       </Typography>
-      {mustFix && filesCurrent && (
+      {mustFix && printable && (
         <Typography variant="body2" color="error">
           There is something to fix; the service would refuse the book.
         </Typography>

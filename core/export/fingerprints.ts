@@ -1,0 +1,68 @@
+import type { Book } from '../book/index.ts';
+import { fingerprint } from '../fingerprint.ts';
+import { valueKey } from '../value-key.ts';
+import { listingSheet } from './listing.ts';
+
+/** Says of each part of a book from which very state it was made: a price makes no interior out of date. */
+export interface Fingerprints {
+  interior: string;
+  cover: string;
+  listing: string;
+}
+
+/** The fingerprints of a book as it is now. Each covers all that its part is drawn from, and nothing else. */
+export function fingerprintsOf(book: Book): Fingerprints {
+  const { recipe, plan } = book;
+  const { seed, title, subtitle, series, penName, imprint, language, print, style } = recipe;
+  const names = { seed, title, subtitle, series, penName, imprint, language };
+  const { finish: _finish, paper, ...sheet } = print;
+  return {
+    interior: fingerprint({
+      ...names,
+      sheet,
+      numbering: style.numbering,
+      sections: recipe.sections.map(valueKey),
+      banks: valueKey(recipe.banks),
+    }),
+    cover: fingerprint({
+      ...names,
+      sheet,
+      paper,
+      palette: style.palette,
+      typefaces: style.typefaces,
+      motif: style.motif,
+      cover: recipe.cover,
+      pages: plan.pages.length,
+    }),
+    listing: fingerprint(listingSheet(book)),
+  };
+}
+
+export type FilePart = keyof Fingerprints;
+
+/** The part of the book that a file shows; null for those that hold all of it. */
+export function partOfFile(name: string): FilePart | null {
+  if (name === 'interior.pdf') return 'interior';
+  if (name.startsWith('listing.')) return 'listing';
+  return name === 'recipe.json' || name === 'book.zip' ? null : 'cover';
+}
+
+/** By file name, the fingerprint of the part it was made from. */
+export type MadeFrom = Readonly<Record<string, string>>;
+
+/** The parts whose files are older than the book, of those that have any. */
+export function partsOutOfDate(made: MadeFrom, now: Fingerprints): FilePart[] {
+  const old = new Set<FilePart>();
+  for (const [name, from] of Object.entries(made)) {
+    const part = partOfFile(name);
+    if (part && from !== now[part]) old.add(part);
+  }
+  return (['interior', 'cover', 'listing'] as const).filter((part) => old.has(part));
+}
+
+export type FilesState = 'none' | 'current' | 'out of date';
+
+export function filesState(made: MadeFrom, now: Fingerprints): FilesState {
+  if (!('interior.pdf' in made)) return 'none';
+  return partsOutOfDate(made, now).length ? 'out of date' : 'current';
+}
