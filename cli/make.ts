@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { bookFrom } from '#core/book/book.ts';
 import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { BadCall, recipeFrom } from './reading.ts';
+import { BadCall, recipeFrom, saying } from './reading.ts';
 
 /** Makes all files of a book into a folder. A file appears only when it is whole. */
 export async function make(file: string, out: string | undefined, json: boolean): Promise<number> {
@@ -14,47 +14,42 @@ export async function make(file: string, out: string | undefined, json: boolean)
   const book = bookFrom(recipe);
   const type = typesetterFromDisk();
   const tty = process.stderr.isTTY && !json;
+  const half = join(out, '.interior.pdf.part');
   try {
-    await mkdir(out, { recursive: true });
-    const half = join(out, '.interior.pdf.part');
-    const stream = createWriteStream(half);
-    const failed = once(stream, 'error').then(([error]) => Promise.reject(error));
-    failed.catch(() => {});
-    await writeInterior(
-      book,
-      type,
-      async (chunk) => {
-        if (!stream.write(chunk)) await Promise.race([once(stream, 'drain'), failed]);
-      },
-      (written, of) => {
-        if (tty) process.stderr.write(`\rinterior.pdf: page ${written} of ${of}`);
-      },
-    );
-    stream.end();
-    await Promise.race([once(stream, 'close'), failed]);
-    if (tty) process.stderr.write('\n');
-    await rename(half, join(out, 'interior.pdf'));
-    const small = await smallFiles(book, type);
-    const all: Record<string, Uint8Array> = {
-      'interior.pdf': await readFile(join(out, 'interior.pdf')),
-      ...small,
-    };
-    for (const [name, bytes] of Object.entries(small)) await writeFile(join(out, name), bytes);
-    await writeFile(join(out, `${recipe.id}.zip`), await bookZip(all));
-    const names = [...Object.keys(all), `${recipe.id}.zip`];
-    console.log(
-      json ? JSON.stringify({ folder: out, files: names }) : `Made in ${out}: ${names.join(', ')}.`,
-    );
-    return 0;
-  } catch (error) {
-    await rm(join(out, '.interior.pdf.part'), { force: true }).catch(() => {});
-    const { code } = error as NodeJS.ErrnoException;
-    if (code === 'ENOSPC')
-      throw new BadCall(
-        `The disk of ${out} is full. Nothing half-made was left; free some room and run it again.`,
+    await saying(out, async () => {
+      await mkdir(out, { recursive: true });
+      const stream = createWriteStream(half);
+      const failed = once(stream, 'error').then(([error]) => Promise.reject(error));
+      failed.catch(() => {});
+      await writeInterior(
+        book,
+        type,
+        async (chunk) => {
+          if (!stream.write(chunk)) await Promise.race([once(stream, 'drain'), failed]);
+        },
+        (written, of) => {
+          if (tty) process.stderr.write(`\rinterior.pdf: page ${written} of ${of}`);
+        },
       );
-    if (code === 'EACCES' || code === 'ENOTDIR' || code === 'EEXIST' || code === 'EROFS')
-      throw new BadCall(`${out} cannot be written to (${code}). Name another folder.`);
-    throw error;
+      stream.end();
+      await Promise.race([once(stream, 'close'), failed]);
+      if (tty) process.stderr.write('\n');
+      await rename(half, join(out, 'interior.pdf'));
+      const small = await smallFiles(book, type);
+      const all: Record<string, Uint8Array> = {
+        'interior.pdf': await readFile(join(out, 'interior.pdf')),
+        ...small,
+      };
+      for (const [name, bytes] of Object.entries(small)) await writeFile(join(out, name), bytes);
+      await writeFile(join(out, `${recipe.id}.zip`), await bookZip(all));
+      const names = [...Object.keys(all), `${recipe.id}.zip`];
+      console.log(
+        json ? JSON.stringify({ folder: out, files: names }) : `Made in ${out}: ${names.join(', ')}.`,
+      );
+    });
+  } finally {
+    // Renamed when it is whole; whatever else is left of it is of no use.
+    await rm(half, { force: true }).catch(() => {});
   }
+  return 0;
 }

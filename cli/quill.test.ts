@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
@@ -117,5 +117,102 @@ describe('quill, without a server', () => {
     expect(done.status).toBe(2);
     expect(done.stderr).toMatch(said);
     expect(done.stderr).not.toMatch(/\n\s+at /);
+  });
+
+  it('items gives every puzzle with its pages, and in JSON the puzzle itself, whose words stand where it says', () => {
+    const words = [
+      'swarm',
+      'propolis',
+      'drone',
+      'nectar',
+      'skep',
+      'waggle',
+      'brood',
+      'queen',
+      'pollen',
+      'smoker',
+    ];
+    const file = recipe('items.json', {
+      sections: [
+        { id: 'r', kind: 'ruled', pages: 30 },
+        {
+          id: 'w',
+          kind: 'word-search',
+          items: 3,
+          options: { words: { lists: [{ words }] }, wordsPerPuzzle: 10, directions: 'backwards' },
+        },
+      ],
+    });
+    expect(quill('items', file).stdout).toMatch(/^Puzzle 1 +page 31 +solution page 34 +\(w\)/);
+    const { items } = JSON.parse(quill('items', file, '--json').stdout);
+    expect(items).toHaveLength(3);
+    const steps: Record<string, [number, number]> = {
+      ...{ across: [1, 0], down: [0, 1], back: [-1, 0], up: [0, -1] },
+      ...{ 'down-right': [1, 1], 'up-right': [1, -1], 'up-left': [-1, -1], 'down-left': [-1, 1] },
+    };
+    for (const { number, section, page, solutionPage, data } of items) {
+      expect([section, page, solutionPage]).toEqual(['w', 30 + number, 34]);
+      const grid = data.grid.map((row: string) => row.split(' '));
+      expect(data.words).toHaveLength(10);
+      for (const { letters, place } of data.words) {
+        const [dx, dy] = steps[place.direction]!;
+        const read = Array.from(
+          { length: letters.length },
+          (_, i) => grid[place.row - 1 + dy * i][place.column - 1 + dx * i],
+        );
+        expect(read.join('')).toBe(letters);
+      }
+    }
+  });
+
+  it('pages draws the pages that are asked for, as PNG or as SVG', () => {
+    const out = join(folder, 'pages');
+    expect(quill('pages', recipe('p.json'), '--pages', '1-2,100', '--out', out).stdout).toBe(
+      `3 pages in ${out}.\n`,
+    );
+    expect(readdirSync(out).sort()).toEqual(['page-001.png', 'page-002.png', 'page-100.png']);
+    expect(readFileSync(join(out, 'page-001.png')).subarray(1, 4).toString()).toBe('PNG');
+    quill('pages', recipe('p.json'), '--pages', '7', '--svg', '--out', out);
+    expect(readFileSync(join(out, 'page-007.svg'), 'utf8')).toMatch(/^<svg .*<\/svg>$/s);
+  });
+
+  it.each([
+    ['0', /“0” is not a page or a range of pages/],
+    ['3-1', /“3-1” is not a page/],
+    ['2,x', /“x” is not a page/],
+    ['99-101', /There is no page 101; the book has 100/],
+  ])('pages %s is answered with what is wrong', (list, expected) => {
+    const done = quill('pages', recipe('q.json'), '--pages', list, '--out', join(folder, 'none'));
+    expect(done.status).toBe(2);
+    expect(done.stderr).toMatch(expected);
+  });
+
+  it('kinds names every kind with the schema of its options, every composition and every service', () => {
+    const { kinds, compositions, services } = JSON.parse(quill('kinds', '--json').stdout);
+    const ruled = kinds.find(({ id }: { id: string }) => id === 'ruled');
+    expect(ruled).toMatchObject({ version: 1, extent: 'pages' });
+    expect(ruled.options.properties.ruling.enum).toEqual(['wide', 'college', 'narrow']);
+    expect(compositions).toEqual([{ id: 'field', name: 'Field' }]);
+    expect(
+      services.map(({ id, bindings }: { id: string; bindings: { id: string }[] }) => [id, bindings[0]!.id]),
+    ).toEqual([
+      ['wrenfair', 'paperback'],
+      ['thornback', 'coil'],
+    ]);
+    expect(quill('kinds').stdout).toMatch(/word-search +v1 +Words hidden/);
+  });
+
+  it('a coil-bound book is made with a front and a back cover and no wrap', () => {
+    const out = join(folder, 'coil');
+    const coil = recipe('coil.json', {
+      print: { service: 'thornback', trim: { width: '8.5in', height: '11in' }, bleed: true },
+      listing: { description: 'Lines.', keywords: ['notes'], prices: { us: 19.99 } },
+    });
+    expect(quill('make', coil, '--out', out).status).toBe(0);
+    const names = readdirSync(out);
+    expect(names).toEqual(expect.arrayContaining(['front-cover.pdf', 'back-cover.pdf', 'interior.pdf']));
+    expect(names).not.toContain('wrap.pdf');
+    expect(quill('describe', coil).stdout).toMatch(/Spine +none/);
+    expect(quill('check', coil).stdout).toBe('Nothing to fix.\n');
   });
 });

@@ -2,7 +2,10 @@ import { parseArgs } from 'node:util';
 import { recipeJsonSchema } from '#core/book/schema.ts';
 import { check } from './check.ts';
 import { describe } from './describe.ts';
+import { items } from './items.ts';
+import { kinds } from './kinds.ts';
 import { make } from './make.ts';
+import { pages } from './pages.ts';
 import { BadCall } from './reading.ts';
 
 const USAGE = `quill: books from recipes, without a server
@@ -10,6 +13,9 @@ const USAGE = `quill: books from recipes, without a server
   quill make book.json --out folder   makes interior.pdf, wrap.pdf, front.jpg, listing and one ZIP
   quill check book.json               prints the proof's findings; exit 1 if any must be fixed
   quill describe book.json            prints the job ticket
+  quill items book.json               lists every puzzle; with --json also what is in it
+  quill pages book.json --out folder  draws pages as pictures: --png (or --svg), --pages 1-4,9
+  quill kinds                         lists kinds of page, compositions and services; with --json their options
   quill schema                        prints the recipe's JSON Schema
 
   --json   for programs: one JSON document on standard output
@@ -23,7 +29,8 @@ async function run(): Promise<number> {
     throw new BadCall(`${(error as Error).message}\n\n${USAGE}`);
   }
   const [command, file, ...more] = call.positionals;
-  const { json = false, out, help = false } = call.values;
+  const { json = false, out, help = false, pages: list, svg = false, png = false } = call.values;
+  if (svg && png) throw new BadCall('Pages are written as --png or as --svg, not as both.');
   if (help || command === undefined) {
     console.log(USAGE);
     return help ? 0 : 2;
@@ -33,10 +40,13 @@ async function run(): Promise<number> {
     console.log(JSON.stringify(recipeJsonSchema(), null, 2));
     return 0;
   }
+  if (command === 'kinds') return kinds(json);
   const commands = {
     make: () => make(file!, out, json),
     check: () => check(file!, json),
     describe: () => describe(file!, json),
+    items: () => items(file!, json),
+    pages: () => pages(file!, { list, out, svg, json }),
   };
   if (!Object.hasOwn(commands, command)) throw new BadCall(`There is no command “${command}”.\n\n${USAGE}`);
   if (file === undefined) throw new BadCall(`Name the recipe: quill ${command} book.json`);
@@ -46,7 +56,14 @@ async function run(): Promise<number> {
 const parse = () =>
   parseArgs({
     allowPositionals: true,
-    options: { out: { type: 'string' }, json: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+    options: {
+      out: { type: 'string' },
+      pages: { type: 'string' },
+      png: { type: 'boolean' },
+      svg: { type: 'boolean' },
+      json: { type: 'boolean' },
+      help: { type: 'boolean', short: 'h' },
+    },
   });
 
 run().then(

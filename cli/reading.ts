@@ -27,3 +27,19 @@ export function recipeFrom(file: string): Recipe {
   }
   return read.recipe;
 }
+
+/** Does something with a folder; what keeps it from being written to is the caller's to mend. @throws BadCall */
+export async function saying(folder: string, work: () => Promise<void>): Promise<void> {
+  try {
+    await work();
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    if (code === 'ENOSPC')
+      throw new BadCall(
+        `The disk of ${folder} is full. Nothing half-made was left; free some room and run it again.`,
+      );
+    if (code === 'EACCES' || code === 'ENOTDIR' || code === 'EEXIST' || code === 'EROFS')
+      throw new BadCall(`${folder} cannot be written to (${code}). Name another folder.`);
+    throw error;
+  }
+}

@@ -43,6 +43,7 @@ describe('a registry of kinds', () => {
     expect(refused({ id: 'Sums' })).toThrow('small letters and hyphens');
     expect(refused({ version: 0 })).toThrow('has no version');
     expect(refused({ fill: undefined })).toThrow('does not say how they are made');
+    expect(refused({ data: undefined })).toThrow('have no open form');
     expect(refused({ inspect: undefined, inspectSection: undefined })).toThrow('nobody looks over');
     expect(() => registerKind(openSumsSample as never)).toThrow('has solutions, but none that can be shown');
     expect(refused({ fields: [{ control: 'switch', key: 'loud', label: 'Loud' }] })).toThrow(

@@ -166,6 +166,8 @@ export interface PageKind<Options = unknown, Item = unknown> {
   usesPlace?: true;
   /** What keeps an item as it is, whatever the settings become. Stored in the recipe. */
   pin?: { schema: v.GenericSchema<unknown, unknown>; of(context: FillContext<Options>): unknown };
+  /** An item in an open form, for other programs: plain JSON. */
+  data?(item: Item): unknown;
   /** Marks of one page of a unit. Paginates nothing. */
   draw(context: DrawContext<Options, Item>): Mark[];
   solution?: Solution<Options, Item>;

@@ -101,6 +101,7 @@ const sums = (
       const level = rising ? Math.ceil((10 * item) / total) : 10;
       return { left: 10 * level - random.int(9), right: 1 + random.int(9) };
     },
+    data: ({ left, right }) => ({ left, right, sum: left + right }),
     draw: ({ body, items, type }) =>
       items.map(({ label, item, solutionPage }, i) =>
         textLine(

@@ -32,6 +32,7 @@ function incomplete(kind: PageKind): string | null {
   if (hasItems && !(kind.fill && kind.itemName))
     return 'has items, but does not say how they are made or called';
   if (kind.fill && !kind.inspect && !kind.inspectSection) return 'makes items that nobody looks over';
+  if (kind.fill && !kind.data) return 'makes items that have no open form';
   if (kind.solution && !kind.solution.box && !kind.solution.lines)
     return 'has solutions, but none that can be shown';
   return null;

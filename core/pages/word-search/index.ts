@@ -1,4 +1,5 @@
 import { defineKind, itemUnits } from '../kind.ts';
+import { wordSearchData } from './data.ts';
 import { drawWordSearchPage } from './draw.ts';
 import { fillWordSearch, inspectWordSearch, pinnedWordSearch } from './fill.ts';
 import { pinSchema, wordSearchOptions } from './options.ts';
@@ -33,6 +34,7 @@ export const wordSearch = defineKind({
   units: ({ count }) => itemUnits(count),
   fill: fillWordSearch,
   pin: { schema: pinSchema, of: pinnedWordSearch },
+  data: wordSearchData,
   draw: drawWordSearchPage,
   solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,
