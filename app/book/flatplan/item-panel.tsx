@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { reroll, togglePin } from '#core/book/edit.ts';
 import { itemLabel } from '#core/book/items.ts';
+import type { PlannedItems } from '#core/book/plan.ts';
 import type { Section } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { PagePicture } from '../../preview/picture.tsx';
@@ -12,6 +13,12 @@ import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 
 const WIDTH = 132;
+const UNPLANNED: Pick<PlannedItems, 'pages' | 'solutionPages' | 'displayNumbers' | 'count'> = {
+  pages: [],
+  solutionPages: [],
+  displayNumbers: [],
+  count: 0,
+};
 
 /** One item large: where it is, where its solution is; re-roll it or keep it. */
 export function ItemPanel({
@@ -26,7 +33,8 @@ export function ItemPanel({
   const edit = useBook((state) => state.edit);
   const { book, plan, ticket, firstPages } = useDesk();
   const [first] = useState(firstPages);
-  const { pages, solutionPages, count } = plan.items[section.id]!;
+  // The plan follows a moment behind the recipe: of a new section, or a longer one, it knows nothing yet.
+  const { pages, solutionPages, displayNumbers, count } = plan.items[section.id] ?? UNPLANNED;
   const onPageNow = plan.pages[(page ?? 0) - 1];
   const item = onPageNow?.section === section.id && onPageNow.items[0] ? onPageNow.items[0] : 1;
   const at = pages[item - 1] ?? 1;
@@ -65,7 +73,9 @@ export function ItemPanel({
         />
       </Box>
       <Box>
-        <Typography sx={{ fontWeight: 700 }}>{itemLabel(book, section.id, item)}</Typography>
+        <Typography sx={{ fontWeight: 700 }}>
+          {displayNumbers[item - 1] ? itemLabel(book, section.id, item) : ''}
+        </Typography>
         <Typography variant="body2">page {at}</Typography>
         <Typography variant="body2">{solution ? `solution p. ${solution}` : 'no solution'}</Typography>
         {pinned && (
