@@ -12,19 +12,21 @@ function pressOnDemand(pages: number) {
   const open: { wanted: Wanted; asked: number[]; inView: boolean; give: (drawn: DrawnPage[]) => void }[] = [];
   const draw = (wanted: Wanted, asked: number[], inView: boolean) =>
     new Promise<DrawnPage[]>((give) => open.push({ wanted, asked, inView, give }));
-  const answer = async () => {
+  /** @param most pages of an answer that is broken off */
+  const answer = async (most = Infinity) => {
     const { wanted, asked, give } = open.shift()!;
     give(
-      asked
-        .filter((page) => page <= pages)
-        .map((page) => ({
-          page,
-          picture: {
-            width: wanted.width,
-            height: states.indexOf(wanted.recipe),
-            pixels: new Uint8ClampedArray(),
-          },
-        })),
+      asked.slice(0, most).map((page) => ({
+        page,
+        picture:
+          page <= pages
+            ? {
+                width: wanted.width,
+                height: states.indexOf(wanted.recipe),
+                pixels: new Uint8ClampedArray(),
+              }
+            : null,
+      })),
     );
     await new Promise((next) => setTimeout(next, 0));
   };
@@ -54,6 +56,18 @@ describe('the drawer of pages', () => {
       await press.answer();
     }
     expect(ahead).toEqual([...pageNumbers(31, 60), ...pageNumbers(1, 9)]);
+  });
+
+  it('asks again for what a broken-off answer lacks', async () => {
+    const press = pressOnDemand(100);
+    const drawer = new PageDrawer(press.draw);
+    drawer.want({ recipe: states[0]!, width: 74, inView: pageNumbers(1, 9), ahead: [] });
+    await press.answer(4);
+    expect(drawer.picture(4)).toBeDefined();
+    expect(press.open[0]!.asked).toEqual(pageNumbers(5, 9));
+    await press.answer();
+    expect(drawer.picture(9)).toBeDefined();
+    expect(press.open).toEqual([]);
   });
 
   it('answers the newest of many changes next, and keeps the older picture until then', async () => {

@@ -19,8 +19,8 @@ export interface Wanted {
 interface Kept {
   recipe: Recipe;
   width: number;
-  /** Missing for a page that the book no longer has. */
-  picture: Picture | undefined;
+  /** Null for a page that the book does not have. */
+  picture: Picture | null;
 }
 
 /**
@@ -35,13 +35,13 @@ export class PageDrawer {
   #wanted: Wanted | null = null;
   #busy = false;
 
-  /** @param draw draws pages as wanted; pages that the book does not have are left out of the answer */
+  /** @param draw draws pages as wanted; those missing from its answer are asked for again */
   constructor(draw: (wanted: Wanted, pages: number[], inView: boolean) => Promise<DrawnPage[]>) {
     this.#draw = draw;
   }
 
   picture(page: number): Picture | undefined {
-    return this.#kept.get(page)?.picture;
+    return this.#kept.get(page)?.picture ?? undefined;
   }
 
   /** Calls `show` whenever the page has been drawn anew. @returns the way to end that */
@@ -70,7 +70,7 @@ export class PageDrawer {
     try {
       for (let next = this.#next(); next; next = this.#next()) {
         const { wanted, pages, inView } = next;
-        this.#keep(wanted, pages, await this.#draw(wanted, pages, inView));
+        this.#keep(wanted, await this.#draw(wanted, pages, inView));
         if (inView) performance.mark('quill-drawn', { detail: { pages: pages.length } });
       }
     } finally {
@@ -91,12 +91,11 @@ export class PageDrawer {
     return ahead.length ? { wanted, pages: ahead.slice(0, AHEAD_AT_ONCE), inView: false } : null;
   }
 
-  #keep({ recipe, width }: Wanted, pages: number[], drawn: DrawnPage[]): void {
-    const pictures = new Map(drawn.map(({ page, picture }) => [page, picture]));
-    for (const page of pages) {
+  #keep({ recipe, width }: Wanted, drawn: DrawnPage[]): void {
+    for (const { page, picture } of drawn) {
       // Taken out and put back: the map's order is that of the last drawing.
       this.#kept.delete(page);
-      this.#kept.set(page, { recipe, width, picture: pictures.get(page) });
+      this.#kept.set(page, { recipe, width, picture });
       for (const show of this.#watchers.get(page) ?? []) show();
     }
     const needed = new Set([...(this.#wanted?.inView ?? []), ...(this.#wanted?.ahead ?? [])]);

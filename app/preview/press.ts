@@ -13,7 +13,13 @@ const start = (): Running => ({
   remote: wrap<Press>(new Worker(pressUrl, { type: 'module', name: 'press' })),
 });
 
-let drawing: Running | undefined;
+/** Workers that draw, beside the page itself and the proof; more would only take memory. */
+const MOST_DRAWING = 4;
+const wantedDrawing = (): number =>
+  Math.max(1, Math.min(MOST_DRAWING, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
+
+/** The first is started with the page, the others when it has drawn what is in view. */
+const drawing: Running[] = [];
 let proofing: Running | undefined;
 
 /** Sent one behind the other without waiting: a worker keeps the order of what it is told. */
@@ -24,10 +30,11 @@ function given(press: Running, recipe: Recipe): Remote<Press> {
   return press.remote;
 }
 
-/** The worker that draws what is in view, with a recipe at hand if one is given. */
+/** The worker that draws covers, and pages first, with a recipe at hand if one is given. */
 export function drawingPress(recipe?: Recipe): Remote<Press> {
-  drawing ??= start();
-  return recipe ? given(drawing, recipe) : drawing.remote;
+  if (drawing.length === 0) drawing.push(start());
+  const [first] = drawing;
+  return recipe ? given(first!, recipe) : first!.remote;
 }
 
 /**
@@ -40,10 +47,10 @@ export function proofingPress(): Remote<Press> {
 }
 
 /** Every worker that can draw at once. */
-export const presses = (recipe: Recipe): Remote<Press>[] => [
-  drawingPress(recipe),
-  ...(proofing ? [given(proofing, recipe)] : []),
-];
+export function presses(recipe: Recipe): Remote<Press>[] {
+  drawingPress(recipe);
+  return [...drawing, ...(proofing ? [proofing] : [])].map((press) => given(press, recipe));
+}
 
 let underWay = 0;
 let atRest: (() => void)[] = [];
@@ -58,6 +65,7 @@ export async function drawingInView<T>(drawn: Promise<T>): Promise<T> {
     if (underWay === 0) {
       for (const go of atRest) go();
       atRest = [];
+      if (drawing.length < wantedDrawing()) drawing.push(start());
     }
   }
 }

@@ -9,8 +9,8 @@ import { eachMark, markBounds, type Scene } from '#core/scene/index.ts';
 import { drawScene } from './canvas.ts';
 import { typesetterInWorker } from './faces.ts';
 
-/** A proof listens for other work after this long. */
-const PROOF_STRETCH_MS = 15;
+/** A proof, or a run of pages, listens for other work after this long. */
+const STRETCH_MS = 15;
 
 const type = typesetterInWorker();
 let book: Book | null = null;
@@ -25,7 +25,8 @@ export interface Picture {
 
 export interface DrawnPage {
   page: number;
-  picture: Picture;
+  /** Null for a page that the book does not have. */
+  picture: Picture | null;
 }
 
 /** Where the words of a recipe field stand on a sheet, in points. */
@@ -57,23 +58,48 @@ function pictureOf(scene: Scene, width: number): Picture {
   return { ...size, pixels: data as Uint8ClampedArray<ArrayBuffer> };
 }
 
+/** Lets what was asked meanwhile go first. A message comes at once, where a timer would wait four milliseconds. */
+const { port1: turn, port2: bell } = new MessageChannel();
+let waiting: (() => void)[] = [];
+turn.onmessage = () => {
+  const go = waiting;
+  waiting = [];
+  for (const next of go) next();
+};
+const otherWork = (): Promise<void> =>
+  new Promise((resolve) => {
+    waiting.push(resolve);
+    bell.postMessage(null);
+  });
+
 const press = {
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
     book = bookFrom(recipe);
   },
 
-  /** Draws pages of the recipe at hand, `width` pixels wide; pages that are not there are left out. */
-  pages(numbers: number[], width: number): DrawnPage[] {
-    const { length } = book!.plan.pages;
+  /**
+   * Draws pages of the recipe at hand, `width` pixels wide, one after the other. It leaves off when another
+   * recipe comes meanwhile: what is still missing from the answer would be drawn in vain.
+   */
+  async pages(numbers: number[], width: number): Promise<DrawnPage[]> {
+    const asked = book!;
     const drawn: DrawnPage[] = [];
+    let rested = performance.now();
     for (const page of numbers) {
-      if (page >= 1 && page <= length)
-        drawn.push({ page, picture: pictureOf(drawPage(book!, page, type), width) });
+      if (page < 1 || page > asked.plan.pages.length) {
+        drawn.push({ page, picture: null });
+        continue;
+      }
+      drawn.push({ page, picture: pictureOf(drawPage(asked, page, type), width) });
+      if (performance.now() - rested < STRETCH_MS) continue;
+      await otherWork();
+      if (book !== asked) break;
+      rested = performance.now();
     }
     return transfer(
       drawn,
-      drawn.map(({ picture }) => picture.pixels.buffer),
+      drawn.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),
     );
   },
 
@@ -120,8 +146,8 @@ const press = {
     for (;;) {
       const step = steps.next();
       if (step.done) return step.value;
-      if (performance.now() - rested > PROOF_STRETCH_MS) {
-        await new Promise((resolve) => setTimeout(resolve, 0));
+      if (performance.now() - rested > STRETCH_MS) {
+        await otherWork();
         rested = performance.now();
         if (run !== proofRun) return null;
       }

@@ -1,0 +1,81 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { HIVE_WORDS, recipeOf } from '../book/book.sample.ts';
+import { bookFrom, drawPage, filledItem, kindOf } from '../book/index.ts';
+import { namesOfNoFile } from '../export/content.sample.ts';
+import { contentStream } from '../export/content.ts';
+import { fingerprint } from '../fingerprint.ts';
+import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
+import { pageKinds } from './index.ts';
+
+/**
+ * What each version of each kind makes. The same recipe makes the same bytes in any year: a change that makes other items
+ * or draws other pages gives its kind a new version, whose marks are added here by `QUILL_GOLDENS=add`; those of earlier
+ * versions are never changed.
+ */
+const FILE = new URL('./goldens.json', import.meta.url);
+const goldens = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, { items: string; pages: string }>;
+
+const type = typesetterFromDisk();
+
+/** Sections that use what a kind can do, on a trim that is nobody's default. */
+const SAMPLES: Record<string, object[]> = {
+  'title-page': [{}, { options: { series: false } }],
+  'belongs-to': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
+  'word-search': [
+    { items: 3, options: { words: { lists: [{ title: 'In the hive', words: HIVE_WORDS }] } } },
+    {
+      items: 2,
+      options: {
+        words: { lists: [{ words: HIVE_WORDS }] },
+        columns: 12,
+        rows: 20,
+        directions: 'backwards',
+        wordsPerPuzzle: 10,
+      },
+      rolls: { 2: 3 },
+      solutions: { perPage: 2, order: 'reverse' },
+    },
+  ],
+  ruled: [
+    { pages: 2 },
+    { pages: 2, options: { ruling: 'wide', heading: 'date', label: 'Night of', grey: 0.4, weight: 1.25 } },
+    { pages: 1, options: { ruling: 'narrow', heading: 'subject' } },
+  ],
+};
+
+function marksOf(kind: string) {
+  const sections = SAMPLES[kind]!.map((more, i) => ({ id: `s${i}`, kind, ...more }));
+  const book = bookFrom(
+    recipeOf(sections, {
+      subtitle: 'Long evenings',
+      imprint: 'Tin Lantern Press',
+      series: { name: 'Hive & Hedge', volume: 2 },
+      print: { service: 'wrenfair', trim: { width: '7in', height: '10in' } },
+    }),
+  );
+  const items = [...book.sections.values()].flatMap((section) =>
+    Array.from({ length: book.plan.items[section.id]!.count }, (_, i) =>
+      kindOf(section).data?.(filledItem(book, section, i + 1)),
+    ),
+  );
+  const pages = book.plan.pages.map(({ number }) => {
+    const scene = drawPage(book, number, type);
+    return scene.layers.map(({ marks }) =>
+      Buffer.from(contentStream(marks, scene.height, namesOfNoFile, type, scene.gray)).toString('latin1'),
+    );
+  });
+  return { items: fingerprint(items), pages: fingerprint(pages) };
+}
+
+describe('what a version of a kind makes never changes', () => {
+  it.each(pageKinds().map(({ id, version }) => [`${id} ${version}`, id] as const))('%s', (name, id) => {
+    expect(SAMPLES[id], `${id} has no samples here`).toBeDefined();
+    const made = marksOf(id);
+    if (!goldens[name] && process.env.QUILL_GOLDENS === 'add') {
+      goldens[name] = made;
+      writeFileSync(FILE, `${JSON.stringify(goldens, null, 2)}\n`);
+    }
+    expect(made, `${name} makes something else. Give the kind a new version.`).toEqual(goldens[name]);
+  });
+});
