@@ -1,6 +1,8 @@
 import fc from 'fast-check';
+import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { registerKind } from '../pages/index.ts';
+import { keyed } from '../keyed.ts';
+import { registerKind, setting } from '../pages/index.ts';
 import {
   artSample,
   datedSample,
@@ -46,9 +48,8 @@ describe('a registry of kinds', () => {
     expect(refused({ data: undefined })).toThrow('have no open form');
     expect(refused({ inspect: undefined, inspectSection: undefined })).toThrow('nobody looks over');
     expect(() => registerKind(openSumsSample as never)).toThrow('has solutions, but none that can be shown');
-    expect(refused({ fields: [{ control: 'switch', key: 'loud', label: 'Loud' }] })).toThrow(
-      'asks for “loud”, which is none of its options',
-    );
+    const loose = keyed({ loud: setting(v.number(), 1, { label: 'Loud' }) });
+    expect(refused({ options: loose })).toThrow('cannot be asked for: The option “loud”');
   });
 });
 

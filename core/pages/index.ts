@@ -1,2 +1,3 @@
 export * from './kind.ts';
 export * from './registry.ts';
+export * from './settings.ts';

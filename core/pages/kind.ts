@@ -93,27 +93,6 @@ export interface SectionProblem extends ItemProblem {
   item?: number;
 }
 
-/** How one option is asked for; the settings panel draws it. `key` is the option's. */
-export type Field =
-  | {
-      control: 'choice';
-      key: string;
-      label: string;
-      choices: readonly { value: string | number; label: string }[];
-    }
-  | {
-      control: 'number';
-      key: string;
-      label: string;
-      least: number;
-      most: number;
-      step?: number;
-      unit?: string;
-    }
-  | { control: 'text'; key: string; label: string; hint?: string }
-  | { control: 'switch'; key: string; label: string }
-  | { control: 'words'; key: string; label: string };
-
 /** How the answer of an item is shown: in a box, as lines of text in running columns, or either. */
 export interface Solution<Options, Item> {
   /** One answer with its reference back, inside a box. */
@@ -151,9 +130,8 @@ export interface PageKind<Options = unknown, Item = unknown> {
   defaultCount: number;
   /** Page numbers are left off front matter. */
   numbered: boolean;
+  /** Each with its default and what the settings panel says of it; see settings.ts. */
   options: v.GenericSchema<unknown, Options>;
-  /** Its options in the order in which they are asked for. */
-  fields: readonly Field[];
   /** Its pages, in order. Draws nothing and makes no item. */
   units(context: UnitsContext<Options>): readonly Unit[];
   /** What one item is called: “puzzle”. Items of kinds that call theirs the same are numbered through. */

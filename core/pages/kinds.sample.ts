@@ -4,6 +4,7 @@ import { keyed, oneOf, wholeNumber } from '../keyed.ts';
 import { randomStream } from '../random.ts';
 import { BLACK, ellipsePath, type Mark, rectPath, textLine } from '../scene/index.ts';
 import { type DrawContext, defineKind, itemUnits, type PageKind, type Unit } from './kind.ts';
+import { setting } from './settings.ts';
 
 /** Kinds that nobody is offered: each uses what the ones on offer do not. */
 
@@ -20,9 +21,8 @@ export const datedSample = defineKind({
   numbered: true,
   options: keyed({
     from: v.optional(v.pipe(v.string(), v.isoDate()), '2027-01-01'),
-    days: v.optional(wholeNumber(1, 366), 31),
+    days: setting(wholeNumber(1, 366), 31, { label: 'Days' }),
   }),
-  fields: [{ control: 'number', key: 'days', label: 'Days', least: 1, most: 366 }],
   units: ({ options: { from, days } }) =>
     Array.from({ length: days }, (_, i): Unit => {
       const day = formatISO(addDays(parseISO(from), i), { representation: 'date' });
@@ -45,7 +45,6 @@ export const artSample = defineKind({
   defaultCount: 4,
   numbered: true,
   options: keyed({ back: v.optional(oneOf(['blank', 'gray']), 'gray') }),
-  fields: [],
   units: ({ count, options }) =>
     Array.from({ length: count }, () => ({ back: options.back === 'gray' ? 'drawn' : 'blank' }) as const),
   draw: ({ body, part, unit }: DrawContext<{ back: string }, never>): Mark[] =>
@@ -91,7 +90,6 @@ const sums = (
       perPage: v.optional(wholeNumber(1, 12), 1),
       rising: v.optional(v.boolean(), false),
     }),
-    fields: [],
     itemName: 'puzzle',
     itemsPerUnit: ({ perPage }) => perPage,
     units: ({ count, options }) => itemUnits(count, options.perPage),
@@ -160,7 +158,6 @@ export const proseSample = defineKind({
   defaultCount: 0,
   numbered: true,
   options: keyed({ words: v.optional(wholeNumber(1, 100_000), 1000) }),
-  fields: [],
   units({ options: { words }, frame }) {
     const { width, height } = frame('recto').safe;
     const wordsToAPage = Math.floor(width / 30) * Math.floor(height / 14);
@@ -179,7 +176,6 @@ export const spreadSample = defineKind({
   defaultCount: 2,
   numbered: true,
   options: keyed({}),
-  fields: [],
   units: ({ count }) => Array.from({ length: count }, () => ({ side: 'facing' as const })),
   draw: ({ part, body, type }) => [
     textLine(type, part, { face: FACE, size: 12, color: BLACK }, body.x, body.y + 20),

@@ -17,7 +17,7 @@ import {
   type TextMark,
 } from '../scene/index.ts';
 import { inches } from '../units.ts';
-import { pageKinds } from './index.ts';
+import { fieldsOf, pageKinds } from './index.ts';
 import type { WordSearchItem } from './word-search/fill.ts';
 
 const type = typesetterFromDisk();
@@ -83,10 +83,19 @@ describe('every kind of page', () => {
     '%s: its options have defaults, and its settings ask for options that it has',
     (_, kind) => {
       const defaults = v.parse(kind.options, {}) as Record<string, unknown>;
-      for (const field of kind.fields) expect(Object.keys(defaults)).toContain(field.key);
-      for (const field of kind.fields)
+      const fields = fieldsOf(kind.options);
+      // Whatever can be chosen is asked for.
+      expect(fields.map(({ key }) => key)).toEqual(Object.keys(defaults));
+      for (const field of fields) {
+        expect(field.label).toMatch(/\S/);
         if (field.control === 'choice')
           expect(field.choices.map(({ value }) => value)).toContain(defaults[field.key]);
+        if (field.control !== 'number') continue;
+        // The range that is shown is the one that is read.
+        const reads = (value: number) => v.safeParse(kind.options, { [field.key]: value }).success;
+        expect([reads(field.least), reads(field.most)]).toEqual([true, true]);
+        expect([reads(field.least - 1), reads(field.most + 1)]).toEqual([false, false]);
+      }
       expect(v.parse(kind.options, defaults)).toEqual(defaults);
     },
   );

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { belongsTo } from './belongs-to/index.ts';
 import type { PageKind } from './kind.ts';
 import { ruled } from './ruled/index.ts';
+import { fieldsOf } from './settings.ts';
 import { titlePage } from './title-page/index.ts';
 import { wordSearch } from './word-search/index.ts';
 
@@ -25,9 +26,11 @@ function incomplete(kind: PageKind): string | null {
   if (!Number.isInteger(kind.version) || kind.version < 1) return 'has no version';
   const defaults = v.safeParse(kind.options, {});
   if (!defaults.success) return `has an option without a default: ${defaults.issues[0].message}`;
-  for (const { key } of kind.fields)
-    if (!Object.hasOwn(defaults.output as object, key))
-      return `asks for “${key}”, which is none of its options`;
+  try {
+    fieldsOf(kind.options);
+  } catch (error) {
+    return `has an option that cannot be asked for: ${(error as Error).message}`;
+  }
   const hasItems = kind.extent === 'items';
   if (hasItems && !(kind.fill && kind.itemName))
     return 'has items, but does not say how they are made or called';

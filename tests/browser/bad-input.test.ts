@@ -51,8 +51,8 @@ test('a word longer than the grid, with where and what to do', async ({ page }) 
     .last()
     .fill('# One\npropolisation\nhive\n\n# Two\nbee\nwax');
   await page.getByRole('button', { name: 'Use these words' }).click();
-  await page.getByLabel('Letters across').fill('12');
-  await page.getByLabel('Letters down').fill('12');
+  await page.getByLabel('Columns').fill('12');
+  await page.getByLabel('Rows').fill('12');
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await page
     .getByRole('button', {

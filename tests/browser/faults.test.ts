@@ -59,7 +59,7 @@ test('a database that goes away and comes back loses neither a change nor a job'
   const context = await browser.newContext({ storageState: signedIn });
   const page = await context.newPage();
   const id = await openBook(page, 'Night Skies Word Search');
-  const words = page.getByLabel('Words in a puzzle');
+  const words = page.getByLabel('Words per puzzle');
   const resume = await pausePostgres(process.env.QUILL_TEST_HOME!);
   try {
     await words.fill('11');

@@ -4,9 +4,10 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Stack from '@mui/material/Stack';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
+import type { ComponentType } from 'react';
 import { changeSection } from '#core/book/edit.ts';
 import { isGroup, type Section, sectionIn } from '#core/book/sections.ts';
-import { type Field, pageKind } from '#core/pages/index.ts';
+import { type Field, fieldsOf, pageKind } from '#core/pages/index.ts';
 import { Choice } from '../../parts/choice.tsx';
 import { NumberField } from '../../parts/number-field.tsx';
 import { SettledText } from '../../parts/settled-text.tsx';
@@ -16,7 +17,13 @@ import { ItemPanel } from './item-panel.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
 import { WordsField } from './words-field.tsx';
 
-/** One option of a kind of page, drawn as its kind says. */
+/** Controls that belong to one sort of option alone, by the id that its kind gives. */
+const CONTROLS: Record<
+  string,
+  ComponentType<{ section: Section; label: string; onChange: (value: unknown) => string | null }>
+> = { words: WordsField };
+
+/** One option of a kind of page, drawn as its schema says. */
 function OptionField({
   field,
   section,
@@ -38,7 +45,7 @@ function OptionField({
           value={value as number}
           least={field.least}
           most={field.most}
-          step={field.step ?? 1}
+          step={field.step}
           onCommit={set}
         />
       );
@@ -48,7 +55,7 @@ function OptionField({
           label={field.label}
           value={value as string}
           onCommit={set}
-          {...(field.hint ? { hint: field.hint } : {})}
+          {...(field.help ? { hint: field.help } : {})}
         />
       );
     case 'switch':
@@ -58,8 +65,10 @@ function OptionField({
           label={field.label}
         />
       );
-    case 'words':
-      return <WordsField section={section} label={field.label} onChange={set} />;
+    case 'custom': {
+      const Control = CONTROLS[field.id];
+      return Control ? <Control section={section} label={field.label} onChange={set} /> : null;
+    }
   }
 }
 
@@ -132,7 +141,7 @@ function OneSection({
             onCommit={(pages) => change('pages', (now) => ({ ...now, pages }))}
           />
         )}
-        {kind.fields.map((field) => (
+        {fieldsOf(kind.options).map((field) => (
           <OptionField
             key={`${section.id} ${field.key}`}
             field={field}

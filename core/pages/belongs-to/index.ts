@@ -1,11 +1,12 @@
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import { keyed, text, wholeNumber } from '../../keyed.ts';
 import { BLACK, fitText, linePath, type Mark, rectPath, textLine } from '../../scene/index.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
+import { setting } from '../settings.ts';
 
 const options = keyed({
-  heading: v.optional(text(1, 60), 'This book belongs to'),
-  lines: v.optional(wholeNumber(1, 6), 1),
+  heading: setting(text(1, 60), 'This book belongs to', { label: 'Heading' }),
+  lines: setting(wholeNumber(1, 6), 1, { label: 'Lines', help: 'Lines to write the owner’s name on.' }),
 });
 
 type BelongsToOptions = v.InferOutput<typeof options>;
@@ -61,10 +62,6 @@ export const belongsTo = defineKind({
   defaultCount: 1,
   numbered: false,
   options,
-  fields: [
-    { control: 'text', key: 'heading', label: 'Heading' },
-    { control: 'number', key: 'lines', label: 'Lines', least: 1, most: 6 },
-  ],
   units: () => [{}],
   draw,
 });

@@ -1,21 +1,32 @@
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import { keyed, numberBetween, oneOf, text } from '../../keyed.ts';
 import { buildPath, type Mark, type Path, textLine } from '../../scene/index.ts';
 import { inches } from '../../units.ts';
 import { type DrawContext, defineKind, pageUnits } from '../kind.ts';
+import { setting } from '../settings.ts';
 
 /** Line spacing of the usual rulings, in points (common practice, no source). */
 export const RULINGS = { wide: inches(11 / 32), college: inches(9 / 32), narrow: inches(1 / 4) } as const;
 
 const options = keyed({
-  ruling: v.optional(oneOf(['wide', 'college', 'narrow']), 'college'),
-  /** 0 is black, 1 is white. */
-  grey: v.optional(numberBetween(0, 0.85), 0.55),
-  /** Points. */
-  weight: v.optional(numberBetween(0.75, 3), 0.75),
-  heading: v.optional(oneOf(['none', 'date', 'subject']), 'none'),
-  /** Words before the heading line; the kind's own word when empty. */
-  label: v.optional(text(0, 30), ''),
+  ruling: setting(oneOf(['wide', 'college', 'narrow']), 'college', {
+    label: 'Ruling',
+    help: 'From line to line: wide 11/32 in, college 9/32 in, narrow 1/4 in.',
+    values: { wide: 'Wide', college: 'College', narrow: 'Narrow' },
+  }),
+  heading: setting(oneOf(['none', 'date', 'subject']), 'none', {
+    label: 'Page heading',
+    values: { none: 'None', date: 'Date', subject: 'Subject' },
+  }),
+  label: setting(text(0, 30), '', {
+    label: 'Heading label',
+    help: 'Instead of Date or Subject.',
+  }),
+  grey: setting(numberBetween(0, 0.85), 0.55, {
+    label: 'Line shade (0 black – 0.85 light gray)',
+    step: 0.05,
+  }),
+  weight: setting(numberBetween(0.75, 3), 0.75, { label: 'Line weight', step: 0.25, unit: 'pt' }),
 });
 
 type RuledOptions = v.InferOutput<typeof options>;
@@ -65,31 +76,6 @@ export const ruled = defineKind({
   defaultCount: 24,
   numbered: true,
   options,
-  fields: [
-    {
-      control: 'choice',
-      key: 'ruling',
-      label: 'Ruling',
-      choices: [
-        { value: 'wide', label: 'Wide' },
-        { value: 'college', label: 'College' },
-        { value: 'narrow', label: 'Narrow' },
-      ],
-    },
-    {
-      control: 'choice',
-      key: 'heading',
-      label: 'At the head',
-      choices: [
-        { value: 'none', label: 'Nothing' },
-        { value: 'date', label: 'Date' },
-        { value: 'subject', label: 'Subject' },
-      ],
-    },
-    { control: 'text', key: 'label', label: 'Word at the head', hint: 'Instead of Date or Subject' },
-    { control: 'number', key: 'grey', label: 'Grey, 0 black to 0.85 pale', least: 0, most: 0.85, step: 0.05 },
-    { control: 'number', key: 'weight', label: 'Line weight', least: 0.75, most: 3, step: 0.25, unit: 'pt' },
-  ],
   units: ({ count }) => pageUnits(count, 'lines'),
   draw,
 });

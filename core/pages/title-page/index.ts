@@ -1,11 +1,14 @@
 import * as v from 'valibot';
 import { keyed } from '../../keyed.ts';
 import { defineKind } from '../kind.ts';
+import { setting } from '../settings.ts';
 import { drawTitlePage } from './draw.ts';
 
 const options = keyed({
-  /** Shows the series line, such as “Volume 2 of Hive & Hedge”. */
-  series: v.optional(v.boolean(), true),
+  series: setting(v.boolean(), true, {
+    label: 'Show the series line',
+    help: 'A line such as “Volume 2 of Hive & Hedge”, in a book that belongs to a series.',
+  }),
 });
 
 export type TitlePageOptions = v.InferOutput<typeof options>;
@@ -19,7 +22,6 @@ export const titlePage = defineKind({
   defaultCount: 1,
   numbered: false,
   options,
-  fields: [{ control: 'switch', key: 'series', label: 'Show the series line' }],
   units: () => [{}],
   draw: drawTitlePage,
 });

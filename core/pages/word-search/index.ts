@@ -15,22 +15,6 @@ export const wordSearch = defineKind({
   numbered: true,
   options: wordSearchOptions,
   itemName: 'puzzle',
-  fields: [
-    { control: 'words', key: 'words', label: 'Words' },
-    { control: 'number', key: 'columns', label: 'Letters across', least: 8, most: 30 },
-    { control: 'number', key: 'rows', label: 'Letters down', least: 8, most: 30 },
-    { control: 'number', key: 'wordsPerPuzzle', label: 'Words in a puzzle', least: 10, most: 20 },
-    {
-      control: 'choice',
-      key: 'directions',
-      label: 'Words run',
-      choices: [
-        { value: 'straight', label: '→ ↓' },
-        { value: 'diagonal', label: '+ slanting' },
-        { value: 'backwards', label: '+ backwards' },
-      ],
-    },
-  ],
   units: ({ count }) => itemUnits(count),
   fill: fillWordSearch,
   pin: { schema: pinSchema, of: pinnedWordSearch },

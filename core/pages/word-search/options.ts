@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { keyed, oneOf, text, wholeNumber } from '../../keyed.ts';
 import { WORD_LIST_LIMITS } from '../../words/index.ts';
+import { setting } from '../settings.ts';
 
 const words = v.pipe(
   v.array(text(1, 60)),
@@ -22,12 +23,15 @@ const source = v.union(
 );
 
 export const wordSearchOptions = keyed({
-  words: v.optional(source, { lists: [] }),
-  columns: v.optional(size, 16),
-  rows: v.optional(size, 16),
-  wordsPerPuzzle: v.optional(wholeNumber(10, 20), 15),
-  /** straight: across and down; diagonal: also slanting; backwards: also from right to left and upwards. */
-  directions: v.optional(directions, 'diagonal'),
+  words: setting(source, { lists: [] }, { label: 'Words', control: 'words' }),
+  columns: setting(size, 16, { label: 'Columns', help: 'Letters across the grid.' }),
+  rows: setting(size, 16, { label: 'Rows', help: 'Letters down the grid.' }),
+  wordsPerPuzzle: setting(wholeNumber(10, 20), 15, { label: 'Words per puzzle' }),
+  directions: setting(directions, 'diagonal', {
+    label: 'Directions',
+    help: 'Straight: across and down; diagonal: also slanting; backwards: also from right to left and upwards.',
+    values: { straight: '→ ↓', diagonal: '+ diagonal', backwards: '+ backwards' },
+  }),
 });
 
 export type WordSearchOptions = v.InferOutput<typeof wordSearchOptions>;

@@ -1,0 +1,89 @@
+import * as v from 'valibot';
+
+/** What a setting says of itself beside its schema, whose range and values are said there alone. */
+export interface SettingNotes {
+  label: string;
+  help?: string;
+  /** Settings of one group stand together under its name. */
+  group?: string;
+  unit?: string;
+  step?: number;
+  /** The name of each value of a choice. */
+  values?: Readonly<Record<string, string>>;
+  /** A control that the application has for it alone, by its id. */
+  control?: string;
+}
+
+type AnySchema = v.GenericSchema<unknown, unknown>;
+
+/** An option with its default and what the settings panel, the JSON Schema and the documentation say of it. */
+export function setting<const Schema extends AnySchema>(
+  schema: Schema,
+  fallback: v.InferInput<Schema>,
+  { label, help, ...notes }: SettingNotes,
+) {
+  const title = v.title<v.InferOutput<Schema>, string>(label);
+  const said = v.metadata({ setting: { label, ...(help ? { help } : {}), ...notes } });
+  const described = help
+    ? v.pipe(schema, title as never, v.description(help) as never, said as never)
+    : v.pipe(schema, title as never, said as never);
+  return v.optional(described as unknown as Schema, fallback as never);
+}
+
+/** How one option is asked for; the settings panel draws it. `key` is the option's. */
+export type Field = { key: string; label: string; help?: string; group?: string } & (
+  | { control: 'choice'; choices: readonly { value: string; label: string }[] }
+  | { control: 'number'; least: number; most: number; step: number; unit?: string }
+  | { control: 'text' }
+  | { control: 'switch' }
+  | { control: 'custom'; id: string }
+);
+
+interface Described {
+  type: string;
+  wrapped?: Described;
+  options?: readonly string[];
+  entries?: Record<string, Described>;
+  pipe?: readonly { type: string; requirement?: number; metadata?: { setting?: SettingNotes } }[];
+}
+
+/** The options of a schema that are asked for, in its order. Those that say nothing of themselves are not. */
+export function fieldsOf(options: v.GenericSchema<unknown, unknown>): Field[] {
+  const { entries = {} } = options as unknown as Described;
+  return Object.entries(entries).flatMap(([key, entry]) => {
+    const schema = entry.wrapped ?? entry;
+    const notes = schema.pipe?.find(({ metadata }) => metadata?.setting)?.metadata?.setting;
+    return notes ? [fieldOf(key, schema, notes)] : [];
+  });
+}
+
+function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
+  const { label, help, group, values, control, unit, step } = notes;
+  const field = { key, label, ...(help ? { help } : {}), ...(group ? { group } : {}) };
+  if (control) return { ...field, control: 'custom', id: control };
+  if (schema.options)
+    return {
+      ...field,
+      control: 'choice',
+      choices: schema.options.map((value) => ({ value, label: values?.[value] ?? value })),
+    };
+  if (schema.type === 'boolean') return { ...field, control: 'switch' };
+  if (schema.type === 'string') return { ...field, control: 'text' };
+  const limit = (type: string) => {
+    const found = steps(schema).find((action) => action.type === type)?.requirement;
+    if (found === undefined) throw new RangeError(`The option “${key}” is asked for, but has no ${type}.`);
+    return found;
+  };
+  return {
+    ...field,
+    control: 'number',
+    least: limit('min_value'),
+    most: limit('max_value'),
+    step: step ?? 1,
+    ...(unit ? { unit } : {}),
+  };
+}
+
+/** All actions of a schema, those of pipes inside pipes included. */
+const steps = (schema: Described): { type: string; requirement?: number }[] =>
+  (schema.pipe ?? []).flatMap((part) => ('pipe' in part ? steps(part as unknown as Described) : [part]));
