@@ -1,10 +1,9 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, count, desc, eq, inArray } from 'drizzle-orm';
 import PgBoss from 'pg-boss';
-import type { Recipe } from '#core/book/recipe.ts';
-import { fingerprint } from '#core/fingerprint.ts';
 import { db, sql } from './db/client.ts';
 import { type JobKind, type JobState, job } from './db/schema.ts';
 import { newId } from './ids.ts';
+import { type JobPayload, priorityOf, type Urgency } from './job-payloads.ts';
 import { settings } from './settings.ts';
 
 export const QUEUES = {
@@ -81,35 +80,40 @@ export const listJobs = (workspaceId: string): Promise<JobRow[]> =>
 
 export const tellJobs = (workspaceId: string): Promise<unknown> => sql().notify(JOB_CHANNEL, workspaceId);
 
-/** Asks for the files of a book as its recipe is now. The same wish twice is one job. */
-export async function askForFiles(workspaceId: string, bookId: string, recipe: Recipe): Promise<string> {
-  return ask(workspaceId, { bookId }, 'make-files', `${bookId} ${fingerprint(recipe)}`);
-}
+/** Asks for the files of a book as it was saved. The same wish twice is one job. @returns its id */
+export const enqueueFiles = (workspaceId: string, bookId: string, revision: number): Promise<string> =>
+  enqueueJob(workspaceId, { bookId }, 'make-files', { revision }, { key: `${bookId} ${revision}` });
 
-/** Queues a piece of work; one that is queued or running under the same key is that work. @returns its id */
-export async function ask(
+/**
+ * Queues a piece of work; one that is queued or running under the same key is that work.
+ * @param key names what it makes
+ * @returns its id
+ */
+export async function enqueueJob<Kind extends JobKind>(
   workspaceId: string,
   about: { bookId: string } | { nicheId: string },
-  kind: JobKind,
-  key: string,
+  kind: Kind,
+  payload: JobPayload<Kind>,
+  { key, urgency = 'person' }: { key: string; urgency?: Urgency },
 ): Promise<string> {
   const id = newId();
   const [queued] = await db()
     .insert(job)
-    .values({ id, workspaceId, ...about, kind, key })
+    .values({ id, workspaceId, ...about, kind, key, payload })
     .onConflictDoNothing()
     .returning({ id: job.id });
+  const open = and(eq(job.workspaceId, workspaceId), inArray(job.state, ['queued', 'running']));
   if (!queued) {
     const [running] = await db()
       .select({ id: job.id })
       .from(job)
-      .where(
-        and(eq(job.workspaceId, workspaceId), eq(job.key, key), inArray(job.state, ['queued', 'running'])),
-      );
+      .where(and(open, eq(job.key, key)));
     // It may have ended between the two questions: then this wish is a new one.
-    return running?.id ?? ask(workspaceId, about, kind, key);
+    return running?.id ?? enqueueJob(workspaceId, about, kind, payload, { key, urgency });
   }
-  await (await queue()).send(QUEUES[kind], { job: id });
+  const [others] = await db().select({ open: count() }).from(job).where(open);
+  const priority = priorityOf(urgency, (others?.open ?? 1) - 1);
+  await (await queue()).send(QUEUES[kind], { job: id }, { priority });
   await tellJobs(workspaceId);
   return id;
 }

@@ -8,7 +8,7 @@ import { db } from './db/client.ts';
 import { type SubmissionState, submission } from './db/schema.ts';
 import { madeFiles } from './files.ts';
 import { newId } from './ids.ts';
-import { ask } from './jobs.ts';
+import { enqueueJob } from './jobs.ts';
 import { printingService } from './services/printing-services.ts';
 
 export interface SubmissionRow {
@@ -102,6 +102,6 @@ export async function handIn(
     .onConflictDoNothing()
     .returning({ id: submission.id });
   if (!sent) return UNDER_WAY;
-  await ask(workspaceId, { bookId }, 'hand-in', id);
+  await enqueueJob(workspaceId, { bookId }, 'hand-in', { submission: id }, { key: id });
   return { id };
 }

@@ -1,6 +1,8 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { closeDatabase, isLostConnection } from './db/client.ts';
+import type { JobKind } from './db/schema.ts';
+import { type JobPayload, readPayload } from './job-payloads.ts';
 import { QUEUES, queue, stopQueue } from './jobs.ts';
 import { reckonNiche } from './niches/looks.ts';
 import { expandJob } from './press/expand-job.ts';
@@ -31,13 +33,19 @@ function beginAnew(why: string): void {
 
 const poll = { pollingIntervalSeconds: 0.5 } as const;
 /** Takes the jobs of a queue one after the other; a queue with several slots takes as many at once. */
-async function serve(name: keyof typeof QUEUES, run: (row: ClaimedJob) => Promise<void>, slots = 1) {
+async function serve<Kind extends JobKind>(
+  kind: Kind,
+  run: (row: ClaimedJob, payload: JobPayload<Kind>) => Promise<void>,
+  slots = 1,
+) {
   for (let slot = 0; slot < slots; slot++) {
-    await boss.work<{ job: string }>(QUEUES[name], poll, async ([asked]) => {
+    await boss.work<{ job: string }>(QUEUES[kind], poll, async ([asked]) => {
       const row = asked && (await claim(asked.data.job, me.number));
       if (!row) return;
       try {
-        await run(row);
+        const payload = readPayload(kind, row.payload);
+        if (payload) await run(row, payload);
+        else await finish(row, 'failed', 'This version cannot read what the job was told. Ask for it again.');
       } catch (error) {
         if (isLostConnection(error)) return beginAnew('The database is gone');
         // What a job did not foresee ends it with a word, instead of leaving it running for ever.
@@ -47,7 +55,7 @@ async function serve(name: keyof typeof QUEUES, run: (row: ClaimedJob) => Promis
     });
   }
 }
-await serve('make-files', (row) => makeFiles(row, threads), threads.maxThreads);
+await serve('make-files', (row, payload) => makeFiles(row, payload, threads), threads.maxThreads);
 await serve('hand-in', handInJob);
 await serve('look', lookJob);
 // One at a time, so that the marketplace is asked no faster than it was agreed.

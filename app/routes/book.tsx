@@ -5,7 +5,7 @@ import * as v from 'valibot';
 import { fingerprint } from '#core/fingerprint.ts';
 import { openBook, openStored } from '#server/books.ts';
 import { madeFiles } from '#server/files.ts';
-import { askForFiles } from '#server/jobs.ts';
+import { enqueueFiles } from '#server/jobs.ts';
 import { listPenNames, listWordBanks } from '#server/shelf.ts';
 import { handIn, listSubmissions } from '#server/submissions.ts';
 import { BookDesk } from '../book/book-desk.tsx';
@@ -54,7 +54,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const book = await openBook(workspaceId, id);
   if (!book) throw notFound();
   if (read.output.wish === 'make files') {
-    await askForFiles(workspaceId, id, book.recipe);
+    await enqueueFiles(workspaceId, id, book.revision);
     return { refused: null };
   }
   const answer = await handIn(workspaceId, id, book.recipe);

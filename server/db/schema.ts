@@ -206,6 +206,8 @@ export const job = pgTable(
     kind: text('kind').$type<JobKind>().notNull(),
     /** What the job makes; a second request for the same thing finds the first. */
     key: text('key').notNull(),
+    /** What it is told, parsed by the schema of its kind; see server/job-payloads.ts. */
+    payload: jsonb('payload').notNull().default({}),
     state: text('state').$type<JobState>().notNull().default('queued'),
     done: integer('done').notNull().default(0),
     of: integer('of').notNull().default(0),

@@ -14,7 +14,7 @@ import { db, sql } from '../db/client.ts';
 import { look, notice, rival, sighting } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
 import { newId } from '../ids.ts';
-import { ask, QUEUES, queue } from '../jobs.ts';
+import { enqueueJob, QUEUES, queue } from '../jobs.ts';
 import type { MarketAnswer } from '../services/marketplace.ts';
 import { ServiceTrouble } from '../services/printing-service.ts';
 import { wrenfair } from '../services/wrenfair.ts';
@@ -58,7 +58,7 @@ export async function lookNow(workspaceId: string, nicheId: string, phrase: stri
 }
 
 export const lookLater = (workspaceId: string, nicheId: string): Promise<string> =>
-  ask(workspaceId, { nicheId }, 'look', `${nicheId} look`);
+  enqueueJob(workspaceId, { nicheId }, 'look', {}, { key: `${nicheId} look` });
 
 /** Keeps an answer with its day: a look of its own, the rivals as they are now, and the changes that matter. */
 async function keepLook(workspaceId: string, nicheId: string, answer: MarketAnswer): Promise<void> {

@@ -16,7 +16,7 @@ import { among, db, sql } from '../db/client.ts';
 import { phrase } from '../db/niche-schema.ts';
 import { job } from '../db/schema.ts';
 import { newId } from '../ids.ts';
-import { ask } from '../jobs.ts';
+import { enqueueJob } from '../jobs.ts';
 import type { MarketAnswer } from '../services/marketplace.ts';
 import { choicesOf } from './choices.ts';
 
@@ -78,10 +78,12 @@ export async function addPhrases(
     on conflict (niche_id, phrase) do update set volume = coalesce(excluded.volume, phrase.volume), gone = false`;
 }
 
-const LETTERS = ' letters';
-/** The key of an expanding job says whether suggestions by letters are part of it. */
-const expandKey = (nicheId: string, letters: boolean): string => `${nicheId}${letters ? LETTERS : ' lists'}`;
-export const asksForLetters = (key: string): boolean => key.endsWith(LETTERS);
+/** One job at a time widens a niche; that with suggestions by letters is another than that without. */
+const expandKey = (nicheId: string, letters: boolean): string =>
+  `${nicheId} ${letters ? 'letters' : 'lists'}`;
+
+const enqueueExpand = (workspaceId: string, nicheId: string, letters: boolean): Promise<string> =>
+  enqueueJob(workspaceId, { nicheId }, 'expand', { letters }, { key: expandKey(nicheId, letters) });
 
 /** Widens a niche: notes the phrases of the lists, and queues the work of asking for each. @returns the job */
 export async function widenNiche(
@@ -93,7 +95,7 @@ export async function widenNiche(
 ): Promise<string> {
   const { lists } = await choicesOf(workspaceId);
   await addPhrases(workspaceId, nicheId, widen(own, ways, lists, year));
-  return ask(workspaceId, { nicheId }, 'expand', expandKey(nicheId, ways.includes('letters')));
+  return enqueueExpand(workspaceId, nicheId, ways.includes('letters'));
 }
 
 /** Goes on with what was cancelled or failed: suggestions that were not all asked for are asked for again. */
@@ -108,12 +110,7 @@ export async function resumePhrases(workspaceId: string, nicheId: string): Promi
     .where(and(eq(job.workspaceId, workspaceId), eq(job.key, expandKey(nicheId, true))))
     .orderBy(desc(job.createdAt))
     .limit(1);
-  return ask(
-    workspaceId,
-    { nicheId },
-    'expand',
-    expandKey(nicheId, last !== undefined && last.state !== 'done'),
-  );
+  return enqueueExpand(workspaceId, nicheId, last !== undefined && last.state !== 'done');
 }
 
 /** Makes phrases keyword candidates, or no longer. @returns their words */

@@ -1,16 +1,10 @@
 import PQueue from 'p-queue';
 import { suggestionStarts } from '#core/niche/index.ts';
+import type { JobPayload } from '../job-payloads.ts';
 import { choicesOf, curveOf } from '../niches/choices.ts';
 import { LOOK } from '../niches/looks.ts';
 import { openNiche } from '../niches/niches.ts';
-import {
-  addPhrases,
-  asksForLetters,
-  countPhrases,
-  notePhrase,
-  notePhraseFailed,
-  waitingPhrases,
-} from '../niches/phrases.ts';
+import { addPhrases, countPhrases, notePhrase, notePhraseFailed, waitingPhrases } from '../niches/phrases.ts';
 import { patiently } from '../services/patience.ts';
 import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
 import { wrenfair } from '../services/wrenfair.ts';
@@ -56,10 +50,10 @@ function politely(requestsASecond: number, stopped: () => boolean, tell: (messag
 }
 
 /**
- * Asks for every phrase that waits, and first, where the job's key says so, for suggestions by letters. Each answer is
+ * Asks for every phrase that waits, and first, where it is told so, for suggestions by letters. Each answer is
  * noted at once, so that a cancelled or lost job goes on where it was.
  */
-export async function expandJob(row: ClaimedJob): Promise<void> {
+export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand'>): Promise<void> {
   const { workspaceId } = row;
   const niche = row.nicheId ? await openNiche(workspaceId, row.nicheId) : null;
   if (!niche) {
@@ -79,7 +73,7 @@ export async function expandJob(row: ClaimedJob): Promise<void> {
   );
   let failed = 0;
   try {
-    if (asksForLetters(row.key)) {
+    if (letters) {
       const starts = suggestionStarts(niche.phrase);
       row.of = starts.length + (await countPhrases(workspaceId, niche.id)).waiting;
       await Promise.all(

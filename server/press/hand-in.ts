@@ -5,6 +5,7 @@ import { listingSheet } from '#core/export/listing.ts';
 import { db, isLostConnection } from '../db/client.ts';
 import { submission } from '../db/schema.ts';
 import { readStored } from '../files.ts';
+import type { JobPayload } from '../job-payloads.ts';
 import { tellJobs } from '../jobs.ts';
 import { patiently, TRIES } from '../services/patience.ts';
 import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
@@ -22,8 +23,7 @@ async function note(id: string, change: Partial<typeof submission.$inferInsert>)
 }
 
 /** Sends listing, interior and wrap, then asks for review. Every step may be made twice without harm. */
-export async function handInJob(row: ClaimedJob): Promise<void> {
-  const id = row.key;
+export async function handInJob(row: ClaimedJob, { submission: id }: JobPayload<'hand-in'>): Promise<void> {
   const [sent] = await db().select().from(submission).where(eq(submission.id, id));
   if (!sent || sent.workspaceId !== row.workspaceId) {
     await finish(row, 'failed', 'The submission is not there any more.');

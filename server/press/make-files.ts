@@ -5,17 +5,22 @@ import type { Piscina } from 'piscina';
 import { bookFrom } from '#core/book/book.ts';
 import { fingerprintsOf, partOfFile } from '#core/export/fingerprints.ts';
 import { fingerprint } from '#core/fingerprint.ts';
-import { openBook } from '../books.ts';
+import { revisionOf } from '../books.ts';
 import { isLostConnection } from '../db/client.ts';
 import { noteMadeFiles, storeFile } from '../files.ts';
+import type { JobPayload } from '../job-payloads.ts';
 import { settings } from '../settings.ts';
 import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
-/** Makes a book's files in a worker thread, stores them, and notes them together. Safe to run twice. */
-export async function makeFiles(row: ClaimedJob, threads: Piscina): Promise<void> {
+/** Makes the files of a revision in a worker thread, stores them, and notes them together. Safe to run twice. */
+export async function makeFiles(
+  row: ClaimedJob,
+  { revision }: JobPayload<'make-files'>,
+  threads: Piscina,
+): Promise<void> {
   const { bookId } = row;
-  const opened = bookId ? await openBook(row.workspaceId, bookId) : null;
-  if (!bookId || !opened) {
+  const recipe = bookId ? await revisionOf(row.workspaceId, bookId, revision) : null;
+  if (!bookId || !recipe) {
     await finish(row, 'failed', 'The book is not there any more.');
     return;
   }
@@ -31,11 +36,11 @@ export async function makeFiles(row: ClaimedJob, threads: Piscina): Promise<void
   });
   try {
     const names: string[] = await threads.run(
-      { recipe: opened.recipe, folder, progress: port2 },
+      { recipe, folder, progress: port2 },
       { transferList: [port2], signal: stop.signal },
     );
-    const prints = fingerprintsOf(bookFrom(opened.recipe));
-    const whole = fingerprint(opened.recipe);
+    const prints = fingerprintsOf(bookFrom(recipe));
+    const whole = fingerprint(recipe);
     const files = [];
     for (const name of names) {
       const part = partOfFile(name);
@@ -45,7 +50,7 @@ export async function makeFiles(row: ClaimedJob, threads: Piscina): Promise<void
     if (stop.signal.aborted) throw new Cancelled();
     // Noted first: whoever sees the job done finds its files.
     await noteMadeFiles(row.workspaceId, bookId, files);
-    await finish(row, 'done', `Files made from revision ${opened.revision}.`);
+    await finish(row, 'done', `Files made from revision ${revision}.`);
   } catch (error) {
     if (stop.signal.aborted || error instanceof Cancelled) return;
     if (isLostConnection(error)) throw error;

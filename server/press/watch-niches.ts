@@ -1,5 +1,5 @@
 import { sql } from '../db/client.ts';
-import { ask } from '../jobs.ts';
+import { enqueueJob } from '../jobs.ts';
 import { wrenfair } from '../services/wrenfair.ts';
 
 /** How often the marketplace's day is asked for. */
@@ -15,5 +15,12 @@ export async function watchNiches(): Promise<void> {
       -- A look that failed is not begun again at once.
       and not exists (select 1 from job where job.niche_id = n.id and job.kind = 'look'
         and job.created_at > now() - interval '10 minutes' and job.key = n.id || ' ' || ${day}::text)`;
-  for (const { id, workspace_id } of due) await ask(workspace_id, { nicheId: id }, 'look', `${id} ${day}`);
+  for (const { id, workspace_id } of due)
+    await enqueueJob(
+      workspace_id,
+      { nicheId: id },
+      'look',
+      {},
+      { key: `${id} ${day}`, urgency: 'background' },
+    );
 }

@@ -19,7 +19,8 @@ import { closeDatabase, db } from '#server/db/client.ts';
 import { book, job, submission, workspace } from '#server/db/schema.ts';
 import { isStored, madeFiles, noteMadeFiles, pathOf, readStored, storeFile } from '#server/files.ts';
 import { newId } from '#server/ids.ts';
-import { ask, askForFiles, cancelJob, listJobs, stopQueue } from '#server/jobs.ts';
+import { priorityOf, readPayload } from '#server/job-payloads.ts';
+import { cancelJob, enqueueFiles, enqueueJob, listJobs, stopQueue } from '#server/jobs.ts';
 import { claim, finish } from '#server/press/running-job.ts';
 import { addPenName, keepWordBank, listPenNames, listWordBanks } from '#server/shelf.ts';
 import { handIn, listSubmissions } from '#server/submissions.ts';
@@ -207,25 +208,41 @@ describe('the file store', () => {
 });
 
 describe('jobs', () => {
+  const filesJob = (key: string) =>
+    enqueueJob(own, { bookId: recipe.id }, 'make-files', { revision: 1 }, { key });
+
+  it('a person goes before what nobody waits for, and a workspace’s first job before another’s fiftieth', () => {
+    expect(priorityOf('person', 90)).toBeGreaterThan(priorityOf('background', 0));
+    expect(priorityOf('person', 10_000)).toBeGreaterThan(priorityOf('background', 0));
+    expect(priorityOf('person', 0)).toBeGreaterThan(priorityOf('person', 49));
+  });
+
+  it('a payload that is not one of its kind reads as none', () => {
+    expect(readPayload('make-files', { revision: 3 })).toEqual({ revision: 3 });
+    for (const stored of [{}, null, { revision: 0 }, { revision: '3' }, { revision: 3, more: true }, 'x'])
+      expect(readPayload('make-files', stored)).toBeNull();
+    expect(readPayload('hand-in', { submission: '../x' })).toBeNull();
+  });
+
   it('are one for the same wish, however often and at once it is made', async () => {
-    const ids = await Promise.all(Array.from({ length: 10 }, () => askForFiles(own, recipe.id, recipe)));
+    const ids = await Promise.all(Array.from({ length: 10 }, () => enqueueFiles(own, recipe.id, 1)));
     expect(new Set(ids).size).toBe(1);
     expect(await listJobs(own)).toHaveLength(1);
-    expect(await askForFiles(own, recipe.id, titled('Changed'))).not.toBe(ids[0]);
+    expect(await enqueueFiles(own, recipe.id, 2)).not.toBe(ids[0]);
   });
 
   it('are taken by one worker of many, and not after they were cancelled', async () => {
-    const id = await ask(own, { bookId: recipe.id }, 'make-files', 'one');
+    const id = await filesJob('one');
     const claims = await Promise.all(Array.from({ length: 8 }, (_, worker) => claim(id, worker)));
     expect(claims.filter(Boolean)).toHaveLength(1);
-    const second = await ask(own, { bookId: recipe.id }, 'make-files', 'two');
+    const second = await filesJob('two');
     expect(await cancelJob(own, second)).toBe(true);
     expect(await claim(second, 1)).toBeNull();
     expect(await cancelJob(own, second)).toBe(false);
   });
 
   it('that were cancelled while they ran do not end as done', async () => {
-    const id = await ask(own, { bookId: recipe.id }, 'make-files', 'three');
+    const id = await filesJob('three');
     const claimed = (await claim(id, 1))!;
     await cancelJob(own, id);
     expect(await finish(claimed, 'done', 'Made.')).toBe(false);
@@ -234,7 +251,7 @@ describe('jobs', () => {
   });
 
   it('of another workspace are neither seen nor stopped', async () => {
-    const id = await ask(own, { bookId: recipe.id }, 'make-files', 'four');
+    const id = await filesJob('four');
     expect(await listJobs(other)).toEqual([]);
     expect(await cancelJob(other, id)).toBe(false);
   });

@@ -8,7 +8,8 @@ import { closeDatabase, db, sql } from '#server/db/client.ts';
 import { look, nicheChoices, notice, rival, sighting } from '#server/db/niche-schema.ts';
 import { workspace } from '#server/db/schema.ts';
 import { newId } from '#server/ids.ts';
-import { ask, cancelJob, listJobs, stopQueue } from '#server/jobs.ts';
+import { readPayload } from '#server/job-payloads.ts';
+import { cancelJob, enqueueJob, listJobs, stopQueue } from '#server/jobs.ts';
 import {
   addBrief,
   briefsOf,
@@ -270,13 +271,14 @@ describe('own rivals', () => {
 
 describe('widening', () => {
   const claimed = async (job: string): Promise<ClaimedJob> => (await claim(job, 1))!;
+  const expandClaimed = (row: ClaimedJob) => expandJob(row, readPayload('expand', row.payload)!);
 
   it('asks for every phrase through refusals and breaks, and for suggestions by letters', async () => {
     const id = await lookedAt();
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
     await press.put('/behaviour', { busy: 3, breakAfterWork: 3 });
     const job = await widenNiche(own, id, PHRASE, ['letters', 'audience'], 2026);
-    await expandJob(await claimed(job));
+    await expandClaimed(await claimed(job));
     expect((await listJobs(own)).find((row) => row.id === job)).toMatchObject({
       state: 'done',
       message: 'Every phrase has its answer.',
@@ -300,7 +302,7 @@ describe('widening', () => {
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 10 });
     const job = await widenNiche(own, id, PHRASE, ['format', 'number'], 2026);
     press.asked.length = 0;
-    await expandJob(await claimed(job));
+    await expandClaimed(await claimed(job));
     const times = press.asked.map(({ at }) => at);
     expect(times.length).toBeGreaterThan(12);
     for (let i = 11; i < times.length; i++) expect(times[i]! - times[i - 11]!).toBeGreaterThan(900);
@@ -311,7 +313,7 @@ describe('widening', () => {
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 25 });
     const job = await widenNiche(own, id, PHRASE, ['audience', 'format', 'combined'], 2026);
     press.asked.length = 0;
-    const running = expandJob(await claimed(job));
+    const running = expandClaimed(await claimed(job));
     while (press.asked.length < 20) await new Promise((next) => setTimeout(next, 20));
     await cancelJob(own, job);
     await running;
@@ -323,7 +325,7 @@ describe('widening', () => {
       .map(({ phrase }) => phrase);
     press.asked.length = 0;
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
-    await expandJob(await claimed(await resumePhrases(own, id)));
+    await expandClaimed(await claimed(await resumePhrases(own, id)));
     expect((await countPhrases(own, id)).waiting).toBe(0);
     const again = press.asked.map(({ path }) => new URLSearchParams(path.split('?')[1]).get('phrase'));
     expect(again.filter((phrase) => phrase && done.includes(phrase))).toEqual([]);
@@ -335,7 +337,7 @@ describe('widening', () => {
     await claim(job, 1);
     await cancelJob(own, job);
     const again = await claimed(await resumePhrases(own, id));
-    expect(again.key.endsWith(' letters')).toBe(true);
+    expect(again.payload).toEqual({ letters: true });
   });
 
   it('phrases that are taken out come back as they were, and candidates go into the brief', async () => {
@@ -519,7 +521,7 @@ describe('another press', () => {
     expect((await phrasesOf(own, id))[0]).toMatchObject({ chosen: false });
     expect(await briefsOf(own, id)).toHaveLength(1);
     expect(await openNiche(own, id)).toMatchObject({ watched: false });
-    const job = await ask(own, { nicheId: id }, 'look', `${id} look`);
+    const job = await enqueueJob(own, { nicheId: id }, 'look', {}, { key: `${id} look` });
     expect(await cancelJob(other, job)).toBe(false);
     expect(await listJobs(other)).toEqual([]);
   });

@@ -5,7 +5,7 @@ import { visitorOf } from '#server/auth.ts';
 import { createBook, openBook } from '#server/books.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
 import { job } from '#server/db/schema.ts';
-import { ask, listJobs, stopQueue } from '#server/jobs.ts';
+import { enqueueJob, listJobs, stopQueue } from '#server/jobs.ts';
 import { briefsOf, briefsOrDraft } from '#server/niches/briefs.ts';
 import { choicesOf, pairsOf } from '#server/niches/choices.ts';
 import { lookNow } from '#server/niches/looks.ts';
@@ -76,7 +76,7 @@ beforeAll(async () => {
     niche,
     brief: brief!.id,
     book,
-    job: await ask(workspaceId, { nicheId: niche }, 'look', 'a look that nobody takes'),
+    job: await enqueueJob(workspaceId, { nicheId: niche }, 'look', {}, { key: 'a look that nobody takes' }),
     rival: 'wf-000001',
     id: 'wf-000001',
     page: '1',

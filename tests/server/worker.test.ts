@@ -9,12 +9,13 @@ import type { Recipe } from '#core/book/index.ts';
 import { smallFiles, writeInterior } from '#core/export/files.ts';
 import { fingerprintsOf, partOfFile } from '#core/export/fingerprints.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { createBook, openBook } from '#server/books.ts';
+import { createBook, openBook, saveBook } from '#server/books.ts';
 import { closeDatabase, db, isLostConnection, lastingSql, sql } from '#server/db/client.ts';
 import { job, submission, workspace } from '#server/db/schema.ts';
 import { isStored, madeFiles, noteMadeFiles, pathOf, storeFile } from '#server/files.ts';
 import { newId } from '#server/ids.ts';
-import { askForFiles, cancelJob, stopQueue } from '#server/jobs.ts';
+import { readPayload } from '#server/job-payloads.ts';
+import { cancelJob, enqueueFiles, stopQueue } from '#server/jobs.ts';
 import { handInJob, watchSubmissions } from '#server/press/hand-in.ts';
 import { registerWorker, rescueLostJobs } from '#server/press/liveness.ts';
 import { makeFiles } from '#server/press/make-files.ts';
@@ -54,8 +55,8 @@ describe('a worker’s life', () => {
   it('is told by its lock; jobs of one that is gone are queued anew, those of one that lives are not', async () => {
     const living = await registerWorker();
     const dying = await registerWorker();
-    const kept = await askForFiles(own, recipe.id, recipe);
-    const lost = await askForFiles(own, recipe.id, { ...recipe, title: 'Another' });
+    const kept = await enqueueFiles(own, recipe.id, 1);
+    const lost = await enqueueFiles(own, recipe.id, 2);
     await claim(kept, living.number);
     await claim(lost, dying.number);
     expect([await living.isHeld(), await dying.isHeld()]).toEqual([true, true]);
@@ -119,13 +120,14 @@ describe('making files', () => {
     ({
       run: (task: PressTask, { signal }: { signal: AbortSignal }) => run(task, signal),
     }) as unknown as Piscina;
-  const asked = async (): Promise<ClaimedJob> => (await claim(await askForFiles(own, recipe.id, recipe), 1))!;
+  const asked = async (): Promise<ClaimedJob> => (await claim(await enqueueFiles(own, recipe.id, 1), 1))!;
   const leftovers = () => readdirSync(join(store, 'making'));
 
   it('stores what the thread made, under the state of the book it was made from', async () => {
     const row = await asked();
     await makeFiles(
       row,
+      { revision: 1 },
       threads(async ({ folder, progress }) => {
         progress.postMessage({ done: 1, of: 2, message: 'Half' });
         for (const name of ['interior.pdf', 'wrap.pdf'])
@@ -149,6 +151,7 @@ describe('making files', () => {
     const full = Object.assign(new Error('ENOSPC: no space left on device, write'), { code: 'ENOSPC' });
     await makeFiles(
       row,
+      { revision: 1 },
       threads(async ({ folder }) => {
         writeFileSync(join(folder, 'interior.pdf'), 'half');
         throw full;
@@ -168,6 +171,7 @@ describe('making files', () => {
     await expect(
       makeFiles(
         row,
+        { revision: 1 },
         threads(() => Promise.reject(gone)),
       ),
     ).rejects.toBe(gone);
@@ -181,6 +185,7 @@ describe('making files', () => {
     const row = await asked();
     await makeFiles(
       row,
+      { revision: 1 },
       threads(async ({ progress }, signal) => {
         await cancelJob(own, row.id);
         const stopped = new Promise<never>((_, failed) =>
@@ -194,10 +199,29 @@ describe('making files', () => {
     expect((await madeFiles(own, recipe.id)).map(({ madeFrom }) => madeFrom)).toEqual(['older']);
   });
 
+  it('makes the revision it was asked for, whatever was saved since', async () => {
+    const row = await asked();
+    await saveBook(own, recipe.id, 1, { ...recipe, title: 'Saved since' });
+    let made = '';
+    await makeFiles(
+      row,
+      { revision: 1 },
+      threads(async ({ recipe: given, folder }) => {
+        made = (given as Recipe).title;
+        writeFileSync(join(folder, 'interior.pdf'), 'pages');
+        return ['interior.pdf'];
+      }),
+    );
+    expect(made).toBe(recipe.title);
+    const [file] = await madeFiles(own, recipe.id);
+    expect(file!.madeFrom).toBe(fingerprintsOf(bookFrom(recipe)).interior);
+  });
+
   it('of a book that was deleted ends with a word', async () => {
     const row = await asked();
     await makeFiles(
       { ...row, bookId: null },
+      { revision: 1 },
       threads(() => Promise.resolve([])),
     );
     expect(await jobRow(row.id)).toMatchObject({
@@ -228,11 +252,12 @@ describe('handing in', () => {
     const [row] = await db().select().from(job).where(eq(job.key, id));
     return (await claim(row!.id, 1))!;
   }
+  const carryOut = (row: ClaimedJob) => handInJob(row, readPayload('hand-in', row.payload)!);
   const state = async () => (await listSubmissions(own))[0]!;
 
   it('sends, waits and takes the answer, whoever asks for it and whenever', async () => {
     const row = await handedIn();
-    await handInJob(row);
+    await carryOut(row);
     expect(await jobRow(row.id)).toMatchObject({ state: 'done', message: 'Handed in; now in review.' });
     expect((await state()).state).toBe('in review');
     await watchSubmissions();
@@ -240,7 +265,7 @@ describe('handing in', () => {
   });
 
   it('a service that is busy or breaks off is asked again with the next round', async () => {
-    await handInJob(await handedIn());
+    await carryOut(await handedIn());
     await press.put('/behaviour', { busy: 1 });
     await watchSubmissions();
     expect((await state()).state).toBe('in review');
@@ -253,7 +278,7 @@ describe('handing in', () => {
   });
 
   it('one that the service does not know does not hold up the others', async () => {
-    await handInJob(await handedIn());
+    await carryOut(await handedIn());
     const [stray] = await db()
       .update(submission)
       .set({ remoteId: 'nobody-knows-this' })
@@ -264,7 +289,7 @@ describe('handing in', () => {
     await db().insert(workspace).values({ id: own, name: 'Another' });
     recipe = { ...recipe, id: newId() };
     await createBook(own, recipe);
-    await handInJob(await handedIn());
+    await carryOut(await handedIn());
     await watchSubmissions();
     expect((await state()).state).toBe('live');
     const [left] = await listSubmissions(first);
@@ -276,7 +301,7 @@ describe('handing in', () => {
     const files = await madeFiles(own, recipe.id);
     const { rmSync } = await import('node:fs');
     for (const { hash } of files) rmSync(pathOf(hash));
-    await handInJob(row);
+    await carryOut(row);
     expect(await state()).toMatchObject({
       state: 'failed',
       reasons: ['The made files are no longer in the store. Make files again, then hand in.'],
@@ -285,7 +310,7 @@ describe('handing in', () => {
 
   it('a submission of another workspace is not sent', async () => {
     const row = await handedIn();
-    await handInJob({ ...row, workspaceId: newId() });
+    await carryOut({ ...row, workspaceId: newId() });
     expect(await jobRow(row.id)).toMatchObject({
       state: 'failed',
       message: 'The submission is not there any more.',
