@@ -58,6 +58,9 @@ const CAPS = { butt: 0, round: 1, square: 2 } as const;
 const JOINS = { miter: 0, round: 1, bevel: 2 } as const;
 const SPACE = 32;
 const LINE_END = 10;
+const ARRAY = 91;
+const STRING = 60;
+const STRING_END = 62;
 
 /** The part of the graphics state that is written, to be written again only when it changes. */
 interface State {
@@ -215,7 +218,7 @@ export function contentStream(
     let inArray = false;
     let inString = false;
     const flush = () => {
-      if (inString) out.text('>');
+      if (inString) out.byte(STRING_END);
       if (inArray) operator('] TJ');
       inArray = inString = false;
     };
@@ -235,19 +238,19 @@ export function contentStream(
         pen = x;
       }
       if (!inArray) {
-        out.text('[');
+        out.byte(ARRAY);
         inArray = true;
       }
       // TJ numbers are thousandths of the size, taken off the pen's position.
       const off = Math.round(((pen - x) / size) * 1000);
       if (off !== 0) {
-        if (inString) out.text('>');
+        if (inString) out.byte(STRING_END);
         inString = false;
         out.number(off, 0);
         pen -= (off * size) / 1000;
       }
       if (!inString) {
-        out.text('<');
+        out.byte(STRING);
         inString = true;
       }
       const width = run.widths[at]!;

@@ -2,7 +2,6 @@ import { type AsyncZippable, zip } from 'fflate';
 import { type Book, drawPage, frameOf, type Recipe } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import type { Typesetter } from '../scene/index.ts';
-import { frontJpeg } from './front.ts';
 import { listingCsv, listingSheet } from './listing.ts';
 import { type PdfPage, pdfBytes, writePdf } from './pdf.ts';
 
@@ -45,6 +44,8 @@ export async function coverPdfs(book: Book, type: Typesetter): Promise<Record<st
 /** All files of a book except the interior, which is written as a stream, by name. */
 export async function smallFiles(book: Book, type: Typesetter): Promise<Record<string, Uint8Array>> {
   const { recipe } = book;
+  // Loaded when it is wanted: the picture libraries take as much memory as all the rest.
+  const { frontJpeg } = await import('./front.ts');
   const sheet = listingSheet(book);
   const json = (value: unknown) => new TextEncoder().encode(`${JSON.stringify(value, null, 2)}\n`);
   return {

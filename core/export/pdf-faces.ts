@@ -1,14 +1,18 @@
+import { LRUCache } from 'lru-cache';
 import PDFDocument from 'pdfkit';
 import type { FaceId, Typesetter } from '../scene/index.ts';
 import type { FaceNames } from './content.ts';
 import type { PdfFile, PdfRef } from './pdf-file.ts';
+
+/** Some two hundred subsets of a text face. */
+const SUBSET_BYTES_KEPT = 8 * 1024 * 1024;
 
 /** What is used of PDFKit: how it makes the font objects of a subset. */
 interface FontMaker {
   font(source: unknown, family: string): FontMaker;
   _font: {
     document: unknown;
-    subset: { includeGlyph(glyph: number): number };
+    subset: { glyphs: number[]; includeGlyph(glyph: number): number; encode(): Uint8Array };
     widths: (number | undefined)[];
     unicode: (number[] | undefined)[];
     ref(): PdfRef;
@@ -22,6 +26,15 @@ export interface EmbeddedFace extends FaceNames {
   /** Writes the subset, when all pages are written. */
   finish(): void;
 }
+
+/**
+ * Subsets by face and glyphs in their order. The books of a series use the same letters, and a subset takes longer to make
+ * than a page.
+ */
+const subsets = new LRUCache<string, Uint8Array>({
+  maxSize: SUBSET_BYTES_KEPT,
+  sizeCalculation: ({ byteLength }) => byteLength,
+});
 
 /** Gives each face of a file its name and font objects (ISO 32000-1 §9.7, composite fonts with CIDFontType2). */
 export function faceEmbedder(file: PdfFile, type: Typesetter): (face: FaceId) => EmbeddedFace {
@@ -48,7 +61,17 @@ export function faceEmbedder(file: PdfFile, type: Typesetter): (face: FaceId) =>
         }
         return code;
       },
-      finish: () => font.finalize(),
+      finish() {
+        const { subset } = font;
+        const key = `${face} ${subset.glyphs.join(' ')}`;
+        const encode = subset.encode.bind(subset);
+        subset.encode = () => {
+          const bytes = subsets.get(key) ?? encode();
+          subsets.set(key, bytes);
+          return bytes;
+        };
+        font.finalize();
+      },
     };
   };
 }

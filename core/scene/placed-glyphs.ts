@@ -12,11 +12,12 @@ export function eachPlacedGlyph(
   each: (face: FaceId, glyph: number, x: number, run: GlyphRun, at: number) => void,
 ): void {
   if (mark.centers) {
+    const { centers, face, size } = mark;
     const letters = graphemes(mark.text);
-    letters.forEach((letter, i) => {
-      const { runs, width } = type.shape(letter, mark.face);
-      place(runs, mark.centers![i]! - (width * mark.size) / 2, mark.size, 0, each);
-    });
+    for (let i = 0; i < letters.length; i++) {
+      const { runs, width } = type.shape(letters[i]!, face);
+      place(runs, centers[i]! - (width * size) / 2, size, 0, each);
+    }
     return;
   }
   place(type.shape(mark.text, mark.face).runs, mark.x, mark.size, mark.tracking ?? 0, each);
