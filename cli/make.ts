@@ -1,9 +1,8 @@
-import { once } from 'node:events';
-import { createWriteStream } from 'node:fs';
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { bookFrom } from '#core/book/book.ts';
-import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
+import { bookZip, smallFiles } from '#core/export/files.ts';
+import { writeInteriorFile } from '#core/export/interior-file.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { BadCall, recipeFrom, saying } from './reading.ts';
 
@@ -18,21 +17,9 @@ export async function make(file: string, out: string | undefined, json: boolean)
   try {
     await saying(out, async () => {
       await mkdir(out, { recursive: true });
-      const stream = createWriteStream(half);
-      const failed = once(stream, 'error').then(([error]) => Promise.reject(error));
-      failed.catch(() => {});
-      await writeInterior(
-        book,
-        type,
-        async (chunk) => {
-          if (!stream.write(chunk)) await Promise.race([once(stream, 'drain'), failed]);
-        },
-        (written, of) => {
-          if (tty) process.stderr.write(`\rinterior.pdf: page ${written} of ${of}`);
-        },
-      );
-      stream.end();
-      await Promise.race([once(stream, 'close'), failed]);
+      await writeInteriorFile(book, type, half, (written, of) => {
+        if (tty) process.stderr.write(`\rinterior.pdf: page ${written} of ${of}`);
+      });
       if (tty) process.stderr.write('\n');
       await rename(half, join(out, 'interior.pdf'));
       const small = await smallFiles(book, type);

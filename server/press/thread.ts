@@ -1,11 +1,10 @@
-import { once } from 'node:events';
-import { createWriteStream } from 'node:fs';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
 import { bookFrom } from '#core/book/book.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
-import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
+import { bookZip, smallFiles } from '#core/export/files.ts';
+import { writeInteriorFile } from '#core/export/interior-file.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 
 export interface PressTask {
@@ -19,23 +18,11 @@ export interface PressTask {
 export default async function press({ recipe: value, folder, progress }: PressTask): Promise<string[]> {
   const book = bookFrom(parseRecipe(value));
   const type = typesetterFromDisk();
-  const stream = createWriteStream(join(folder, 'interior.pdf'));
-  const failed = once(stream, 'error').then(([error]) => Promise.reject(error));
-  failed.catch(() => {});
   let total = 0;
-  await writeInterior(
-    book,
-    type,
-    async (chunk) => {
-      if (!stream.write(chunk)) await Promise.race([once(stream, 'drain'), failed]);
-    },
-    (written, of) => {
-      total = of;
-      progress.postMessage({ done: written, of: of + 2, message: `Interior, page ${written} of ${of}` });
-    },
-  );
-  stream.end();
-  await Promise.race([once(stream, 'close'), failed]);
+  await writeInteriorFile(book, type, join(folder, 'interior.pdf'), (written, of) => {
+    total = of;
+    progress.postMessage({ done: written, of: of + 2, message: `Interior, page ${written} of ${of}` });
+  });
   progress.postMessage({ done: total, of: total + 2, message: 'Wrap, front and listing' });
   const small = await smallFiles(book, type);
   for (const [name, bytes] of Object.entries(small)) await writeFile(join(folder, name), bytes);

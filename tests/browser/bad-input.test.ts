@@ -102,7 +102,9 @@ test('a recipe with an unknown key is refused with its path', async ({ page }) =
     buffer: Buffer.from(JSON.stringify(recipe)),
   });
   await expect(
-    page.getByText(/sections\.0\.options\.rulling is not a key that is known here\. Allowed: ruling, grey/),
+    page.getByText(
+      /sections\.0\.options\.rulling is not a key that is known here\. Allowed: ruling, heading/,
+    ),
   ).toBeVisible();
 });
 
