@@ -14,6 +14,7 @@ import {
   moveSection,
   parseRecipe,
   type Recipe,
+  readRecipe,
   refusal,
   removeSection,
   reroll,
@@ -240,5 +241,41 @@ describe('drawing', () => {
       );
     }
     expect(() => drawPage(bookFrom(book([])), 1, type)).toThrow(/There is no page 1/);
+  });
+});
+
+describe('what the printing service offers', () => {
+  const read = (print: object, prices: object = { us: 9.99 }) =>
+    readRecipe({
+      ...book([{ id: 'r', kind: 'ruled', pages: 30 }]),
+      print: { trim: { width: '6in', height: '9in' }, ...print },
+      listing: { prices },
+    });
+
+  it('is what is taken when a recipe leaves it out, each service its own', () => {
+    expect(read({ service: 'wrenfair' }).recipe!.print).toMatchObject({
+      binding: 'paperback',
+      paper: 'white',
+    });
+    expect(read({ service: 'thornback' }).recipe!.print).toMatchObject({ binding: 'coil', paper: 'white' });
+  });
+
+  it.each([
+    [{ service: 'nobody' }, 'print.service', /Allowed: wrenfair, thornback/],
+    [{ service: 'wrenfair', binding: 'coil' }, 'print.binding', /Wrenfair has: paperback/],
+    [{ service: 'thornback', paper: 'cream' }, 'print.paper', /Thornback Bindery has: white, heavy/],
+    [{ service: 'wrenfair', ink: 'gold' }, 'print.ink', /Wrenfair has: black, colour/],
+    [{ service: 'wrenfair', finish: 'linen' }, 'print.finish', /has: matte, gloss/],
+    [{ service: 'wrenfair', paper: 'cream', ink: 'colour' }, 'print.paper', /printed in black only/],
+  ])('%o is answered with what there is', (print, path, message) => {
+    const [problem] = read(print).problems!;
+    expect(problem!.path).toBe(path);
+    expect(problem!.message).toMatch(message);
+  });
+
+  it('a price in a market that the service does not sell in is named', () => {
+    expect(read({ service: 'thornback' }, { us: 20, gb: 18 }).problems).toEqual([
+      { path: 'listing.prices.gb', message: 'is "gb". Thornback Bindery has: us.' },
+    ]);
   });
 });

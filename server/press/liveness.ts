@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto';
 import type { PendingQuery, ReservedSql, Row } from 'postgres';
 import { lastingSql, sql } from '../db/client.ts';
+import { PRIORITIES } from '../job-payloads.ts';
 import { QUEUES, queue, tellJobs } from '../jobs.ts';
 
 /** First half of the lock key: says that the second half is a worker. */
@@ -45,7 +46,8 @@ export async function rescueLostJobs(): Promise<number> {
       select 1 from pg_locks where ${heldBy(sql()`job.worker`)}
     ) returning id, kind, workspace_id`;
   for (const row of lost) {
-    await (await queue()).send(QUEUES[row.kind], { job: row.id });
+    // It has waited already.
+    await (await queue()).send(QUEUES[row.kind], { job: row.id }, { priority: PRIORITIES.person });
     await tellJobs(row.workspace_id);
   }
   return lost.length;

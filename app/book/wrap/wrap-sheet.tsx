@@ -47,10 +47,7 @@ export function WrapSheet() {
     };
   }, [recipe, width]);
   const [only] = frame.sheets.length === 1 ? frame.sheets : [];
-  const cut =
-    view === 'trimmed' && only
-      ? `inset(${only.sheet.trim.y * scale}px ${(frame.media.width - only.sheet.trim.x - only.sheet.trim.width) * scale}px)`
-      : 'none';
+  const cut = view === 'trimmed' ? trimmed(frame, scale) : 'none';
   return (
     <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr) auto', minHeight: 0, p: 4, gap: 3 }}>
       <ToggleButtonGroup
@@ -74,7 +71,7 @@ export function WrapSheet() {
                 picture={drawn?.picture}
                 width={width}
                 height={height}
-                label="The wrap: back, spine and front"
+                label={only ? 'The wrap: back, spine and front' : 'The cover: back and front'}
               />
             </Box>
             {view === 'sheet' && <CoverGuides sheets={frame.sheets} media={frame.media} />}
@@ -101,6 +98,15 @@ export function WrapSheet() {
       </Typography>
     </Box>
   );
+}
+
+/** What the cutter leaves of every sheet, as a CSS clip path. @param scale CSS pixels a point */
+function trimmed({ sheets }: CoverOverview, scale: number): string {
+  const steps = sheets.map(({ sheet: { trim }, x }) => {
+    const [left, top] = [(x + trim.x) * scale, trim.y * scale];
+    return `M${left} ${top}h${trim.width * scale}v${trim.height * scale}h${-trim.width * scale}Z`;
+  });
+  return `path("${steps.join('')}")`;
 }
 
 /** The guides of every sheet of the cover, each at its place. */
