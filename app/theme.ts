@@ -1,6 +1,6 @@
 import { createTheme } from '@mui/material/styles';
 
-/** The identity: oak-gall ink, vellum, a little gold. Components take their colours from here and nowhere else. */
+/** The identity: oak-gall ink, vellum, a little gold. Components take their colors from here and nowhere else. */
 export const tokens = {
   ink: '#1d2733',
   inkSoft: '#4a5561',

@@ -1,6 +1,7 @@
 import { redirect } from 'react-router';
 import * as v from 'valibot';
 import { type Visitor, visitorOf } from '#server/auth.ts';
+import { fileStore, type StoredFile, StoreTrouble } from '#server/store/index.ts';
 
 /** The signed-in visitor; anyone else is sent to sign in and comes back afterwards. */
 export async function requireVisitor(request: Request): Promise<Visitor> {
@@ -19,9 +20,18 @@ export function idFrom(value: string | undefined): string {
   return read.output;
 }
 
+const Hash = v.pipe(v.string(), v.regex(/^sha256-[0-9a-f]{64}$/));
+
+/** The hash of a content from the address. @throws Response 404 for anything that cannot be one */
+export function hashFrom(value: string | undefined): string {
+  const read = v.safeParse(Hash, value);
+  if (!read.success) throw notFound();
+  return read.output;
+}
+
 export const notFound = () => new Response('Not found', { status: 404 });
 
-/** Bodies of requests from our own pages are small; a recipe with a full word bank has about 1 MB. */
+/** Bodies of requests from our own pages are small: what is large is a resource, and comes as a stream. */
 const BODY_BYTES = 4 * 1024 * 1024;
 /** A form writes a byte with up to three (application/x-www-form-urlencoded). */
 const FORM_BYTES = 3 * BODY_BYTES;
@@ -38,6 +48,11 @@ async function bodyOf(request: Request, most: number): Promise<Uint8Array> {
     chunks.push(chunk);
   }
   return Buffer.concat(chunks);
+}
+
+/** The body as it comes. Whoever takes it says how far it may go. */
+export async function* streamFrom(request: Request): AsyncGenerator<Uint8Array> {
+  for await (const chunk of request.body ?? []) yield chunk;
 }
 
 /** A JSON body, parsed. @throws Response 413 or 400 */
@@ -68,4 +83,17 @@ export async function formFrom<S extends v.GenericSchema>(request: Request, sche
     throw new Response('Not a form', { status: 400 });
   }
   return v.safeParse(schema, Object.fromEntries(fields));
+}
+
+/** A content of the file store. @throws Response 404, or 503 while the store is away */
+export async function openStoredFile(hash: string): Promise<StoredFile> {
+  let file: StoredFile | null;
+  try {
+    file = await fileStore().open(hash);
+  } catch (error) {
+    if (!(error instanceof StoreTrouble)) throw error;
+    throw new Response(error.message, { status: 503, headers: { 'retry-after': '60' } });
+  }
+  if (!file) throw notFound();
+  return file;
 }

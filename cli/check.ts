@@ -1,11 +1,10 @@
-import { bookFrom } from '#core/book/book.ts';
 import { proofBook } from '#core/proof/index.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { recipeFrom } from './reading.ts';
+import { bookFromFile } from './reading.ts';
 
 /** Prints what the proof finds; 1 when something must be fixed. */
-export function check(file: string, json: boolean): number {
-  const findings = proofBook(bookFrom(recipeFrom(file)), typesetterFromDisk());
+export async function check(file: string, json: boolean): Promise<number> {
+  const findings = proofBook(await bookFromFile(file), typesetterFromDisk());
   const mustFix = findings.filter(({ severity }) => severity === 'fix').length;
   if (json) console.log(JSON.stringify({ mustFix, findings }, null, 2));
   else {

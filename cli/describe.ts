@@ -1,14 +1,13 @@
-import { bookFrom } from '#core/book/book.ts';
 import { jobTicket } from '#core/book/ticket.ts';
 import { showMoney } from '#core/print/index.ts';
 import { showLength, showSize } from '#core/units.ts';
-import { recipeFrom } from './reading.ts';
+import { bookFromFile } from './reading.ts';
 
 /** Prints the job ticket. */
-export function describe(file: string, json: boolean): number {
-  const recipe = recipeFrom(file);
-  const { rules, ...book } = bookFrom(recipe);
-  const ticket = jobTicket({ ...book, rules });
+export async function describe(file: string, json: boolean): Promise<number> {
+  const book = await bookFromFile(file);
+  const { rules, recipe } = book;
+  const ticket = jobTicket(book);
   if (json) {
     console.log(JSON.stringify({ title: recipe.title, lengths: 'points', ...ticket }, null, 2));
     return 0;

@@ -1,9 +1,9 @@
-import { bookFrom, kindOf, placedItem } from '#core/book/index.ts';
-import { recipeFrom } from './reading.ts';
+import { kindOf, placedItem } from '#core/book/index.ts';
+import { wholeBookFromFile } from './reading.ts';
 
 /** Prints every generated item: where it is, where its solution is, and the item itself in an open form. */
-export function items(file: string, json: boolean): number {
-  const book = bookFrom(recipeFrom(file));
+export async function items(file: string, json: boolean): Promise<number> {
+  const book = await wholeBookFromFile(file);
   const found = [...book.sections.values()].flatMap((section) => {
     const kind = kindOf(section);
     if (!kind.fill) return [];

@@ -1,8 +1,11 @@
 import { toJsonSchema } from '@valibot/to-json-schema';
-import { compositions } from '#core/cover/wrap.ts';
+import { compositions } from '#core/cover/index.ts';
 import { pageKinds } from '#core/pages/index.ts';
 import { printServices } from '#core/print/index.ts';
 import { showSize } from '#core/units.ts';
+
+const optionsSchema = (options: unknown) =>
+  toJsonSchema(options as never, { typeMode: 'input', errorMode: 'ignore' });
 
 /** What a recipe may name: kinds of page with the JSON Schema of their options, compositions, services with their bindings. */
 function known() {
@@ -13,9 +16,15 @@ function known() {
       name,
       purpose,
       extent,
-      options: toJsonSchema(options as never, { typeMode: 'input', errorMode: 'ignore' }),
+      options: optionsSchema(options),
     })),
-    compositions: Object.entries(compositions).map(([id, { name }]) => ({ id, name })),
+    compositions: compositions.map(({ id, version, name, options, fields }) => ({
+      id,
+      version,
+      name,
+      options: optionsSchema(options),
+      fields: optionsSchema(fields),
+    })),
     services: printServices().map(({ id, name, markets, bindings }) => ({
       id,
       name,

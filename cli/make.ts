@@ -1,16 +1,15 @@
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { bookFrom } from '#core/book/book.ts';
 import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { BadCall, recipeFrom, saying } from './reading.ts';
+import { BadCall, saying, wholeBookFromFile } from './reading.ts';
 
 /** Makes all files of a book into a folder. A file appears only when it is whole. */
 export async function make(file: string, out: string | undefined, json: boolean): Promise<number> {
   if (!out) throw new BadCall('Name the folder for the files: quill make book.json --out folder');
-  const recipe = recipeFrom(file);
-  const book = bookFrom(recipe);
+  const book = await wholeBookFromFile(file);
+  const { recipe } = book;
   const type = typesetterFromDisk();
   const tty = process.stderr.isTTY && !json;
   const half = join(out, '.interior.pdf.part');

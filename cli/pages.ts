@@ -1,10 +1,10 @@
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { bookFrom, drawPage } from '#core/book/index.ts';
+import { drawPage } from '#core/book/index.ts';
 import { pixelsOf, scenePng } from '#core/export/picture.ts';
 import { sceneToSvg } from '#core/export/svg.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { BadCall, recipeFrom, saying } from './reading.ts';
+import { BadCall, bookFromFile, saying } from './reading.ts';
 
 /** Pixels across a picture of a page. */
 const PNG_WIDTH = 1200;
@@ -34,7 +34,7 @@ export async function pages(
   }: { list: string | undefined; out: string | undefined; svg: boolean; json: boolean },
 ): Promise<number> {
   if (!out) throw new BadCall('Name the folder for the pictures: quill pages book.json --out folder');
-  const book = bookFrom(recipeFrom(file));
+  const book = await bookFromFile(file);
   const { length } = book.plan.pages;
   const numbers =
     list === undefined ? book.plan.pages.map(({ number }) => number) : pageNumbers(list, length);

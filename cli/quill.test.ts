@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { hashOf, writeWords } from '#core/resources/index.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'quill-cli-'));
 const quill = (...args: string[]) =>
@@ -11,7 +12,7 @@ const quill = (...args: string[]) =>
 function recipe(name: string, more: Record<string, unknown> = {}): string {
   const path = join(folder, name);
   const base = {
-    quill: 1,
+    quill: 2,
     id: 'field-notes',
     seed: 'limpet-1',
     title: 'Field Notes',
@@ -99,8 +100,8 @@ describe('quill, without a server', () => {
     [['make', join(folder, 'nothing.json'), '--out', folder], /there is no such file/],
     [['make', recipe('e.json')], /Name the folder/],
     [
-      ['check', recipe('f.json', { colour: 'red' })],
-      /colour is not a key that is known here\. Allowed: quill, id/,
+      ['check', recipe('f.json', { color: 'red' })],
+      /color is not a key that is known here\. Allowed: quill, id/,
     ],
     [['check', recipe('g.json', { title: 'x'.repeat(400) })], /title has 400 characters; 200 are allowed/],
     [['bind', 'x.json'], /There is no command “bind”/],
@@ -111,7 +112,7 @@ describe('quill, without a server', () => {
     [['check', noJson('l.json')], /l\.json is not JSON/],
     [['make', recipe('h.json'), '--out', join(recipe('i.json'), 'x')], /cannot be written to/],
     [['make', recipe('j.json'), '--out', '/dev/full'], /cannot be written to/],
-    [['check', 'x', '--colour'], /Unknown option/],
+    [['check', 'x', '--color'], /Unknown option/],
   ])('answers %j with what, where and what to do', (args, said) => {
     const done = quill(...args);
     expect(done.status).toBe(2);
@@ -190,9 +191,17 @@ describe('quill, without a server', () => {
   it('kinds names every kind with the schema of its options, every composition and every service', () => {
     const { kinds, compositions, services } = JSON.parse(quill('kinds', '--json').stdout);
     const ruled = kinds.find(({ id }: { id: string }) => id === 'ruled');
-    expect(ruled).toMatchObject({ version: 1, extent: 'pages' });
+    expect(ruled).toMatchObject({ version: 2, extent: 'pages' });
     expect(ruled.options.properties.ruling.enum).toEqual(['wide', 'college', 'narrow']);
-    expect(compositions).toEqual([{ id: 'field', name: 'Field' }]);
+    expect(compositions).toMatchObject([
+      {
+        id: 'field',
+        name: 'Field',
+        version: 1,
+        options: { properties: { titleSize: { minimum: 50, maximum: 150 } } },
+        fields: { properties: { blurb: { type: 'string' } } },
+      },
+    ]);
     expect(
       services.map(({ id, bindings }: { id: string; bindings: { id: string }[] }) => [id, bindings[0]!.id]),
     ).toEqual([
@@ -200,6 +209,75 @@ describe('quill, without a server', () => {
       ['thornback', 'coil'],
     ]);
     expect(quill('kinds').stdout).toMatch(/word-search +v1 +Words hidden/);
+  });
+
+  it('a book goes into one file and comes out of it, and every command takes either', () => {
+    const words = writeWords([
+      'swarm',
+      'propolis',
+      'drone',
+      'nectar',
+      'skep',
+      'waggle',
+      'brood',
+      'queen',
+      'comb',
+      'veil',
+    ]);
+    const folderOf = (name: string) => join(folder, name);
+    mkdirSync(folderOf('loose/resources'), { recursive: true });
+    const named = { type: 'words', hash: hashOf(words), name: 'Bees', facts: { words: 10 } };
+    const loose = recipe('loose/book.json', {
+      resources: { bees: named },
+      sections: [
+        { id: 'r', kind: 'ruled', pages: 30 },
+        { id: 'w', kind: 'word-search', items: 2, options: { words: { bank: 'bees' }, wordsPerPuzzle: 10 } },
+      ],
+    });
+    const lacks = quill('make', loose, '--out', folderOf('lacks'));
+    const place = folderOf(`loose/resources/${named.hash.slice(7)}.txt`);
+    expect(lacks.status).toBe(2);
+    expect(lacks.stderr).toContain('Words “Bees” is missing.');
+    expect(lacks.stderr).toContain(place);
+    expect(quill('check', loose).stdout).toMatch(/To fix {3}Page 31: Words “Bees” is missing/);
+    const early = quill('pack', loose, '--out', folderOf('early.zip'), '--json');
+    expect([early.status, JSON.parse(early.stdout).missing]).toEqual([1, [named]]);
+
+    writeFileSync(place, words);
+    const zip = folderOf('book.zip');
+    expect(quill('pack', loose, '--out', zip).status).toBe(0);
+    expect(readdirSync(folder).filter((name) => name.endsWith('.part'))).toEqual([]);
+    const data = (file: string) => quill('items', file, '--json').stdout;
+    expect(data(zip)).toBe(data(loose));
+    expect(quill('check', zip).stdout).toBe('Nothing to fix.\n');
+    expect(quill('unpack', zip, '--out', folderOf('parted')).status).toBe(0);
+    expect(data(folderOf('parted/recipe.json'))).toBe(data(loose));
+    // An outside tool finds nothing wrong with the ZIP (Info-ZIP).
+    expect(spawnSync('unzip', ['-t', zip], { encoding: 'utf8' }).stdout).toMatch(/No errors detected/);
+
+    writeFileSync(place, 'other words\n');
+    expect(quill('make', loose, '--out', folderOf('lacks')).stderr).toMatch(/was changed or is cut off/);
+    writeFileSync(folderOf('cut.zip'), readFileSync(zip).subarray(0, 700));
+    expect(quill('check', folderOf('cut.zip')).stderr).toMatch(/cut\.zip is cut off|is damaged/);
+  });
+
+  it('a recipe of the first version is made with the words that it holds', () => {
+    const old = recipe('old.json', {
+      quill: 1,
+      banks: {
+        bees: {
+          name: 'Bees',
+          words: 'swarm propolis drone nectar skep waggle brood queen comb veil'.split(' '),
+        },
+      },
+      sections: [
+        { id: 'w', kind: 'word-search', items: 2, options: { words: { bank: 'bees' }, wordsPerPuzzle: 10 } },
+      ],
+    });
+    expect(JSON.parse(quill('items', old, '--json').stdout).items[1].data.words).toHaveLength(10);
+    const out = join(folder, 'old');
+    expect(quill('unpack', old, '--out', out).status).toBe(0);
+    expect(readdirSync(join(out, 'resources'))).toHaveLength(1);
   });
 
   it('a coil-bound book is made with a front and a back cover and no wrap', () => {

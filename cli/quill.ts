@@ -5,6 +5,7 @@ import { describe } from './describe.ts';
 import { items } from './items.ts';
 import { kinds } from './kinds.ts';
 import { make } from './make.ts';
+import { pack, unpack } from './pack.ts';
 import { pages } from './pages.ts';
 import { BadCall } from './reading.ts';
 
@@ -15,8 +16,12 @@ const USAGE = `quill: books from recipes, without a server
   quill describe book.json            prints the job ticket
   quill items book.json               lists every puzzle; with --json also what is in it
   quill pages book.json --out folder  draws pages as pictures: --png (or --svg), --pages 1-4,9
+  quill pack book.json --out book.zip joins a recipe and its resources in one file
+  quill unpack book.zip --out folder  parts them again: recipe.json and resources/
   quill kinds                         lists kinds of page, compositions and services; with --json their options
   quill schema                        prints the recipe's JSON Schema
+
+  Every command that takes book.json takes book.zip as well; resources of a recipe lie in resources/ beside it.
 
   --json   for programs: one JSON document on standard output
   --help   this page`;
@@ -47,6 +52,8 @@ async function run(): Promise<number> {
     describe: () => describe(file!, json),
     items: () => items(file!, json),
     pages: () => pages(file!, { list, out, svg, json }),
+    pack: () => pack(file!, out, json),
+    unpack: () => unpack(file!, out, json),
   };
   if (!Object.hasOwn(commands, command)) throw new BadCall(`There is no command “${command}”.\n\n${USAGE}`);
   if (file === undefined) throw new BadCall(`Name the recipe: quill ${command} book.json`);

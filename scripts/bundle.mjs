@@ -7,6 +7,7 @@ await build({
     worker: 'server/worker.ts',
     'press-thread': 'server/press/thread.ts',
     'first-pages-thread': 'server/press/first-pages-thread.ts',
+    'inspect-thread': 'server/resources/inspect-thread.ts',
     standins: 'standins/main.ts',
     seed: 'server/demo/main.ts',
     migrate: 'server/db/migrate.ts',

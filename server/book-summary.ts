@@ -5,7 +5,7 @@ import { db } from './db/client.ts';
 import { book } from './db/schema.ts';
 
 /** Raised when a summary says something else, or a plan may come out otherwise: all are then made anew. */
-export const SUMMARY_VERSION = 1;
+export const SUMMARY_VERSION = 2;
 /** Books summed up at a time. */
 const BATCH = 100;
 
@@ -26,7 +26,7 @@ export function summaryOf(recipe: Recipe): BookSummary {
   const { title, subtitle, penName, series, imprint } = recipe;
   return {
     version: SUMMARY_VERSION,
-    front: { ...recipe, sections: [], banks: {} },
+    front: { ...recipe, sections: [], resources: {} },
     pages: whole.plan.pages.length,
     trim: whole.spec.trim,
     fingerprints: fingerprintsOf(whole),

@@ -5,7 +5,7 @@ import type { Plan } from '#core/book/plan.ts';
 import { type JobTicket, jobTicket } from '#core/book/ticket.ts';
 import { type FilePart, fingerprintsOf, type MadeFrom, partsOutOfDate } from '#core/export/fingerprints.ts';
 import type { MadeFile } from '#server/files.ts';
-import type { WordBank } from '#server/shelf.ts';
+import type { KeptResource } from '#server/resources/resources.ts';
 import type { SubmissionRow } from '#server/submissions.ts';
 import { type Job, useJobs } from '../parts/jobs.tsx';
 import { useFresh } from '../parts/use-fresh.ts';
@@ -31,7 +31,8 @@ export interface Desk {
   outOfDate: FilePart[];
   submissions: SubmissionRow[];
   penNames: string[];
-  banks: WordBank[];
+  /** The word banks of the workspace. */
+  banks: KeptResource[];
   jobs: Job[];
 }
 

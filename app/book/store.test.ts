@@ -186,7 +186,7 @@ describe('saving', () => {
   });
 
   it('does not trust a draft that is no recipe', () => {
-    drafts.set(`quill-draft-${recipe.id}`, JSON.stringify({ from: 1, recipe: { quill: 1, id: recipe.id } }));
+    drafts.set(`quill-draft-${recipe.id}`, JSON.stringify({ from: 1, recipe: { quill: 2, id: recipe.id } }));
     const store = open();
     store.begin();
     expect(store.getState().recipe).toBe(recipe);

@@ -59,7 +59,7 @@ export function FilterBar() {
       ? ([['trim', `Trim ${filter.trim.replace('×', ' × ')}`]] as [keyof RivalFilter, string][])
       : []),
     ...(filter.ink
-      ? ([['ink', filter.ink === 'colour' ? 'In colour' : 'In black']] as [keyof RivalFilter, string][])
+      ? ([['ink', filter.ink === 'color' ? 'In color' : 'In black']] as [keyof RivalFilter, string][])
       : []),
     ...(filter.ids ? ([['ids', `${filter.ids.length} best sellers`]] as [keyof RivalFilter, string][]) : []),
   ];

@@ -96,7 +96,7 @@ export function NicheLine({
       <Spark values={spark} label={`Copies of the top 20 over ${spark.length} looks`} />
       {latest ? (
         <Box sx={{ textAlign: 'right' }}>
-          <Typography sx={{ fontWeight: 700, color: VERDICTS[latest.word].colour }}>
+          <Typography sx={{ fontWeight: 700, color: VERDICTS[latest.word].color }}>
             {VERDICTS[latest.word].sign} {sentence(latest.word)}, {latest.points.toFixed(1)}
           </Typography>
           <Typography variant="caption">

@@ -28,7 +28,7 @@ const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
   {
     key: 'word',
     name: 'Verdict',
-    colour: ({ word, results }) => (word && results ? VERDICTS[word].colour : undefined),
+    color: ({ word, results }) => (word && results ? VERDICTS[word].color : undefined),
     width: '120px',
     left: true,
     show: ({ word, state, results }) =>

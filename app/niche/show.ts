@@ -28,12 +28,12 @@ export const partValue = (value: number, unit: VerdictPart['unit']): string => {
   return unit === 'copies' ? `${copies(value)} a month` : count(value);
 };
 
-/** A sign beside the word, so that no verdict is told by colour alone. */
-export const VERDICTS: Record<VerdictWord, { sign: string; colour: string }> = {
-  open: { sign: '◆', colour: 'primary.main' },
-  'worth a try': { sign: '◇', colour: 'warning.main' },
-  crowded: { sign: '✕', colour: 'error.main' },
-  'no demand': { sign: '○', colour: 'text.secondary' },
+/** A sign beside the word, so that no verdict is told by color alone. */
+export const VERDICTS: Record<VerdictWord, { sign: string; color: string }> = {
+  open: { sign: '◆', color: 'primary.main' },
+  'worth a try': { sign: '◇', color: 'warning.main' },
+  crowded: { sign: '✕', color: 'error.main' },
+  'no demand': { sign: '○', color: 'text.secondary' },
 };
 
 export const verdictOrder = (word: VerdictWord | null): number => (word ? VERDICT_WORDS.indexOf(word) : 9);

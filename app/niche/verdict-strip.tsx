@@ -9,7 +9,7 @@ import { partValue, sentence, VERDICTS, wholeDollars } from './show.ts';
 /** The verdict in a word, with each of its parts: its value, its two thresholds, its weight, and how much it counts. */
 export function VerdictStrip({ verdict }: { verdict: Verdict }) {
   const { word, points, parts, newcomer } = verdict;
-  const { sign, colour } = VERDICTS[word];
+  const { sign, color } = VERDICTS[word];
   const weights = parts.reduce((sum, { weight }) => sum + weight, 0) || 1;
   return (
     <Box
@@ -31,7 +31,7 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
             fontWeight: 700,
             fontSize: 21,
             lineHeight: 1.2,
-            color: colour,
+            color: color,
           }}
         >
           {sign} {sentence(word)}

@@ -37,9 +37,9 @@ describe('the theme', () => {
     ['actions', primary.main],
     ['what to fix', error.main],
     ['warnings', warning.main],
-  ])('%s can be read on the ground of pages and on paper', (_, colour) => {
+  ])('%s can be read on the ground of pages and on paper', (_, color) => {
     for (const ground of [background.default, background.paper])
-      expect(contrast(colour, ground)).toBeGreaterThanOrEqual(4.5);
+      expect(contrast(color, ground)).toBeGreaterThanOrEqual(4.5);
   });
 
   it('words on buttons can be read', () => {

@@ -9,7 +9,7 @@ function luminance(hex: string): number {
   return 0.2126 * r + 0.7152 * g + 0.0722 * b;
 }
 
-/** Contrast ratio of two colours, 1 to 21 (WCAG 2.2, “contrast ratio”). */
+/** Contrast ratio of two colors, 1 to 21 (WCAG 2.2, “contrast ratio”). */
 export function contrast(a: string, b: string): number {
   const [light, dark] = [luminance(a), luminance(b)].sort((x, y) => y - x) as [number, number];
   return (light + 0.05) / (dark + 0.05);

@@ -6,12 +6,14 @@ export function FileButton({
   label,
   accept,
   onFile,
+  disabled = false,
   children,
 }: {
   /** Of the chooser itself, for who cannot see the button. */
   label: string;
   accept: string;
   onFile: (file: File) => void;
+  disabled?: boolean;
   children: ReactNode;
 }) {
   const chooser = useRef<HTMLInputElement>(null);
@@ -29,7 +31,12 @@ export function FileButton({
           if (file) onFile(file);
         }}
       />
-      <Button variant="outlined" onClick={() => chooser.current?.click()} sx={{ whiteSpace: 'nowrap' }}>
+      <Button
+        variant="outlined"
+        disabled={disabled}
+        onClick={() => chooser.current?.click()}
+        sx={{ whiteSpace: 'nowrap' }}
+      >
         {children}
       </Button>
     </>

@@ -17,7 +17,7 @@ export interface RowColumn<Row, Key extends string> {
   sorts?: boolean;
   show: (row: Row) => ReactNode;
   hint?: (row: Row) => string | undefined;
-  colour?: (row: Row) => string | undefined;
+  color?: (row: Row) => string | undefined;
 }
 
 /** A line over the rows that follow it. */
@@ -229,9 +229,9 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
                   }}
                 />
               </div>
-              {columns.map(({ key, left, show, hint, colour }) => {
+              {columns.map(({ key, left, show, hint, color }) => {
                 const cell = { role: 'gridcell', title: hint?.(line), 'data-left': left };
-                const ink = colour?.(line);
+                const ink = color?.(line);
                 return ink ? (
                   <Box key={key} {...cell} sx={{ color: ink }}>
                     {show(line)}

@@ -2,10 +2,12 @@ import { expose, transfer } from 'comlink';
 import { type Book, bookFrom } from '#core/book/book.ts';
 import { drawPage } from '#core/book/draw.ts';
 import type { Recipe } from '#core/book/recipe.ts';
-import { drawCoverOverview, drawFront } from '#core/cover/wrap.ts';
+import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
-import { eachMark, markBounds, type Scene } from '#core/scene/index.ts';
+import { gather } from '#core/resources/index.ts';
+import type { Scene } from '#core/scene/index.ts';
+import { browserLoader } from './browser-loader.ts';
 import { drawScene } from './canvas.ts';
 import { typesetterInWorker } from './faces.ts';
 
@@ -13,7 +15,8 @@ import { typesetterInWorker } from './faces.ts';
 const STRETCH_MS = 15;
 
 const type = typesetterInWorker();
-let book: Book | null = null;
+/** The book at hand, once what it uses is there. */
+let book: Promise<Book> | null = null;
 let proofRun = 0;
 
 /** A picture on its way to the page: its pixels are handed over, not copied. */
@@ -27,15 +30,6 @@ export interface DrawnPage {
   page: number;
   /** Null for a page that the book does not have. */
   picture: Picture | null;
-}
-
-/** Where the words of a recipe field stand on a sheet, in points. */
-export interface FieldBox {
-  sourceField: string;
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
 }
 
 /**
@@ -72,10 +66,13 @@ const otherWork = (): Promise<void> =>
     bell.postMessage(null);
   });
 
+const gathered = async (recipe: Recipe): Promise<Book> =>
+  bookFrom(recipe, await gather(recipe.resources, browserLoader));
+
 const press = {
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
-    book = bookFrom(recipe);
+    book = gathered(recipe);
   },
 
   /**
@@ -84,14 +81,15 @@ const press = {
    */
   async pages(numbers: number[], width: number): Promise<DrawnPage[]> {
     const asked = book!;
+    const whole = await asked;
     const drawn: DrawnPage[] = [];
     let rested = performance.now();
     for (const page of numbers) {
-      if (page < 1 || page > asked.plan.pages.length) {
+      if (page < 1 || page > whole.plan.pages.length) {
         drawn.push({ page, picture: null });
         continue;
       }
-      drawn.push({ page, picture: pictureOf(drawPage(asked, page, type), width) });
+      drawn.push({ page, picture: pictureOf(drawPage(whole, page, type), width) });
       if (performance.now() - rested < STRETCH_MS) continue;
       await otherWork();
       if (book !== asked) break;
@@ -103,27 +101,14 @@ const press = {
     );
   },
 
-  wrap(width: number): { picture: Picture; boxes: FieldBox[] } {
-    const scene = drawCoverOverview(book!, type);
-    const boxes: FieldBox[] = [];
-    for (const layer of scene.layers) {
-      eachMark(layer.marks, (mark, { matrix }) => {
-        const box = mark.sourceField ? markBounds(mark, matrix, type) : null;
-        const before = boxes.at(-1);
-        if (!box) return;
-        if (before && before.sourceField === mark.sourceField) {
-          before.left = Math.min(before.left, box.left);
-          before.top = Math.min(before.top, box.top);
-          before.right = Math.max(before.right, box.right);
-          before.bottom = Math.max(before.bottom, box.bottom);
-        } else boxes.push({ sourceField: mark.sourceField!, ...box });
-      });
-    }
-    const picture = pictureOf(scene, width);
-    return transfer({ picture, boxes }, [picture.pixels.buffer]);
+  async wrap(width: number): Promise<{ picture: Picture; layers: PlacedLayer[] }> {
+    const whole = await book!;
+    const picture = pictureOf(drawCoverOverview(whole, type), width);
+    return transfer({ picture, layers: placedLayers(whole, type) }, [picture.pixels.buffer]);
   },
 
-  front(width: number, height: number, recipe: Recipe = book!.recipe): Picture {
+  async front(width: number, height: number, given?: Recipe): Promise<Picture> {
+    const recipe = given ?? (await book!).recipe;
     // Composed at the trim's own size, so that the thumbnail is the cover made small.
     const points = 432;
     const picture = pictureOf(
@@ -141,7 +126,7 @@ const press = {
   /** All findings, or null when it was told to leave off or a newer proof was begun meanwhile. */
   async proof(recipe: Recipe, madeFrom: MadeFrom): Promise<Finding[] | null> {
     const run = ++proofRun;
-    const steps = proofSteps(bookFrom(recipe), type, { madeFrom });
+    const steps = proofSteps(await gathered(recipe), type, { madeFrom });
     let rested = performance.now();
     for (;;) {
       const step = steps.next();

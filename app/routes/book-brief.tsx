@@ -148,7 +148,7 @@ export default function Brief() {
           value={numbering.place}
           choices={[
             { value: 'outer', label: 'At the outer edge' },
-            { value: 'centre', label: 'In the middle' },
+            { value: 'center', label: 'In the middle' },
           ]}
           onChange={(place) => setNumbering({ place })}
         />

@@ -1,7 +1,6 @@
-import { createReadStream } from 'node:fs';
 import { createReadableStreamFromReadable } from '@react-router/node';
-import { isStored, madeFiles, pathOf } from '#server/files.ts';
-import { idFrom, notFound, requireVisitor } from '../visitor.server.ts';
+import { madeFiles } from '#server/files.ts';
+import { idFrom, notFound, openStoredFile, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/book-file.ts';
 
 const TYPES: Record<string, string> = {
@@ -16,9 +15,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const files = await madeFiles(workspaceId, idFrom(params.book));
   const file = files.find(({ name }) => name === params.name);
-  if (!file || !(await isStored(file.hash))) throw notFound();
+  if (!file) throw notFound();
+  const { stream } = await openStoredFile(file.hash);
   const type = TYPES[file.name.split('.').at(-1)!] ?? 'application/octet-stream';
-  return new Response(createReadableStreamFromReadable(createReadStream(pathOf(file.hash))), {
+  return new Response(createReadableStreamFromReadable(stream), {
     headers: {
       'content-type': type,
       'content-length': String(file.size),

@@ -3,10 +3,12 @@ import { useEffect, useState } from 'react';
 import { Outlet, redirect } from 'react-router';
 import * as v from 'valibot';
 import { fingerprint } from '#core/fingerprint.ts';
+import { words } from '#core/resources/index.ts';
 import { openBook, openStored } from '#server/books.ts';
 import { madeFiles } from '#server/files.ts';
 import { enqueueFiles } from '#server/jobs.ts';
-import { listPenNames, listWordBanks } from '#server/shelf.ts';
+import { listResources } from '#server/resources/resources.ts';
+import { listPenNames } from '#server/shelf.ts';
 import { handIn, listSubmissions } from '#server/submissions.ts';
 import { BookDesk } from '../book/book-desk.tsx';
 import { BookHeader } from '../book/book-header.tsx';
@@ -32,7 +34,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     madeFiles(workspaceId, id),
     listSubmissions(workspaceId, id),
     listPenNames(workspaceId),
-    listWordBanks(workspaceId),
+    listResources(workspaceId, words.id),
   ]);
   return {
     book,

@@ -7,9 +7,9 @@ import Paper from '@mui/material/Paper';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Form, Link, redirect, useFetcher, useSubmit } from 'react-router';
+import { Form, Link, redirect, useNavigate, useSubmit } from 'react-router';
 import * as v from 'valibot';
-import { parseRecipe, readRecipe } from '#core/book/recipe.ts';
+import { parseRecipe } from '#core/book/recipe.ts';
 import { showSize } from '#core/units.ts';
 import { createBook, listBooks } from '#server/books.ts';
 import { newId } from '#server/ids.ts';
@@ -19,12 +19,7 @@ import { FileButton } from '../parts/file-button.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/books.ts';
 
-/** A recipe file is text; a book with a full word bank has about 1 MB. */
-const RECIPE_BYTES = 4 * 1024 * 1024;
-const Wish = v.variant('wish', [
-  v.object({ wish: v.literal('new') }),
-  v.object({ wish: v.literal('open'), recipe: v.pipe(v.string(), v.maxLength(RECIPE_BYTES)) }),
-]);
+const Wish = v.object({ wish: v.literal('new') });
 
 export const meta = () => [{ title: 'Books – Restless Quill' }];
 
@@ -44,23 +39,10 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request }: Route.ActionArgs) {
   const { workspaceId, workspaceName } = await requireVisitor(request);
   const read = await formFrom(request, Wish);
-  if (!read.success) return { problems: [read.issues[0].message] };
-  if (read.output.wish === 'open') {
-    let value: unknown;
-    try {
-      value = JSON.parse(read.output.recipe);
-    } catch {
-      return { problems: ['The file is not JSON. Choose a recipe.json.'] };
-    }
-    // A copy gets an id of its own, so that it never stands in the way of the book it came from.
-    const opened = readRecipe(value && typeof value === 'object' ? { ...value, id: newId() } : value);
-    if (opened.problems)
-      return { problems: opened.problems.map(({ path, message }) => `${path} ${message}`) };
-    return redirect(`/books/${await createBook(workspaceId, opened.recipe)}/flatplan`);
-  }
+  if (!read.success) throw new Response(read.issues[0].message, { status: 400 });
   const [penName = ''] = await listPenNames(workspaceId);
   const recipe = parseRecipe({
-    quill: 1,
+    quill: 2,
     id: newId(),
     seed: newId(),
     title: 'Untitled',
@@ -81,10 +63,37 @@ const FILES = {
   'out of date': 'files out of date',
 } as const;
 
+type Opened = { id: string } | { problems: string[] };
+
+/** Sends a file to be opened as a book, a recipe or a ZIP of any size, and goes to the book. */
+function useOpenBook() {
+  const navigate = useNavigate();
+  const [opening, setOpening] = useState(false);
+  const [problems, setProblems] = useState<string[]>([]);
+  const open = async (file: File) => {
+    setOpening(true);
+    setProblems([]);
+    try {
+      const response = await fetch('/books/open', {
+        method: 'POST',
+        headers: { 'content-type': 'application/octet-stream' },
+        body: file,
+      });
+      if (response.redirected) throw new Error('Signed out.');
+      const opened = (await response.json()) as Opened;
+      if ('problems' in opened) setProblems(opened.problems);
+      else await navigate(`/books/${opened.id}/flatplan`);
+    } catch {
+      setProblems(['The server does not answer. Try again.']);
+    } finally {
+      setOpening(false);
+    }
+  };
+  return { open, opening, problems };
+}
+
 export default function Books({ loaderData }: Route.ComponentProps) {
-  const fetcher = useFetcher<typeof action>();
-  const [problem, setProblem] = useState('');
-  const problems = problem ? [problem] : (fetcher.data?.problems ?? []);
+  const { open, opening, problems } = useOpenBook();
   return (
     <Box sx={{ p: 6, maxWidth: 1180, mx: 'auto' }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, mb: 4 }}>
@@ -92,19 +101,12 @@ export default function Books({ loaderData }: Route.ComponentProps) {
           Books
         </Typography>
         <FileButton
-          label="Recipe file"
-          accept="application/json,.json"
-          onFile={async (file) => {
-            setProblem(
-              file.size > RECIPE_BYTES
-                ? `${file.name} has ${(file.size / 1048576).toFixed(1)} MB; a recipe has 4 MB at most.`
-                : '',
-            );
-            if (file.size <= RECIPE_BYTES)
-              void fetcher.submit({ wish: 'open', recipe: await file.text() }, { method: 'post' });
-          }}
+          label="Book file"
+          accept=".json,.zip,application/json,application/zip"
+          disabled={opening}
+          onFile={(file) => void open(file)}
         >
-          Open a recipe …
+          {opening ? 'Opening …' : 'Open a book file …'}
         </FileButton>
         <Form method="post">
           <Button type="submit" name="wish" value="new" variant="contained">
@@ -114,7 +116,7 @@ export default function Books({ loaderData }: Route.ComponentProps) {
       </Box>
       {problems.length > 0 && (
         <Alert severity="error" variant="outlined" sx={{ mb: 4 }}>
-          The recipe could not be opened.
+          The book could not be opened. Nothing was changed.
           {problems.slice(0, 8).map((line) => (
             <div key={line}>{line}</div>
           ))}
@@ -125,7 +127,7 @@ export default function Books({ loaderData }: Route.ComponentProps) {
         <Typography>
           {loaderData.search
             ? `No book has “${loaderData.search}” in its title, pen name, series or imprint.`
-            : 'Your books stand here. Start one from a niche, open a recipe, or start an empty one.'}
+            : 'Your books stand here. Start one from a niche, open a book file, or start an empty one.'}
         </Typography>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(340px, 1fr))', gap: 4 }}>

@@ -10,7 +10,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const book = await openBook(workspaceId, idFrom(params.book));
   if (!book) throw notFound();
   const from = fingerprint(book.recipe);
-  const picture = await firstPages(book.recipe, from);
+  const picture = await firstPages(workspaceId, book.recipe, from);
   if (!picture) throw notFound();
   const asked = new URL(request.url).searchParams.get('of') === from;
   return new Response(picture as unknown as BodyInit, {

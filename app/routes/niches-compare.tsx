@@ -79,7 +79,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
         verdict ? `${sentence(verdict.word)}, ${verdict.points.toFixed(1)} of 10` : 'not looked at yet',
       show: ({ verdict }) =>
         verdict && (
-          <Box component="strong" sx={{ color: VERDICTS[verdict.word].colour }}>
+          <Box component="strong" sx={{ color: VERDICTS[verdict.word].color }}>
             {VERDICTS[verdict.word].sign} {sentence(verdict.word)}, {verdict.points.toFixed(1)} of 10
           </Box>
         ),

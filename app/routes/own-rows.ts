@@ -20,7 +20,7 @@ const Comparable = v.object({
   price: v.nullable(v.pipe(v.number(), v.minValue(0), v.maxValue(100_000))),
   trim: v.nullable(v.object({ width: side, height: side })),
   pages: v.nullable(whole(1, 3000)),
-  ink: v.picklist(['black', 'colour']),
+  ink: v.picklist(['black', 'color']),
   rank: v.nullable(whole(1)),
   reviews: v.nullable(whole(0)),
   published: v.nullable(v.pipe(v.string(), v.isoDate())),

@@ -264,9 +264,9 @@ describe('what the printing service offers', () => {
     [{ service: 'nobody' }, 'print.service', /Allowed: wrenfair, thornback/],
     [{ service: 'wrenfair', binding: 'coil' }, 'print.binding', /Wrenfair has: paperback/],
     [{ service: 'thornback', paper: 'cream' }, 'print.paper', /Thornback Bindery has: white, heavy/],
-    [{ service: 'wrenfair', ink: 'gold' }, 'print.ink', /Wrenfair has: black, colour/],
+    [{ service: 'wrenfair', ink: 'gold' }, 'print.ink', /Wrenfair has: black, color/],
     [{ service: 'wrenfair', finish: 'linen' }, 'print.finish', /has: matte, gloss/],
-    [{ service: 'wrenfair', paper: 'cream', ink: 'colour' }, 'print.paper', /printed in black only/],
+    [{ service: 'wrenfair', paper: 'cream', ink: 'color' }, 'print.paper', /printed in black only/],
   ])('%o is answered with what there is', (print, path, message) => {
     const [problem] = read(print).problems!;
     expect(problem!.path).toBe(path);

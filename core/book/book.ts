@@ -1,4 +1,5 @@
 import { type PrintRules, type PrintSpec, printRules } from '../print/index.ts';
+import { NOTHING_GATHERED, type Resources } from '../resources/index.ts';
 import { type Plan, planBook, printSpec } from './plan.ts';
 import type { Recipe } from './recipe.ts';
 import { type Section, sectionsOf } from './sections.ts';
@@ -12,10 +13,16 @@ export interface Book {
   rules: PrintRules;
   /** By id, those in groups included. */
   sections: ReadonlyMap<string, Section>;
+  /** What its sections use beside the recipe. */
+  resources: Resources;
 }
 
-/** Plans a recipe. @throws RangeError for a service, binding or kind that is not known */
-export function bookFrom(recipe: Recipe): Book {
+/**
+ * Plans a recipe.
+ * @param resources gathered for drawing; planning does without
+ * @throws RangeError for a service, binding or kind that is not known
+ */
+export function bookFrom(recipe: Recipe, resources: Resources = NOTHING_GATHERED): Book {
   const rules = printRules(recipe.print.service, recipe.print.binding);
   return {
     recipe,
@@ -23,5 +30,6 @@ export function bookFrom(recipe: Recipe): Book {
     spec: printSpec(recipe),
     rules,
     sections: new Map(sectionsOf(recipe.sections).map((section) => [section.id, section])),
+    resources,
   };
 }

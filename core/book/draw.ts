@@ -1,7 +1,15 @@
 import { FOLIO_STRIP, type PageFrame, pageFrame, type Rect } from '../print/index.ts';
-import { type Layer, type Mark, type Scene, type Typesetter, textLine } from '../scene/index.ts';
+import {
+  fitText,
+  type Layer,
+  type Mark,
+  rectPath,
+  type Scene,
+  type Typesetter,
+  textLine,
+} from '../scene/index.ts';
 import type { Book } from './book.ts';
-import { placedItem } from './items.ts';
+import { placedItem, troublesOf } from './items.ts';
 import type { PlannedPage } from './plan.ts';
 import { kindOf } from './sections.ts';
 import { drawAnswers } from './solution-pages.ts';
@@ -44,6 +52,8 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
   const section = book.sections.get(page.section!)!;
   const kind = kindOf(section);
   const unit = page.unit!;
+  const troubles = troublesOf(book, section);
+  if (troubles.length) return { marks: freePage(troubles, frame.safe, type) };
   const marks = kind.draw({
     frame,
     body: bodyOf(book, page),
@@ -51,6 +61,7 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
     unit,
     part: page.part,
     items: page.items.map((item) => placedItem(book, section, item)),
+    resources: book.resources,
     book: book.recipe,
     type,
   });
@@ -59,9 +70,39 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
     : { key: [section.id, unit.key, page.part, page.side].join(' '), marks };
 }
 
+/** A page whose place is kept: what it lacks stands in the middle of an empty frame. */
+function freePage(troubles: readonly string[], box: Rect, type: Typesetter): Mark[] {
+  const { face, color } = FOLIO;
+  const fitted = fitText(
+    type,
+    troubles.join(' '),
+    face,
+    { width: box.width * 0.8, height: box.height * 0.5 },
+    { most: 12, least: 7, lines: 12, leading: 1.35 },
+  );
+  const style = { face, size: fitted.size, color } as const;
+  return [
+    {
+      type: 'path',
+      path: rectPath(box.x + 1, box.y + 1, box.width - 2, box.height - 2),
+      stroke: { width: 1, paint: { gray: 0.5 }, dash: [6, 6] },
+    },
+    ...fitted.lines.map((line, i) =>
+      textLine(
+        type,
+        line,
+        style,
+        box.x + box.width / 2,
+        box.y + box.height / 2 + i * fitted.leading,
+        'center',
+      ),
+    ),
+  ];
+}
+
 function folio({ recipe }: Book, page: PlannedPage, { safe }: PageFrame, type: Typesetter): Mark {
   const baseline = safe.y + safe.height - 3;
-  if (recipe.style.numbering.place === 'centre')
+  if (recipe.style.numbering.place === 'center')
     return textLine(type, page.folio, FOLIO, safe.x + safe.width / 2, baseline, 'center');
   return page.side === 'recto'
     ? textLine(type, page.folio, FOLIO, safe.x + safe.width, baseline, 'right')

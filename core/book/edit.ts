@@ -1,10 +1,12 @@
 import { customAlphabet } from 'nanoid';
-import type { PageKind } from '../pages/index.ts';
+import { type PageKind, pageKind } from '../pages/index.ts';
+import { type NamedResource, NOTHING_GATHERED, type Resources, withResource } from '../resources/index.ts';
+import { newestOf } from '../versions.ts';
 import { bookFrom } from './book.ts';
-import { fillContext } from './items.ts';
+import { fillContext, troublesOf } from './items.ts';
 import { pageLimits } from './plan.ts';
 import { type Recipe, readRecipe } from './recipe.ts';
-import { type Entry, type Group, isGroup, kindOf, type Section } from './sections.ts';
+import { type Entry, type Group, isGroup, kindOf, needsOf, type Section, sectionsOf } from './sections.ts';
 
 const sectionId = customAlphabet('abcdefghijkmnpqrstuvwxyz23456789', 6);
 
@@ -60,6 +62,40 @@ export const changeGroup = (recipe: Recipe, id: string, change: (group: Group) =
   sections: recipe.sections.map((entry) => (isGroup(entry) && entry.id === id ? change(entry) : entry)),
 });
 
+/**
+ * Puts a resource to use: names it in the recipe, and lets a section be changed to use it under that name. Resources
+ * that the section used before and nothing uses any more are left out.
+ */
+export function takeResource(
+  recipe: Recipe,
+  section: string,
+  resource: NamedResource,
+  use: (section: Section, name: string) => Section,
+): Recipe {
+  const before = new Set(usedBy(recipe, section));
+  const { resources, id } = withResource(recipe.resources, resource);
+  const changed = changeSection({ ...recipe, resources }, section, (now) => use(now, id));
+  const used = new Set(sectionsOf(changed.sections).flatMap((one) => usedBy(changed, one.id)));
+  return {
+    ...changed,
+    resources: Object.fromEntries(
+      Object.entries(changed.resources).filter(([name]) => used.has(name) || !before.has(name)),
+    ),
+  };
+}
+
+const usedBy = (recipe: Recipe, section: string): string[] =>
+  sectionsOf(recipe.sections)
+    .filter(({ id }) => id === section)
+    .flatMap((one) => needsOf(one).map(({ id }) => id));
+
+/** Shows or hides a layer of the cover. */
+export function showLayer(recipe: Recipe, id: string, shown: boolean): Recipe {
+  const others = recipe.cover.layers.filter((layer) => layer.id !== id);
+  const layers = shown ? others : [...others, { id, hidden: true }];
+  return { ...recipe, cover: { ...recipe.cover, layers } };
+}
+
 /** Makes one item anew. A pinned item stays as it is, and so do pages that are not made of items. */
 export function reroll(recipe: Recipe, id: string, item: number): Recipe {
   return changeSection(recipe, id, (section) =>
@@ -69,21 +105,39 @@ export function reroll(recipe: Recipe, id: string, item: number): Recipe {
   );
 }
 
-/** Keeps an item as it is now, or lets it follow the settings again. */
-export function togglePin(recipe: Recipe, id: string, item: number): Recipe {
-  const { plan } = bookFrom(recipe);
+/**
+ * Keeps an item as it is now, or lets it follow the settings again. One that cannot be made cannot be kept.
+ * @param resources gathered: the item is made once more
+ */
+export function togglePin(
+  recipe: Recipe,
+  id: string,
+  item: number,
+  resources: Resources = NOTHING_GATHERED,
+): Recipe {
+  const book = bookFrom(recipe, resources);
   return changeSection(recipe, id, (section) => {
     const kind = kindOf(section);
-    if (!kind.pin) return section;
+    if (!kind.pin || troublesOf(book, section).length) return section;
     const { [item]: held, ...others } = section.pins ?? {};
     if (held) return { ...section, pins: others };
-    const total = plan.items[section.id]!.count;
+    const total = book.plan.items[section.id]!.count;
     return {
       ...section,
-      pins: { ...others, [item]: kind.pin.of(fillContext(recipe, section, item, total)) },
+      pins: { ...others, [item]: kind.pin.of(fillContext(recipe, section, item, total, resources)) },
     };
   });
 }
+
+/** What the newest version of a section's kind would change; null where the section has it. */
+export const newerVersion = (section: Section) => newestOf<PageKind>(pageKind(section.kind), section);
+
+/** Moves a section on to the newest version of its kind. */
+export const takeNewerVersion = (recipe: Recipe, id: string): Recipe =>
+  changeSection(recipe, id, (section) => {
+    const newer = newerVersion(section);
+    return newer ? { ...section, version: newer.version, options: newer.options } : section;
+  });
 
 /**
  * Says why a changed recipe may not replace the last good one, or null when it may: every value must be possible

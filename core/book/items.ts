@@ -1,10 +1,11 @@
 import { LRUCache } from 'lru-cache';
 import type { FillContext, PlacedItem } from '../pages/index.ts';
+import type { Resources } from '../resources/index.ts';
 import { valueKey } from '../value-key.ts';
 import type { Book } from './book.ts';
 import { printedNumber } from './plan.ts';
 import type { Recipe } from './recipe.ts';
-import { kindOf, type Section } from './sections.ts';
+import { kindOf, needsOf, type Section } from './sections.ts';
 
 /** Bytes of items kept: some four thousand puzzles. */
 const BYTES_KEPT = 24 * 1024 * 1024;
@@ -41,10 +42,11 @@ export function fillContext(
   section: Section,
   item: number,
   total: number,
+  resources: Resources,
 ): FillContext<Record<string, unknown>> {
   return {
     options: section.options,
-    banks: recipe.banks,
+    resources,
     streamKey: [recipe.seed, section.id],
     item,
     roll: section.rolls?.[item] ?? 0,
@@ -53,13 +55,21 @@ export function fillContext(
   };
 }
 
-/** The item, made now or kept from before for the same values. */
-export function filledItem({ recipe, plan }: Book, section: Section, item: number): unknown {
+/** What a section uses that cannot be used, each with the reason. */
+export const troublesOf = ({ resources }: Pick<Book, 'resources'>, section: Section): string[] =>
+  needsOf(section).flatMap(({ id }) => resources.trouble(id) ?? []);
+
+/** What the sections of a book use that cannot be used, each once. */
+export const troublesOfBook = (book: Book): string[] => [
+  ...new Set([...book.sections.values()].flatMap((section) => troublesOf(book, section))),
+];
+
+/** The item, made now or kept from before for the same values; undefined where the section lacks what it is made from. */
+export function filledItem(book: Book, section: Section, item: number): unknown {
+  const { recipe, plan, resources } = book;
   const kind = kindOf(section);
-  if (!kind.fill) return undefined;
-  const context = fillContext(recipe, section, item, plan.items[section.id]!.count);
-  const bank = (section.options.words as { bank?: string } | undefined)?.bank;
-  const words = bank === undefined ? undefined : recipe.banks[bank]?.words;
+  if (!kind.fill || troublesOf(book, section).length) return undefined;
+  const context = fillContext(recipe, section, item, plan.items[section.id]!.count, resources);
   const key = JSON.stringify([
     kind.id,
     kind.version,
@@ -70,7 +80,7 @@ export function filledItem({ recipe, plan }: Book, section: Section, item: numbe
     context.total ?? null,
     context.pin ?? null,
     valueKey(section.options),
-    words ? valueKey(words) : null,
+    needsOf(section).map(({ id }) => recipe.resources[id]!.hash),
   ]);
   let kept = made.get(key);
   if (!kept) {

@@ -1,12 +1,17 @@
 import fc from 'fast-check';
+import sharp from 'sharp';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
+import { fingerprintsOf } from '../export/fingerprints.ts';
 import { keyed } from '../keyed.ts';
-import { registerKind, setting } from '../pages/index.ts';
+import { registerKind } from '../pages/index.ts';
 import {
+  agedSample,
   artSample,
   datedSample,
+  importedSample,
   openSumsSample,
+  pictureSample,
   proseSample,
   type SumItem,
   spreadSample,
@@ -15,14 +20,33 @@ import {
 } from '../pages/kinds.sample.ts';
 import { gutterFor, printRules } from '../print/index.ts';
 import { proofBook } from '../proof/index.ts';
+import { decodePicture } from '../resources/decode-picture.ts';
+import { gather, hashOf, type ResourceLoader } from '../resources/index.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { eachMark } from '../scene/index.ts';
+import { setting } from '../settings.ts';
 import { planOf, recipeOf, sectionAt } from './book.sample.ts';
-import { bookFrom, drawPage, filledItem, itemLabel, type Recipe, readRecipe } from './index.ts';
+import {
+  bookFrom,
+  drawPage,
+  filledItem,
+  frameOf,
+  itemLabel,
+  newerVersion,
+  type Recipe,
+  readRecipe,
+  type Section,
+  takeNewerVersion,
+  takeResource,
+  troublesOfBook,
+} from './index.ts';
 
 const type = typesetterFromDisk();
 
-for (const kind of [datedSample, artSample, sumsSample, textSumsSample, proseSample, spreadSample])
+for (const kind of [
+  ...[datedSample, artSample, sumsSample, textSumsSample, proseSample, spreadSample],
+  ...[importedSample, pictureSample, agedSample],
+])
   registerKind(kind as never);
 
 const textsOn = (recipe: Recipe, page: number): string[] => {
@@ -96,6 +120,129 @@ describe('art on rectos alone', () => {
     expect(proofBook(bookFrom(small), type)).toEqual([]);
     const tiny = bookFrom({ ...small, print: { ...small.print, trim: { width: '3in', height: '8in' } } });
     expect(proofBook(tiny, type).filter(({ check }) => check === 'items')).toHaveLength(12);
+  });
+});
+
+describe('a resource', () => {
+  const bytes = new TextEncoder().encode('queen\ndrone\n');
+  const file = { type: 'pdf', hash: hashOf(bytes), name: 'Almanac', facts: { pages: 7 } };
+  const recipe = recipeOf(
+    [
+      { id: 'i', kind: 'imported-sample' },
+      { id: 'r', kind: 'ruled', pages: 3 },
+    ],
+    { resources: { file } },
+  );
+  const loader = (found: Uint8Array | null): ResourceLoader => ({
+    load: async () => found,
+    decodePicture: () => Promise.reject(new Error('none')),
+  });
+
+  it('gives a section its pages, and what is missing keeps their places and says what it is', async () => {
+    expect(outline(recipe).filter((page) => page === 'i page')).toHaveLength(7);
+    const lacking = bookFrom(recipe, await gather(recipe.resources, loader(null)));
+    const [free] = drawPage(lacking, 2, type).layers;
+    const texts = free!.marks.flatMap((mark) => (mark.type === 'text' ? mark.text : []));
+    expect(texts.join(' ')).toBe('PDF “Almanac” is missing. Open the book from its ZIP, or choose another.');
+    expect(proofBook(lacking, type).filter(({ check }) => check === 'resources')).toMatchObject([
+      { severity: 'fix', place: { view: 'page', page: 1, section: 'i' } },
+    ]);
+    expect(troublesOfBook(lacking)).toHaveLength(1);
+  });
+
+  it('of a name that is not among them, or of another type, is refused with its path', () => {
+    const problems = (more: object) => readRecipe({ ...recipe, ...more }).problems;
+    expect(problems({ resources: {} })).toEqual([
+      {
+        path: 'sections.0.options.file',
+        message: 'names “file”, which is not in resources. Resources of type pdf in this recipe: none.',
+      },
+    ]);
+    const words = { ...file, type: 'words', facts: { words: 2 } };
+    expect(problems({ resources: { file: words } })![0]!.message).toMatch(/which is of type words/);
+    expect(problems({ resources: { file: { ...file, facts: { pages: 0 } } } })![0]!.path).toBe(
+      'resources.file.facts.pages',
+    );
+    expect(problems({ resources: { file: { ...file, type: 'film' } } })![0]!.message).toMatch(
+      /is "film"\. Types of resource known here: words, texts, picture, pdf/,
+    );
+    expect(problems({ resources: { file: { ...file, hash: '../x' } } })![0]!.message).toMatch(
+      /should be the hash/,
+    );
+  });
+
+  it('is drawn when it is there, and another content makes the interior another', async () => {
+    const png = new Uint8Array(
+      await sharp({ create: { width: 60, height: 30, channels: 3, background: '#c03020' } })
+        .png()
+        .toBuffer(),
+    );
+    const picture = { type: 'picture', hash: hashOf(png), name: 'Red', facts: { width: 60, height: 30 } };
+    const shown = recipeOf([{ id: 'p', kind: 'picture-sample' }], { resources: { picture } });
+    const book = bookFrom(shown, await gather(shown.resources, { load: async () => png, decodePicture }));
+    const [image] = drawPage(book, 1, type).layers[0]!.marks;
+    expect(image).toMatchObject({ type: 'image', image: { width: 60, height: 30, id: picture.hash } });
+    const other = { ...shown, resources: { picture: { ...picture, hash: file.hash } } };
+    const renamed = { ...shown, resources: { picture: { ...picture, name: 'Crimson' } } };
+    const { interior } = fingerprintsOf(book);
+    expect(fingerprintsOf(bookFrom(other)).interior).not.toBe(interior);
+    expect(fingerprintsOf(bookFrom(renamed)).interior).toBe(interior);
+  });
+
+  it('is put to use under a name of its own, and what nothing uses any more is left out', () => {
+    const other = { ...file, hash: hashOf(png), name: 'Tides', facts: { pages: 2 } };
+    const spare = { type: 'words', hash: file.hash, name: 'Spare', facts: { words: 2 } };
+    const before = { ...recipe, resources: { ...recipe.resources, spare } };
+    const after = takeResource(before, 'i', other, (now, name) => ({
+      ...now,
+      options: { ...now.options, file: name },
+    }));
+    expect(Object.keys(after.resources)).toEqual(['spare', 'tides']);
+    expect(outline(after).filter((page) => page === 'i page')).toHaveLength(2);
+  });
+  const png = new TextEncoder().encode('another content');
+});
+
+describe('a kind that changed', () => {
+  const recipe = recipeOf([
+    { id: 'a', kind: 'aged-sample', version: 1, pages: 2, options: { lines: 3 } },
+    { id: 'b', kind: 'aged-sample', version: 2, pages: 2, options: { lines: 3 } },
+  ]);
+  const heights = (one: Recipe, page: number) =>
+    drawPage(bookFrom(one), page, type).layers[0]!.marks.map((mark) =>
+      mark.type === 'path' ? Math.round(mark.path.points[1]! - drawnFrom) : 0,
+    );
+  const drawnFrom = frameOf(bookFrom(recipe), { side: 'recto' }).safe.y;
+
+  it('makes in each version what it always made', () => {
+    const [first, second] = recipe.sections as Section[];
+    expect([first!.version, second!.version, second!.options]).toEqual([1, 3, { rules: 3 }]);
+    expect(heights(recipe, 1)).toEqual([20, 40, 60]);
+    expect(heights(recipe, 3)).toEqual([12, 24, 36]);
+  });
+
+  it('says what the newest would change, and is moved on when the publisher wants it', () => {
+    const [first, second] = recipe.sections as Section[];
+    expect(newerVersion(first!)).toMatchObject({ version: 3, changes: ['Rules stand closer, 12 pt apart.'] });
+    expect(newerVersion(second!)).toBeNull();
+    const taken = takeNewerVersion(recipe, 'a');
+    expect(heights(taken, 1)).toEqual([12, 24, 36]);
+    expect(readRecipe(taken).recipe).toEqual(taken);
+    expect(takeNewerVersion(taken, 'a')).toEqual(taken);
+  });
+
+  it('of a version from the future is refused with what is known', () => {
+    const future = readRecipe({
+      ...recipe,
+      sections: [{ id: 'a', kind: 'aged-sample', version: 9, pages: 2 }],
+    });
+    expect(future.problems).toEqual([
+      {
+        path: 'sections.0.version',
+        message:
+          'is 9, but this program knows aged-sample up to version 3. Use a newer one, or leave the version out.',
+      },
+    ]);
   });
 });
 

@@ -9,6 +9,7 @@ import {
   type Side,
   sideOf,
 } from '../print/index.ts';
+import type { ResourceType } from '../resources/index.ts';
 import { parseLength } from '../units.ts';
 import type { Recipe } from './recipe.ts';
 import { type Entry, isGroup, kindOf, type Section, type Solutions, sectionsOf } from './sections.ts';
@@ -104,7 +105,12 @@ export function planBook(recipe: Recipe, rules: PrintRules): Plan {
 }
 
 /** The units of a section that stands alone, or of a member of a group, which has one for each round. */
-function unitsOf(section: Section, frame: (side: Side) => PageFrame, rounds?: number): readonly Unit[] {
+function unitsOf(
+  { resources }: Recipe,
+  section: Section,
+  frame: (side: Side) => PageFrame,
+  rounds?: number,
+): readonly Unit[] {
   const kind = kindOf(section);
   const { options } = section;
   const perUnit = kind.itemsPerUnit?.(options) ?? 1;
@@ -114,7 +120,9 @@ function unitsOf(section: Section, frame: (side: Side) => PageFrame, rounds?: nu
     pages: rounds ?? section.pages ?? 1,
     items: rounds === undefined ? (section.items ?? 1) : rounds * perUnit,
   };
-  const units = kind.units({ options, count: counts[kind.extent], frame });
+  const facts = <Facts>(type: ResourceType<unknown, Facts>, id: string) =>
+    resources[id]?.type === type.id ? (resources[id].facts as Facts) : null;
+  const units = kind.units({ options, count: counts[kind.extent], frame, facts });
   // A single page comes in every round.
   if (rounds !== undefined && kind.extent === 'single')
     return Array.from({ length: rounds }, () => units[0] ?? {});
@@ -221,7 +229,7 @@ function layOut(recipe: Recipe, gutter: number, frame: (side: Side) => PageFrame
   for (const entry of recipe.sections) {
     const members = isGroup(entry) ? entry.group.members : [entry];
     const rounds = isGroup(entry) ? entry.group.rounds : undefined;
-    const units = members.map((member) => unitsOf(member, frame, rounds));
+    const units = members.map((member) => unitsOf(recipe, member, frame, rounds));
     members.forEach((member, i) => {
       plan.items[member.id] = {
         count: countItems(units[i]!),

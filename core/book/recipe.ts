@@ -1,13 +1,17 @@
 import * as v from 'valibot';
-import { COMPOSITION_NAMES, MOTIF_NAMES } from '../cover/names.ts';
+import { compositions } from '../cover/compositions/index.ts';
+import { MOTIF_NAMES } from '../cover/names.ts';
 import { identifier, keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
 import { kindsRevision } from '../pages/index.ts';
 import { printService, printServices } from '../print/index.ts';
+import { resourcesSchema } from '../resources/index.ts';
 import { LENGTH_PATTERN } from '../units.ts';
-import { type Entry, isGroup, type Section, sectionsSchema } from './sections.ts';
+import { ofAny, versionSchema } from '../versions.ts';
+import { migrated } from './migrations.ts';
+import { type Entry, isGroup, needsOf, type Section, sectionsSchema } from './sections.ts';
 
-/** Version of the recipe format this program writes. */
-export const RECIPE_VERSION = 1;
+/** Version of the recipe format this program writes; it reads every one before it. */
+export const RECIPE_VERSION = 2;
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
 const MOST_IN_SECTION = 828;
 /** What any service might take; what the book's own takes is checked by the proof. */
@@ -22,7 +26,7 @@ const length = v.pipe(
     (issue) => `is ${issue.received}. Write a number and a unit: in, mm, cm or pt, such as "6in".`,
   ),
 );
-const hexColour = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}$/, 'should be a colour such as "#1d2733".'));
+const hexColor = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}$/, 'should be a color such as "#1d2733".'));
 /** What a service allows is looked up when all keys are there; what is left out is the first that it offers. */
 const print = v.pipe(
   keyed({
@@ -50,7 +54,7 @@ const print = v.pipe(
 );
 
 const style = keyed({
-  palette: v.optional(keyed({ ground: hexColour, accent: hexColour, second: hexColour, light: hexColour }), {
+  palette: v.optional(keyed({ ground: hexColor, accent: hexColor, second: hexColor, light: hexColor }), {
     ground: '#1d2733',
     accent: '#e3b34c',
     second: '#b9811a',
@@ -70,7 +74,7 @@ const style = keyed({
   numbering: v.optional(
     keyed({
       form: v.optional(oneOf(['none', '1', 'Page 1', '1 of 100', 'Page 1 of 100']), '1'),
-      place: v.optional(oneOf(['outer', 'centre']), 'outer'),
+      place: v.optional(oneOf(['outer', 'center']), 'outer'),
       /** The number shown on page 1. */
       from: v.optional(wholeNumber(1, 9999), 1),
     }),
@@ -78,12 +82,44 @@ const style = keyed({
   ),
 });
 
+/** How a layer of the cover was changed by hand. */
+const layer = keyed({ id: identifier, hidden: v.optional(v.boolean('should be true or false.'), false) });
+const MOST_LAYERS = 100;
+
+const cover = ofAny(
+  'composition',
+  compositions,
+  (composition) =>
+    keyed({
+      // The first is meant where none is named.
+      composition:
+        composition === compositions[0]
+          ? v.optional(v.literal(composition.id), composition.id)
+          : v.literal(composition.id),
+      version: versionSchema(composition),
+      options: v.optional(composition.options, {}),
+      fields: v.optional(composition.fields, {}),
+      layers: v.optional(v.pipe(v.array(layer), v.maxLength(MOST_LAYERS)), []),
+    }),
+  { called: 'Compositions', fallback: compositions[0]!.id },
+) as v.GenericSchema<unknown, CoverChoice>;
+
+/** How a cover is composed: options and words belong to the composition, which alone knows what they hold. */
+export interface CoverChoice {
+  composition: string;
+  version: number;
+  options: Record<string, unknown>;
+  fields: Record<string, string>;
+  layers: { id: string; hidden: boolean }[];
+}
+
 const price = numberBetween(0.01, 250);
 
 const fields = {
   quill: v.literal(
     RECIPE_VERSION,
-    (issue) => `is ${issue.received}. This program reads recipes of version ${RECIPE_VERSION}.`,
+    (issue) =>
+      `is ${issue.received}. This program reads recipes up to version ${RECIPE_VERSION}; a newer one may read it.`,
   ),
   id: identifier,
   seed: text(1, 64),
@@ -98,22 +134,9 @@ const fields = {
   ),
   print,
   style: v.optional(style, {}),
-  /** Word banks the sections name, carried along so that the recipe is complete by itself. */
-  banks: v.optional(
-    v.record(
-      identifier,
-      keyed({ name: text(1, 100), words: v.pipe(v.array(text(1, 60)), v.maxLength(20_000)) }),
-    ),
-    {},
-  ),
-  cover: v.optional(
-    keyed({
-      composition: v.optional(oneOf(COMPOSITION_NAMES), 'field'),
-      fields: v.optional(keyed({ blurb: v.optional(text(0, 1200), '') }), {}),
-      adjust: v.optional(keyed({ titleScale: v.optional(numberBetween(0.5, 1.5), 1) }), {}),
-    }),
-    {},
-  ),
+  /** What the sections use that is not in the recipe itself. */
+  resources: v.optional(resourcesSchema, {}),
+  cover: v.optional(cover, {}),
   listing: v.optional(
     keyed({
       description: v.optional(text(0, MOST_DESCRIPTION), ''),
@@ -166,15 +189,21 @@ export interface RecipeProblem {
 }
 
 export type ReadRecipe =
-  | { recipe: Recipe; problems?: undefined }
+  | {
+      recipe: Recipe;
+      /** By hash, what an older recipe held inside and this one names among its resources; mostly nothing. */
+      contents: ReadonlyMap<string, Uint8Array>;
+      problems?: undefined;
+    }
   | { recipe?: undefined; problems: RecipeProblem[] };
 
 /**
- * Reads a recipe from parsed JSON, filling in what it leaves out. Every problem names the path, the value and what
- * is allowed.
+ * Reads a recipe from parsed JSON, filling in what it leaves out; older ones are migrated. Every problem names the
+ * path, the value and what is allowed.
  */
 export function readRecipe(value: unknown): ReadRecipe {
-  const result = v.safeParse(recipeSchema(), value);
+  const { value: brought, contents } = migrated(value);
+  const result = v.safeParse(recipeSchema(), brought);
   if (!result.success) {
     return {
       problems: result.issues.map((issue) => ({
@@ -185,7 +214,7 @@ export function readRecipe(value: unknown): ReadRecipe {
   }
   const recipe = result.output;
   const problems = crossProblems(recipe);
-  return problems.length ? { problems } : { recipe };
+  return problems.length ? { problems } : { recipe, contents };
 }
 
 /** As readRecipe. @throws RecipeError with all problems in its message */
@@ -202,7 +231,7 @@ export class RecipeError extends Error {
   }
 }
 
-/** What no single key can see: ids used twice, banks that are not there, ink the paper does not take. */
+/** What no single key can see: ids used twice, resources that are not named, ink the paper does not take. */
 function crossProblems(recipe: Recipe): RecipeProblem[] {
   const problems: RecipeProblem[] = [];
   const seen = new Map<string, string>();
@@ -217,12 +246,13 @@ function crossProblems(recipe: Recipe): RecipeProblem[] {
   };
   const checkSection = (section: Section, path: string, name: string) => {
     check(section.id, path, name);
-    const { words } = section.options as { words?: { bank?: string } };
-    if (words?.bank !== undefined && !recipe.banks[words.bank]) {
-      const known = Object.keys(recipe.banks).join(', ') || 'none';
+    for (const { id, type, path: option } of needsOf(section)) {
+      const found = recipe.resources[id];
+      if (found?.type === type) continue;
+      const known = Object.keys(recipe.resources).filter((one) => recipe.resources[one]!.type === type);
       problems.push({
-        path: `${path}.options.words.bank`,
-        message: `names “${words.bank}”, which is not in banks. Banks in this recipe: ${known}.`,
+        path: `${path}.options.${option}`,
+        message: `names “${id}”, which ${found ? `is of type ${found.type}` : 'is not in resources'}. Resources of type ${type} in this recipe: ${known.join(', ') || 'none'}.`,
       });
     }
   };

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { identifier, keyed, oneOf, wholeNumber } from '../keyed.ts';
-import { type PageKind, pageKind, pageKinds } from '../pages/index.ts';
+import { type Need, type PageKind, pageKind, pageKinds } from '../pages/index.ts';
+import { ofAny, versionSchema } from '../versions.ts';
 
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
 const MOST_IN_SECTION = 828;
@@ -63,8 +64,11 @@ export const sectionsOf = (entries: readonly Entry[]): Section[] =>
 export const sectionIn = (entries: readonly Entry[], id: string | null): Entry | undefined =>
   entries.find((entry) => entry.id === id) ?? sectionsOf(entries).find((section) => section.id === id);
 
-/** @throws RangeError when the kind is not known */
-export const kindOf = (section: Section): PageKind => pageKind(section.kind);
+/** The kind of a section, in the version that it names. @throws RangeError when it is not known */
+export const kindOf = ({ kind, version }: Section): PageKind => pageKind(kind, version);
+
+/** The resources that a section names. */
+export const needsOf = (section: Section): readonly Need[] => kindOf(section).needs?.(section.options) ?? [];
 
 const itemNumber = v.pipe(
   v.string(),
@@ -86,18 +90,12 @@ const solutions = keyed({
   together: v.optional(v.boolean('should be true or false.'), false),
 });
 
-const version = (kind: PageKind) =>
-  v.optional(
-    v.literal(kind.version, `should be ${kind.version}, the version of ${kind.id} known here.`),
-    kind.version,
-  );
-
 /** What every section of a kind says, and how items of it were re-rolled and pinned. */
 function commonEntries(kind: PageKind) {
   const common = {
     id: identifier,
     kind: v.literal(kind.id),
-    version: version(kind),
+    version: versionSchema(kind),
     options: v.optional(kind.options, {}),
   };
   if (kind.extent !== 'items') return common;
@@ -121,15 +119,9 @@ function sectionSchema(kind: PageKind) {
   });
 }
 
-/** One of the schemas of all kinds, by the kind that is named. */
+/** One of the schemas of all kinds, by the kind and version that are named. */
 const ofAnyKind = (schemaOf: (kind: PageKind) => unknown) =>
-  v.variant('kind', pageKinds().map(schemaOf) as never, (issue) =>
-    issue.type === 'variant'
-      ? `is ${issue.received}. Kinds of page known here: ${pageKinds()
-          .map(({ id }) => id)
-          .join(', ')}.`
-      : issue.message,
-  ) as v.GenericSchema<unknown, Section>;
+  ofAny('kind', pageKinds(), schemaOf, { called: 'Kinds of page' }) as v.GenericSchema<unknown, Section>;
 
 /** The running order, of the kinds that are registered now. */
 export function sectionsSchema() {

@@ -1,7 +1,7 @@
 import type { Rect } from '../print/index.ts';
 import { BLACK, fitText, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import type { Book } from './book.ts';
-import { placedItem } from './items.ts';
+import { placedItem, troublesOf } from './items.ts';
 import type { PlannedAnswer, PlannedPage } from './plan.ts';
 import { kindOf } from './sections.ts';
 import { SOLUTION_LEADING, SOLUTIONS_HEADING_STRIP } from './solution-flow.ts';
@@ -31,6 +31,7 @@ export function drawAnswers(
   const height =
     layout.form === 'boxes' ? (room.height - GAP * (layout.rows - 1)) / layout.rows : SOLUTION_LEADING;
   const marks = answers.flatMap((answer) => {
+    if (troublesOf(book, book.sections.get(answer.section)!).length) return [];
     const x = room.x + answer.column * (width + GAP);
     return layout.form === 'boxes'
       ? boxMarks(book, answer, { x, y: room.y + answer.row * (height + GAP), width, height }, type)

@@ -1,12 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recipeOf as sampleRecipe } from '../book/book.sample.ts';
-import { type Book, bookFrom } from '../book/index.ts';
+import { type Book, bookFrom, readRecipe, showLayer } from '../book/index.ts';
 import { coverPdfs } from '../export/files.ts';
+import { fingerprintsOf } from '../export/fingerprints.ts';
 import { proofBook } from '../proof/index.ts';
 import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { type Bounds, eachMark, markBounds, type Scene } from '../scene/index.ts';
-import { coverOverview, coverSheetsOf, drawCover, drawCoverOverview, drawFront } from './index.ts';
+import {
+  coverOverview,
+  coverSheetsOf,
+  drawCover,
+  drawCoverOverview,
+  drawFront,
+  layerAt,
+  placedLayers,
+  sheetLayers,
+} from './index.ts';
 import { motifs } from './motifs/index.ts';
 
 const type = typesetterFromDisk();
@@ -188,5 +198,72 @@ describe('a cover in two parts', () => {
     ]);
     expect(media).toEqual({ width: 2 * 6.25 * 72 + 18, height: 9.25 * 72 });
     expect(drawCoverOverview(coil, type).layers).toHaveLength(2);
+  });
+});
+
+describe('layers of a cover', () => {
+  const book = bookOf({
+    subtitle: 'Word searches from the hive',
+    imprint: 'Tin Lantern Press',
+    series: { name: 'Hive & Hedge', volume: 2 },
+    cover: { fields: { blurb: 'Buzz.' } },
+  });
+  const layers = placedLayers(book, type);
+  const middle = ({ box }: { box: { x: number; y: number; width: number; height: number } }) =>
+    [box.x + box.width / 2, box.y + box.height / 2] as const;
+
+  it('have names of their own and stand on their panels', () => {
+    expect(new Set(layers.map(({ id }) => id)).size).toBe(layers.length);
+    const { front, spine, back } = wrapOf(book);
+    for (const { panel, role, box } of layers) {
+      if (role !== 'text') continue;
+      const on = { front, spine, back }[panel as 'front'];
+      expect(box.x).toBeGreaterThanOrEqual(on.x - 0.01);
+      expect(box.x + box.width).toBeLessThanOrEqual(on.x + on.width + 0.01);
+    }
+    expect(layers[0]).toMatchObject({ id: 'ground', role: 'ground', panel: 'sheet', hidden: false });
+  });
+
+  it('are found where they are seen, the uppermost first', () => {
+    for (const layer of layers.filter(({ role }) => role === 'text'))
+      expect(layerAt(layers, ...middle(layer))?.id).toBe(layer.id);
+    expect(layerAt(layers, 1, 1)?.id).toBe('ground');
+    expect(layerAt(layers, -5, 1)).toBeNull();
+  });
+
+  it('one that is hidden leaves all others as they are, and what lies under it is found', () => {
+    for (const { id, role } of layers) {
+      if (role === 'ground') continue;
+      const hidden = bookFrom(showLayer(book.recipe, id, false));
+      const others = (all: typeof layers) => all.filter((layer) => layer.id !== id);
+      expect(others(placedLayers(hidden, type))).toEqual(others(layers));
+      const marks = (one: Book) => drawWrap(one).layers[0]!.marks.length;
+      const own = sheetLayers(book, coverSheetsOf(book)[0]!, type).find((layer) => layer.id === id)!;
+      expect(marks(hidden)).toBe(marks(book) - own.marks.length);
+      const layer = layers.find((one) => one.id === id)!;
+      expect(layerAt(placedLayers(hidden, type), ...middle(layer))?.id).not.toBe(id);
+      expect(showLayer(hidden.recipe, id, true)).toEqual(book.recipe);
+    }
+  });
+
+  it('a title that is hidden makes the cover out of date, not the interior', () => {
+    const now = fingerprintsOf(book);
+    const hidden = fingerprintsOf(bookFrom(showLayer(book.recipe, 'front-title', false)));
+    expect(hidden.interior).toBe(now.interior);
+    expect(hidden.cover).not.toBe(now.cover);
+  });
+
+  it('a composition or an option that is not there is refused with what is', () => {
+    const problem = (cover: object) => readRecipe({ ...book.recipe, cover }).problems![0];
+    expect(problem({ composition: 'fields' })).toEqual({
+      path: 'cover.composition',
+      message: 'is "fields". Compositions known here: field.',
+    });
+    expect(problem({ options: { titleSize: 200 } })).toEqual({
+      path: 'cover.options.titleSize',
+      message: 'is 200. Allowed: 50 to 150.',
+    });
+    expect(problem({ version: 4 })!.message).toMatch(/knows field up to version 1/);
+    expect(problem({ fields: { blurp: '' } })!.message).toMatch(/Allowed: blurb/);
   });
 });

@@ -1,2 +1,3 @@
+export * from './compositions/index.ts';
 export * from './names.ts';
 export * from './wrap.ts';

@@ -1,6 +1,4 @@
-/** Names a recipe may use; the drawings behind them are in compositions/ and motifs/. */
-export const COMPOSITION_NAMES = ['field'] as const;
+/** Names that a recipe may use for a motif; the drawings behind them are in motifs/. */
 export const MOTIF_NAMES = ['hexagons', 'stars', 'shells', 'leaves'] as const;
 
-export type CompositionName = (typeof COMPOSITION_NAMES)[number];
 export type MotifName = (typeof MOTIF_NAMES)[number];

@@ -1,4 +1,4 @@
-import type { Book } from '../book/index.ts';
+import { type Book, needsOf } from '../book/index.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { valueKey } from '../value-key.ts';
 import { listingSheet } from './listing.ts';
@@ -22,7 +22,9 @@ export function fingerprintsOf(book: Book): Fingerprints {
       sheet,
       numbering: style.numbering,
       sections: recipe.sections.map(valueKey),
-      banks: valueKey(recipe.banks),
+      resources: [...book.sections.values()].flatMap((section) =>
+        needsOf(section).map(({ id }) => recipe.resources[id]!.hash),
+      ),
     }),
     cover: fingerprint({
       ...names,

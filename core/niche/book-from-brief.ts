@@ -1,5 +1,6 @@
 import { bookFrom, type Recipe, readRecipe } from '../book/index.ts';
 import { printRules } from '../print/index.ts';
+import { type NamedResource, withResource } from '../resources/index.ts';
 import type { Brief } from './brief.ts';
 
 /** Of the pages left for puzzles, how many carry puzzles; the rest are their solutions, six to a page. */
@@ -15,22 +16,23 @@ export function recipeFromBrief(
     seed: string;
     penName: string;
     imprint: string;
-    bank?: { id: string; name: string; words: string[] } | undefined;
+    bank?: NamedResource | undefined;
   },
 ): Recipe {
   const service = printRules('wrenfair', 'paperback');
   const trim = service.trims.find(({ name }) => name === brief.trim)!;
   const puzzles = brief.kinds.includes('word-search');
   const ruled = brief.kinds.includes('ruled');
+  const bank = own.bank && withResource({}, own.bank);
   const draft = (items: number, rest: number): Recipe => {
     const wordSearch = {
       id: 'puzzles',
       kind: 'word-search',
       items,
-      options: own.bank ? { words: { bank: own.bank.id } } : {},
+      options: bank ? { words: { bank: bank.id } } : {},
     };
     const read = readRecipe({
-      quill: 1,
+      quill: 2,
       id: own.id,
       seed: own.seed,
       title: brief.title || brief.phrase,
@@ -41,11 +43,9 @@ export function recipeFromBrief(
         service: 'wrenfair',
         trim: { width: trim.width, height: trim.height },
         ink: brief.ink,
-        paper: puzzles || brief.ink === 'colour' ? 'white' : 'cream',
+        paper: puzzles || brief.ink === 'color' ? 'white' : 'cream',
       },
-      ...(puzzles && own.bank
-        ? { banks: { [own.bank.id]: { name: own.bank.name, words: own.bank.words } } }
-        : {}),
+      ...(puzzles && bank ? { resources: bank.resources } : {}),
       sections: [
         { id: 'title', kind: 'title-page' },
         { id: 'owner', kind: 'belongs-to' },

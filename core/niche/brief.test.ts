@@ -3,6 +3,7 @@ import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { planOf } from '../book/book.sample.ts';
 import { bookFrom, jobTicket, sectionsOf } from '../book/index.ts';
+import { hashOf, writeWords } from '../resources/index.ts';
 import {
   BriefSchema,
   briefFrom,
@@ -21,7 +22,7 @@ const own = {
   seed: 's',
   penName: 'Odile Marrow',
   imprint: 'Tin Lantern Press',
-  bank: { id: 'bees', name: 'Bees', words: ['queen', 'drone'] },
+  bank: { type: 'words', hash: hashOf(writeWords(['comb'])), name: 'Bees & hives', facts: { words: 1 } },
 };
 
 describe('from a brief to a recipe', () => {

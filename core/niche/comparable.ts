@@ -8,7 +8,7 @@ export interface Comparable {
   /** Inches. */
   trim: { width: number; height: number } | null;
   pages: number | null;
-  ink: 'black' | 'colour';
+  ink: 'black' | 'color';
   /** Sales rank: 1 is the best seller of the whole shop. */
   rank: number | null;
   reviews: number | null;

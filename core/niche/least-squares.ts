@@ -19,7 +19,7 @@ export interface Line {
 const sumOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
 
 /**
- * Ordinary least squares for one predictor, on centred values so that digits are not lost (Draper and Smith, Applied
+ * Ordinary least squares for one predictor, on centered values so that digits are not lost (Draper and Smith, Applied
  * Regression Analysis, ch. 1).
  * @throws RangeError with fewer than three points, or when all x are equal
  */

@@ -33,7 +33,7 @@ export interface RivalFilter extends Partial<Record<RivalNumber, Range>> {
   age?: Range;
   /** As `6×9`. */
   trim?: string;
-  ink?: 'black' | 'colour';
+  ink?: 'black' | 'color';
   marks?: 'counted' | 'left out' | 'watched' | 'own';
   ids?: readonly string[];
 }
@@ -48,7 +48,7 @@ const HIDDEN = 1;
 const UNLIKE = 2;
 const WATCHED = 4;
 const OWN = 8;
-const COLOUR = 16;
+const COLOR = 16;
 
 /** Which marks a filter asks for: any of them, or none. */
 const MARKS: Record<NonNullable<RivalFilter['marks']> | 'all', [mask: number, wanted: 'any' | 'none']> = {
@@ -96,7 +96,7 @@ export function layOut(rivals: readonly Rival[], day: string) {
       (unlike ? UNLIKE : 0) |
       (watched ? WATCHED : 0) |
       (source === 'own' ? OWN : 0) |
-      (ink === 'colour' ? COLOUR : 0),
+      (ink === 'color' ? COLOR : 0),
   );
   const trims: string[] = [];
   const trimNumbers = new Map<string, number>();
@@ -134,8 +134,8 @@ export function layOut(rivals: readonly Rival[], day: string) {
       part(key, (i) => values[i]! >= least && values[i]! <= most);
     }
     if (filter.ink) {
-      const ink = filter.ink === 'colour' ? COLOUR : 0;
-      part('ink', (i) => (flags[i]! & COLOUR) === ink);
+      const ink = filter.ink === 'color' ? COLOR : 0;
+      part('ink', (i) => (flags[i]! & COLOR) === ink);
     }
     if (filter.trim) {
       const trim = trimNumbers.get(filter.trim) ?? -1;

@@ -72,10 +72,10 @@ export function sharedByBest(comparables: readonly EstimatedComparable[], lists:
     });
     say(` say “${kind.value}” in the title`);
   }
-  const colour = best.filter(({ ink }) => ink === 'colour').length;
-  if (colour) {
+  const color = best.filter(({ ink }) => ink === 'color').length;
+  if (color) {
     say('; ');
-    say(`${inWords(colour)} ${colour === 1 ? 'is' : 'are'} printed in colour`, { ink: 'colour' });
+    say(`${inWords(color)} ${color === 1 ? 'is' : 'are'} printed in color`, { ink: 'color' });
   }
   const reviewed = best.flatMap(({ reviews }) => (reviews === null ? [] : [reviews]));
   if (reviewed.length) {

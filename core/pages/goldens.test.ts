@@ -2,6 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { HIVE_WORDS, recipeOf } from '../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem, kindOf } from '../book/index.ts';
+import { compositions, drawCover } from '../cover/index.ts';
 import { namesOfNoFile } from '../export/content.sample.ts';
 import { contentStream } from '../export/content.ts';
 import { fingerprint } from '../fingerprint.ts';
@@ -14,15 +15,21 @@ import { pageKinds } from './index.ts';
  * versions are never changed.
  */
 const FILE = new URL('./goldens.json', import.meta.url);
-const goldens = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, { items: string; pages: string }>;
+const goldens = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Record<string, string>>;
 
 const type = typesetterFromDisk();
 
-/** Sections that use what a kind can do, on a trim that is nobody's default. */
+const ruledSamples = (shade: 'grey' | 'gray') => [
+  { pages: 2 },
+  { pages: 2, options: { ruling: 'wide', heading: 'date', label: 'Night of', [shade]: 0.4, weight: 1.25 } },
+  { pages: 1, options: { ruling: 'narrow', heading: 'subject' } },
+];
+
+/** By kind and version, sections that use what it can do, on a trim that is nobody's default. */
 const SAMPLES: Record<string, object[]> = {
-  'title-page': [{}, { options: { series: false } }],
-  'belongs-to': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
-  'word-search': [
+  'title-page 1': [{}, { options: { series: false } }],
+  'belongs-to 1': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
+  'word-search 1': [
     { items: 3, options: { words: { lists: [{ title: 'In the hive', words: HIVE_WORDS }] } } },
     {
       items: 2,
@@ -37,15 +44,12 @@ const SAMPLES: Record<string, object[]> = {
       solutions: { perPage: 2, order: 'reverse' },
     },
   ],
-  ruled: [
-    { pages: 2 },
-    { pages: 2, options: { ruling: 'wide', heading: 'date', label: 'Night of', grey: 0.4, weight: 1.25 } },
-    { pages: 1, options: { ruling: 'narrow', heading: 'subject' } },
-  ],
+  'ruled 1': ruledSamples('grey'),
+  'ruled 2': ruledSamples('gray'),
 };
 
-function marksOf(kind: string) {
-  const sections = SAMPLES[kind]!.map((more, i) => ({ id: `s${i}`, kind, ...more }));
+function marksOf(kind: string, version: number) {
+  const sections = SAMPLES[`${kind} ${version}`]!.map((more, i) => ({ id: `s${i}`, kind, version, ...more }));
   const book = bookFrom(
     recipeOf(sections, {
       subtitle: 'Long evenings',
@@ -68,14 +72,58 @@ function marksOf(kind: string) {
   return { items: fingerprint(items), pages: fingerprint(pages) };
 }
 
+/** The cover of a thick book with every field, in all its sheets. */
+function coverMarks(composition: string, version: number) {
+  const sheets = ['wrenfair', 'thornback'].flatMap((service) =>
+    drawCover(
+      bookFrom(
+        recipeOf([{ id: 'r', kind: 'ruled', pages: 140 }], {
+          subtitle: 'Long evenings',
+          imprint: 'Tin Lantern Press',
+          series: { name: 'Hive & Hedge', volume: 2 },
+          print: { service, trim: { width: '8.5in', height: '11in' } },
+          listing: {},
+          cover: {
+            composition,
+            version,
+            options: { titleSize: 90 },
+            fields: { blurb: 'From brood to waggle dance.' },
+          },
+        }),
+      ),
+      type,
+    ),
+  );
+  return fingerprint(
+    sheets.map(({ scene }) =>
+      scene.layers.map(({ marks }) =>
+        Buffer.from(contentStream(marks, scene.height, namesOfNoFile, type, scene.gray)).toString('latin1'),
+      ),
+    ),
+  );
+}
+
+function holds(name: string, made: Record<string, string>) {
+  if (!goldens[name] && process.env.QUILL_GOLDENS === 'add') {
+    goldens[name] = made;
+    writeFileSync(FILE, `${JSON.stringify(goldens, null, 2)}\n`);
+  }
+  expect(made, `${name} makes something else. Give it a new version.`).toEqual(goldens[name]);
+}
+
+describe('what a version of a composition makes never changes', () => {
+  it.each(compositions.map(({ id, version }) => [`cover ${id} ${version}`, id, version] as const))(
+    '%s',
+    (name, id, version) => holds(name, { sheets: coverMarks(id, version) }),
+  );
+});
+
 describe('what a version of a kind makes never changes', () => {
-  it.each(pageKinds().map(({ id, version }) => [`${id} ${version}`, id] as const))('%s', (name, id) => {
-    expect(SAMPLES[id], `${id} has no samples here`).toBeDefined();
-    const made = marksOf(id);
-    if (!goldens[name] && process.env.QUILL_GOLDENS === 'add') {
-      goldens[name] = made;
-      writeFileSync(FILE, `${JSON.stringify(goldens, null, 2)}\n`);
-    }
-    expect(made, `${name} makes something else. Give the kind a new version.`).toEqual(goldens[name]);
+  const versions = pageKinds().flatMap(({ id, version }) =>
+    Array.from({ length: version }, (_, i) => [`${id} ${i + 1}`, id, i + 1] as const),
+  );
+  it.each(versions)('%s', (name, id, version) => {
+    expect(SAMPLES[name], `${name} has no samples here`).toBeDefined();
+    holds(name, marksOf(id, version));
   });
 });

@@ -1,3 +1,2 @@
 export * from './kind.ts';
 export * from './registry.ts';
-export * from './settings.ts';

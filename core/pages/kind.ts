@@ -1,7 +1,8 @@
 import type * as v from 'valibot';
 import type { PageFrame, Rect, Side } from '../print/index.ts';
+import type { Resources, ResourceType } from '../resources/index.ts';
 import type { Mark, Typesetter } from '../scene/index.ts';
-import type { WordList } from '../words/index.ts';
+import type { Versioned } from '../versions.ts';
 
 /** What a page may say about the book: fields of the recipe, never copies of them. */
 export interface BookFields {
@@ -40,6 +41,8 @@ export interface UnitsContext<Options> {
   count: number;
   /** The frame of a page of either side, for kinds whose pages depend on the room they have. */
   frame(side: Side): PageFrame;
+  /** What the recipe says of a resource, such as the pages of a PDF; null where it names none of that type. */
+  facts<Facts>(type: ResourceType<unknown, Facts>, id: string): Facts | null;
 }
 
 /** One item of a section on its way to the page. */
@@ -65,13 +68,14 @@ export interface DrawContext<Options, Item> {
   unit: Unit;
   part: UnitPart;
   items: PlacedItem<Item>[];
+  resources: Resources;
   book: BookFields;
   type: Typesetter;
 }
 
 export interface FillContext<Options> {
   options: Options;
-  banks: Readonly<Record<string, WordList & { name: string }>>;
+  resources: Resources;
   /** Parts of the key of the item's random stream: book seed and section id. */
   streamKey: readonly [seed: string, section: string];
   item: number;
@@ -79,6 +83,16 @@ export interface FillContext<Options> {
   pin: unknown;
   /** How many items the section has, for kinds whose items depend on their place; see `usesPlace`. */
   total?: number;
+}
+
+/** A resource that the options of a section name. */
+export interface Need {
+  /** Its name in the recipe. */
+  id: string;
+  /** Of the resource, as its type is called in a recipe. */
+  type: string;
+  /** Where the options name it, from `options` on: `words.bank`. */
+  path: string;
 }
 
 /** Something a kind of page found wrong. */
@@ -114,11 +128,7 @@ export interface SolutionContext<Options> {
  * A kind of page. Everything the program knows of a kind is in its folder and comes in through this; adding a
  * kind is adding a folder and naming it in registry.ts.
  */
-export interface PageKind<Options = unknown, Item = unknown> {
-  /** As a recipe names it. */
-  id: string;
-  /** Raised when the same options would draw other pages; a recipe names the version it was made with. */
-  version: number;
+export interface PageKind<Options = unknown, Item = unknown> extends Versioned<PageKind> {
   name: string;
   /** What it is for, in a few words, where pages are added. */
   purpose: string;
@@ -132,6 +142,8 @@ export interface PageKind<Options = unknown, Item = unknown> {
   numbered: boolean;
   /** Each with its default and what the settings panel says of it; see settings.ts. */
   options: v.GenericSchema<unknown, Options>;
+  /** The resources that its options name. Pages whose resources are missing are not drawn, but kept free and named. */
+  needs?(options: Options): readonly Need[];
   /** Its pages, in order. Draws nothing and makes no item. */
   units(context: UnitsContext<Options>): readonly Unit[];
   /** What one item is called: “puzzle”. Items of kinds that call theirs the same are numbered through. */

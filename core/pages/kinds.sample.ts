@@ -1,10 +1,11 @@
 import { addDays, formatISO, parseISO } from 'date-fns';
 import * as v from 'valibot';
-import { keyed, oneOf, wholeNumber } from '../keyed.ts';
+import { identifier, keyed, oneOf, wholeNumber } from '../keyed.ts';
 import { randomStream } from '../random.ts';
+import { pdf, picture } from '../resources/index.ts';
 import { BLACK, ellipsePath, type Mark, rectPath, textLine } from '../scene/index.ts';
+import { setting } from '../settings.ts';
 import { type DrawContext, defineKind, itemUnits, type PageKind, type Unit } from './kind.ts';
-import { setting } from './settings.ts';
 
 /** Kinds that nobody is offered: each uses what the ones on offer do not. */
 
@@ -179,5 +180,80 @@ export const spreadSample = defineKind({
   units: ({ count }) => Array.from({ length: count }, () => ({ side: 'facing' as const })),
   draw: ({ part, body, type }) => [
     textLine(type, part, { face: FACE, size: 12, color: BLACK }, body.x, body.y + 20),
+  ],
+});
+
+/** Pages of a PDF: how many follows from the PDF. */
+export const importedSample = defineKind({
+  id: 'imported-sample',
+  version: 1,
+  name: 'Imported pages',
+  purpose: 'The pages of a PDF.',
+  extent: 'derived',
+  defaultCount: 0,
+  numbered: true,
+  options: keyed({ file: v.optional(identifier, 'file') }),
+  needs: ({ file }) => [{ id: file, type: 'pdf', path: 'file' }],
+  units: ({ options: { file }, facts }) =>
+    Array.from({ length: facts(pdf, file)?.pages ?? 0 }, (_, page): Unit => ({ data: page + 1 })),
+  draw: ({ body, options: { file }, resources, unit, type }) => [
+    textLine(
+      type,
+      `page ${unit.data} of ${resources.value(pdf, file).length} bytes`,
+      { face: FACE, size: 12, color: BLACK },
+      body.x,
+      body.y + 20,
+    ),
+  ],
+});
+
+/** A picture as wide as the page. */
+export const pictureSample = defineKind({
+  id: 'picture-sample',
+  version: 1,
+  name: 'Picture',
+  purpose: 'One picture.',
+  extent: 'single',
+  defaultCount: 1,
+  numbered: true,
+  options: keyed({ picture: v.optional(identifier, 'picture') }),
+  needs: ({ picture: id }) => [{ id, type: 'picture', path: 'picture' }],
+  units: () => [{}],
+  draw: ({ body, options, resources }): Mark[] => {
+    const raster = resources.value(picture, options.picture);
+    const height = (body.width * raster.height) / raster.width;
+    return [{ type: 'image', image: raster, x: body.x, y: body.y, width: body.width, height }];
+  },
+});
+
+const rulesOf = (weight: number, spacing: number, key: string) => ({
+  name: 'Rules',
+  purpose: 'Rules across the page.',
+  extent: 'pages' as const,
+  defaultCount: 2,
+  numbered: true,
+  options: keyed({ [key]: setting(wholeNumber(1, 40), 4, { label: 'Rules' }) }) as never,
+  units: ({ count }: { count: number }) => Array.from({ length: count }, () => ({})),
+  draw: ({ body, options }: DrawContext<Record<string, number>, never>): Mark[] =>
+    Array.from({ length: options[key]! }, (_, i) => ({
+      type: 'path' as const,
+      path: rectPath(body.x, body.y + spacing * (i + 1), body.width, weight),
+      fill: BLACK,
+    })),
+});
+
+/** Its second version draws closer rules than the first, which is kept; its third only renamed an option. */
+export const agedSample = defineKind<Record<string, number>, never>({
+  id: 'aged-sample',
+  version: 3,
+  ...rulesOf(1, 12, 'rules'),
+  earlier: [
+    {
+      version: 1,
+      migrate: (options) => options,
+      changes: 'Rules stand closer, 12 pt apart.',
+      kept: { id: 'aged-sample', version: 1, ...rulesOf(1, 20, 'lines') } as never,
+    },
+    { version: 2, migrate: ({ lines, ...rest }) => (lines === undefined ? rest : { ...rest, rules: lines }) },
   ],
 });

@@ -16,8 +16,9 @@ import {
   type PathMark,
   type TextMark,
 } from '../scene/index.ts';
+import { fieldsOf } from '../settings.ts';
 import { inches } from '../units.ts';
-import { fieldsOf, pageKinds } from './index.ts';
+import { pageKinds } from './index.ts';
 import type { WordSearchItem } from './word-search/fill.ts';
 
 const type = typesetterFromDisk();
@@ -193,15 +194,15 @@ describe('ruled pages', () => {
     expect(recto!.x - verso!.x).toBeCloseTo(plan.gutter - 0.25 * 72, 9);
   });
 
-  it('its grey and weight are those that were asked for', () => {
+  it('its shade and weight are those that were asked for', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0, max: 0.85, noNaN: true }),
         fc.double({ min: 0.75, max: 3, noNaN: true }),
-        (grey, weight) => {
-          const recipe = book({ kind: 'ruled', pages: 1, options: { grey, weight } });
+        (gray, weight) => {
+          const recipe = book({ kind: 'ruled', pages: 1, options: { gray, weight } });
           for (const { stroke } of paths(marksOn(recipe, 1)))
-            expect(stroke).toMatchObject({ width: weight, paint: { gray: grey } });
+            expect(stroke).toMatchObject({ width: weight, paint: { gray } });
         },
       ),
       { numRuns: 20 },

@@ -1,8 +1,9 @@
 import * as v from 'valibot';
+import { fieldsOf } from '../settings.ts';
+import { incompleteVersions, ofVersion } from '../versions.ts';
 import { belongsTo } from './belongs-to/index.ts';
 import type { PageKind } from './kind.ts';
 import { ruled } from './ruled/index.ts';
-import { fieldsOf } from './settings.ts';
 import { titlePage } from './title-page/index.ts';
 import { wordSearch } from './word-search/index.ts';
 
@@ -23,7 +24,8 @@ export function registerKind<Options, Item>(kind: PageKind<Options, Item>): void
 function incomplete(kind: PageKind): string | null {
   if (!/^[a-z][a-z0-9-]*$/.test(kind.id)) return 'has an id that is not in small letters and hyphens';
   if (kinds.has(kind.id)) return 'has an id that another kind has';
-  if (!Number.isInteger(kind.version) || kind.version < 1) return 'has no version';
+  const versions = incompleteVersions<PageKind>(kind);
+  if (versions) return versions;
   const defaults = v.safeParse(kind.options, {});
   if (!defaults.success) return `has an option without a default: ${defaults.issues[0].message}`;
   try {
@@ -49,9 +51,12 @@ export const pageKinds = (): readonly PageKind[] => [...kinds.values()];
 /** Counted up when a kind is registered: what is built from the kinds is built anew. */
 export const kindsRevision = (): number => revision;
 
-/** @throws RangeError when no such kind is known */
-export function pageKind(id: string): PageKind {
+/**
+ * @param version the newest if left out
+ * @throws RangeError when no such kind, or no such version, is known
+ */
+export function pageKind(id: string, version?: number): PageKind {
   const kind = kinds.get(id);
   if (!kind) throw new RangeError(`No kind of page “${id}”. Known: ${[...kinds.keys()].join(', ')}.`);
-  return kind;
+  return ofVersion(kind, version);
 }

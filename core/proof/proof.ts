@@ -8,6 +8,7 @@ import { items } from './checks/items.ts';
 import { listing } from './checks/listing.ts';
 import { names } from './checks/names.ts';
 import { margins, pageCount } from './checks/pages.ts';
+import { resources } from './checks/resources.ts';
 import { safeArea } from './checks/safe-area.ts';
 import { barcodeClear, coverGround, spineText } from './checks/wrap.ts';
 import type { Check, Finding, ProofContext } from './finding.ts';
@@ -19,6 +20,7 @@ export const checks: readonly Check[] = [
   pageCount,
   minimums,
   fonts,
+  resources,
   items,
   names,
   spineText,

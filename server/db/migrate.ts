@@ -1,7 +1,7 @@
 import { drizzle } from 'drizzle-orm/postgres-js';
 import { migrate } from 'drizzle-orm/postgres-js/migrator';
 import postgres from 'postgres';
-import { sumUpBooks } from '../book-summary.ts';
+import { bringUp } from '../bring-up.ts';
 import { settings } from '../settings.ts';
 import { closeDatabase } from './client.ts';
 
@@ -12,7 +12,7 @@ const connection = postgres(settings().DATABASE_URL, { max: 1, onnotice() {} });
 try {
   await connection`select pg_advisory_lock(${MIGRATION_LOCK})`;
   await migrate(drizzle(connection), { migrationsFolder: 'server/db/migrations' });
-  await sumUpBooks();
+  await bringUp();
 } finally {
   await connection.end();
   await closeDatabase();

@@ -59,7 +59,7 @@ export const rival = pgTable(
     width: doublePrecision('width'),
     height: doublePrecision('height'),
     pages: integer('pages'),
-    ink: text('ink').$type<'black' | 'colour'>().notNull(),
+    ink: text('ink').$type<'black' | 'color'>().notNull(),
     rank: integer('rank'),
     reviews: integer('reviews'),
     published: text('published'),

@@ -13,6 +13,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Recipe } from '#core/book/recipe.ts';
+import type { Rights } from '#core/resources/index.ts';
 import type { BookSummary } from '../book-summary.ts';
 
 export const at = (name: string) => timestamp(name, { withTimezone: true });
@@ -110,16 +111,22 @@ export const penName = pgTable(
   (table) => [primaryKey({ columns: [table.workspaceId, table.name] })],
 );
 
-export const wordBank = pgTable(
-  'word_bank',
+/** What a workspace may use in its books; the contents lie in the file store, each once for all workspaces. */
+export const resource = pgTable(
+  'resource',
   {
-    id: text('id').notNull(),
     workspaceId: ofWorkspace(),
+    type: text('type').notNull(),
+    /** Of the content, as a recipe names it: `sha256-` and 64 hexadecimal digits. */
+    hash: text('hash').notNull(),
     name: text('name').notNull(),
-    words: jsonb('words').$type<string[]>().notNull(),
+    /** In bytes. */
+    size: bigint('size', { mode: 'number' }).notNull(),
+    facts: jsonb('facts').notNull(),
+    rights: jsonb('rights').$type<Rights>().notNull().default({}),
     createdAt: created(),
   },
-  (table) => [primaryKey({ columns: [table.workspaceId, table.id] })],
+  (table) => [primaryKey({ columns: [table.workspaceId, table.type, table.hash] })],
 );
 
 /** What belongs to a niche lies in niche-schema.ts. */

@@ -1,3 +1,5 @@
+import { hashOf, type NamedResource, writeWords } from '#core/resources/index.ts';
+
 /** Word banks of the invented Tin Lantern Press. */
 export const DEMO_BANKS = [
   {
@@ -33,3 +35,14 @@ export const DEMO_BANKS = [
     return closesPair ? [...singles.slice(0, -2), singles.slice(-2).join(' ')] : singles;
   }),
 }));
+
+const contents = new Map(DEMO_BANKS.map(({ id, words }) => [id, writeWords(words)]));
+
+/** The content of a bank, as it lies in the file store. */
+export const contentOfBank = (id: string): Uint8Array => contents.get(id)!;
+
+/** The resources of a book that uses one bank, under the bank's id. */
+export function resourcesOfBank(id: string): Record<string, NamedResource> {
+  const { name, words } = DEMO_BANKS.find((bank) => bank.id === id)!;
+  return { [id]: { type: 'words', hash: hashOf(contentOfBank(id)), name, facts: { words: words.length } } };
+}

@@ -1,10 +1,5 @@
 import { parseRecipe, type Recipe } from '#core/book/recipe.ts';
-import { DEMO_BANKS } from './banks.ts';
-
-const bank = (id: string) => {
-  const found = DEMO_BANKS.find((known) => known.id === id)!;
-  return { [id]: { name: found.name, words: found.words } };
-};
+import { resourcesOfBank } from './banks.ts';
 
 const palettes = {
   hive: { ground: '#17323d', accent: '#efbf45', second: '#c8861b', light: '#f6ead0' },
@@ -17,7 +12,7 @@ const palettes = {
 /** The five books of Tin Lantern Press. Ids are given by the caller, since every workspace has its own. */
 export function demoBooks(idFor: (name: string) => string): Recipe[] {
   const imprint = 'Tin Lantern Press';
-  const common = { quill: 1, imprint, language: 'en' };
+  const common = { quill: 2, imprint, language: 'en' };
   return [
     {
       ...common,
@@ -29,7 +24,7 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
       penName: 'Odile Marrow',
       print: { service: 'wrenfair', trim: { width: '6in', height: '9in' }, paper: 'cream' },
       style: { palette: palettes.hive, motif: 'hexagons' },
-      banks: bank('bees'),
+      resources: resourcesOfBank('bees'),
       sections: [
         { id: 'title', kind: 'title-page' },
         { id: 'owner', kind: 'belongs-to' },
@@ -65,7 +60,7 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
       penName: 'Teodor Vance',
       print: { service: 'wrenfair', trim: { width: '6in', height: '9in' }, paper: 'white' },
       style: { palette: palettes.night, motif: 'stars' },
-      banks: bank('sky'),
+      resources: resourcesOfBank('sky'),
       sections: [
         { id: 'title', kind: 'title-page' },
         { id: 'owner', kind: 'belongs-to' },
@@ -105,7 +100,7 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
           id: 'pages',
           kind: 'ruled',
           pages: 118,
-          options: { ruling: 'college', heading: 'date', grey: 0.6 },
+          options: { ruling: 'college', heading: 'date', gray: 0.6 },
         },
       ],
       cover: {
@@ -131,7 +126,7 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
       penName: 'Odile Marrow',
       print: { service: 'wrenfair', trim: { width: '8.5in', height: '11in' }, paper: 'white', bleed: true },
       style: { palette: palettes.hedge, motif: 'leaves' },
-      banks: bank('birds'),
+      resources: resourcesOfBank('birds'),
       sections: [
         { id: 'title', kind: 'title-page' },
         { id: 'owner', kind: 'belongs-to' },
@@ -173,7 +168,7 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
       style: {
         palette: palettes.smoke,
         motif: 'hexagons',
-        numbering: { form: 'Page 1 of 100', place: 'centre' },
+        numbering: { form: 'Page 1 of 100', place: 'center' },
       },
       sections: [
         { id: 'title', kind: 'title-page' },

@@ -5,8 +5,8 @@ import { closeDatabase, db } from '../db/client.ts';
 import { book, member, penName, user } from '../db/schema.ts';
 import { newId } from '../ids.ts';
 import { stopQueue } from '../jobs.ts';
-import { keepWordBank, listWordBanks } from '../shelf.ts';
-import { DEMO_BANKS } from './banks.ts';
+import { keepResource, listResources } from '../resources/resources.ts';
+import { contentOfBank, DEMO_BANKS } from './banks.ts';
 import { demoBooks } from './books.ts';
 import { seedNiches } from './niches.ts';
 
@@ -34,8 +34,9 @@ async function seed(): Promise<void> {
       .values(['Odile Marrow', 'Teodor Vance'].map((name) => ({ workspaceId, name })));
     for (const recipe of demoBooks(() => newId()).reverse()) await createBook(workspaceId, recipe);
   }
-  if ((await listWordBanks(workspaceId)).length === 0) {
-    for (const { id, name, words } of DEMO_BANKS) await keepWordBank(workspaceId, name, words, id);
+  if ((await listResources(workspaceId)).length === 0) {
+    for (const { id, name } of DEMO_BANKS)
+      await keepResource(workspaceId, { type: 'words', name }, [contentOfBank(id)]);
   }
   await seedNiches(workspaceId);
 }

@@ -9,12 +9,15 @@ import {
   KEYWORD_LETTERS as MOST_LETTERS,
   recipeFromBrief,
 } from '#core/niche/index.ts';
+import { gather, words } from '#core/resources/index.ts';
 import { createBook } from '../books.ts';
 import { db } from '../db/client.ts';
 import { brief, phrase } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
 import { newId } from '../ids.ts';
-import { listPenNames, listWordBanks, type WordBank } from '../shelf.ts';
+import { storeLoader } from '../resources/loader.ts';
+import { type KeptResource, listResources } from '../resources/resources.ts';
+import { listPenNames } from '../shelf.ts';
 import { choicesOf, curveOf } from './choices.ts';
 import { countedRivals } from './rivals.ts';
 
@@ -108,13 +111,18 @@ export async function takeOutBrief(workspaceId: string, id: string, gone: boolea
 }
 
 /** The workspace's word bank whose name or words say most of what the phrase says. */
-function bankFor(text: string, banks: WordBank[]): WordBank | undefined {
+async function bankFor(text: string, banks: KeptResource[]): Promise<KeptResource | undefined> {
   const asked = text.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
-  const score = (bank: WordBank) => {
-    const words = `${bank.name} ${bank.words.join(' ')}`.toLowerCase();
-    return asked.filter((word) => words.includes(word.slice(0, 4))).length;
+  const contents = await gather(
+    Object.fromEntries(Object.entries(banks)),
+    storeLoader(banks.map(({ hash }) => hash)),
+  );
+  const score = ({ name }: KeptResource, place: number) => {
+    const list = contents.has(String(place)) ? contents.value(words, String(place)) : [];
+    const said = `${name} ${list.join(' ')}`.toLowerCase();
+    return asked.filter((word) => said.includes(word.slice(0, 4))).length;
   };
-  return banks.map((bank) => [bank, score(bank)] as const).sort((a, b) => b[1] - a[1])[0]?.[0];
+  return banks.map((bank, i) => [bank, score(bank, i)] as const).sort((a, b) => b[1] - a[1])[0]?.[0];
 }
 
 /** Starts a book from each of the briefs. @returns the books, in the order of the briefs */
@@ -129,7 +137,10 @@ export async function startBooks(
     .from(brief)
     .innerJoin(niche, eq(niche.id, brief.nicheId))
     .where(and(eq(brief.workspaceId, workspaceId), inArray(brief.id, ids as string[])));
-  const [[penName = ''], banks] = await Promise.all([listPenNames(workspaceId), listWordBanks(workspaceId)]);
+  const [[penName = ''], banks] = await Promise.all([
+    listPenNames(workspaceId),
+    listResources(workspaceId, words.id),
+  ]);
   const books: string[] = [];
   for (const id of ids) {
     const row = rows.find((found) => found.id === id);
@@ -139,7 +150,7 @@ export async function startBooks(
       seed: newId(),
       penName,
       imprint,
-      bank: bankFor(row.brief.phrase, banks),
+      bank: await bankFor(row.brief.phrase, banks),
     });
     const bookId = await createBook(workspaceId, recipe);
     await db().update(brief).set({ bookId }).where(mine(workspaceId, id));

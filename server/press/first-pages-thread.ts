@@ -1,7 +1,9 @@
 import { bookFrom } from '#core/book/book.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { firstPagesPng } from '#core/export/first-pages.ts';
+import { gather } from '#core/resources/index.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { storeLoader } from '../resources/loader.ts';
 
 const type = typesetterFromDisk();
 
@@ -9,7 +11,7 @@ const type = typesetterFromDisk();
 firstPagesPng(
   bookFrom(
     parseRecipe({
-      quill: 1,
+      quill: 2,
       id: 'nobody',
       seed: 'first',
       title: 'First Pages',
@@ -30,5 +32,17 @@ firstPagesPng(
   type,
 );
 
-/** Draws the first pages of a book. Runs in a worker thread, where the typefaces stay unfolded. */
-export default (recipe: unknown): Uint8Array | null => firstPagesPng(bookFrom(parseRecipe(recipe)), type);
+/**
+ * Draws the first pages of a book. Runs in a worker thread, where the typefaces stay unfolded.
+ * @param own hashes of the contents that the workspace has
+ */
+export default async ({
+  recipe: value,
+  own,
+}: {
+  recipe: unknown;
+  own: string[];
+}): Promise<Uint8Array | null> => {
+  const recipe = parseRecipe(value);
+  return firstPagesPng(bookFrom(recipe, await gather(recipe.resources, storeLoader(own))), type);
+};

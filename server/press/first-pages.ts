@@ -2,6 +2,7 @@ import { resolve } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { Recipe } from '#core/book/recipe.ts';
+import { ownContents } from '../resources/resources.ts';
 
 /** Bytes of pictures kept: those of some two hundred books. */
 const BYTES_KEPT = 64 * 1024 * 1024;
@@ -25,7 +26,7 @@ function pool(): Piscina {
 }
 setTimeout(pool, REST_MS).unref();
 
-const pictures = new LRUCache<string, Uint8Array, Recipe>({
+const pictures = new LRUCache<string, Uint8Array, { recipe: Recipe; own: string[] }>({
   maxSize: BYTES_KEPT,
   sizeCalculation: ({ byteLength }) => byteLength,
   fetchMethod: async (_, __, { context }) => (await pool().run(context)) ?? undefined,
@@ -37,5 +38,13 @@ const pictures = new LRUCache<string, Uint8Array, Recipe>({
  * @param from the recipe's fingerprint
  * @returns null for a book without pages
  */
-export const firstPages = async (recipe: Recipe, from: string): Promise<Uint8Array | null> =>
-  (await pictures.fetch(from, { context: recipe })) ?? null;
+export async function firstPages(
+  workspaceId: string,
+  recipe: Recipe,
+  from: string,
+): Promise<Uint8Array | null> {
+  const own = await ownContents(workspaceId, recipe);
+  // What was missing may have come since.
+  const key = [workspaceId, from, ...own].join(' ');
+  return (await pictures.fetch(key, { context: { recipe, own } })) ?? null;
+}

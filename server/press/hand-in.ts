@@ -4,12 +4,12 @@ import { parseRecipe } from '#core/book/recipe.ts';
 import { listingSheet } from '#core/export/listing.ts';
 import { db, isLostConnection } from '../db/client.ts';
 import { submission } from '../db/schema.ts';
-import { readStored } from '../files.ts';
 import type { JobPayload } from '../job-payloads.ts';
 import { tellJobs } from '../jobs.ts';
 import { patiently, TRIES } from '../services/patience.ts';
 import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
 import { printingService } from '../services/printing-services.ts';
+import { fileStore, StoreTrouble } from '../store/index.ts';
 import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** How often submissions in review are asked after. */
@@ -46,15 +46,16 @@ export async function handInJob(row: ClaimedJob, { submission: id }: JobPayload<
   };
   try {
     const sheet = listingSheet(bookFrom(parseRecipe(sent.recipe)));
+    /** Opened anew for every try: a stream is read once. */
+    const upload = async (part: 'interior' | 'wrap', hash: string) => {
+      const file = await stored(hash);
+      await service.upload(opened.id, part, { ...file, hash });
+    };
     const opened = await step(0, 'Listing', () => service.open(sent.key, sheet));
     await note(id, { remoteId: opened.id });
     if (opened.state === 'draft') {
-      await step(1, 'Interior', async () =>
-        service.upload(opened.id, 'interior', await readStored(sent.interior), sent.interior),
-      );
-      await step(2, 'Wrap', async () =>
-        service.upload(opened.id, 'wrap', await readStored(sent.wrap), sent.wrap),
-      );
+      await step(1, 'Interior', () => upload('interior', sent.interior));
+      await step(2, 'Wrap', () => upload('wrap', sent.wrap));
       await step(3, 'Into review', () => service.submit(opened.id));
     }
     await note(id, { state: 'in review' });
@@ -71,13 +72,19 @@ export async function handInJob(row: ClaimedJob, { submission: id }: JobPayload<
   }
 }
 
-function reasonsOf(error: Error): string[] {
-  if (error instanceof ServiceRefusal) return error.reasons;
-  // Made files are a cache: somebody may have emptied it.
-  if ((error as NodeJS.ErrnoException).code === 'ENOENT')
-    return ['The made files are no longer in the store. Make files again, then hand in.'];
-  return [error.message];
+/** A made file. @throws Error where it is no longer kept: made files are a cache that somebody may have emptied */
+async function stored(hash: string) {
+  try {
+    const file = await fileStore().open(hash);
+    if (file) return file;
+  } catch (error) {
+    throw error instanceof StoreTrouble ? new ServiceTrouble(error.message) : error;
+  }
+  throw new Error('The made files are no longer in the store. Make files again, then hand in.');
 }
+
+const reasonsOf = (error: Error): string[] =>
+  error instanceof ServiceRefusal ? error.reasons : [error.message];
 
 /** Asks once how every submission in review stands. */
 export async function watchSubmissions(): Promise<void> {

@@ -7,9 +7,11 @@ import { fingerprintsOf, partOfFile } from '#core/export/fingerprints.ts';
 import { fingerprint } from '#core/fingerprint.ts';
 import { revisionOf } from '../books.ts';
 import { isLostConnection } from '../db/client.ts';
-import { noteMadeFiles, storeFile } from '../files.ts';
+import { noteMadeFiles } from '../files.ts';
 import type { JobPayload } from '../job-payloads.ts';
+import { ownContents } from '../resources/resources.ts';
 import { settings } from '../settings.ts';
+import { storeFile } from '../store/index.ts';
 import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** Makes the files of a revision in a worker thread, stores them, and notes them together. Safe to run twice. */
@@ -36,7 +38,7 @@ export async function makeFiles(
   });
   try {
     const names: string[] = await threads.run(
-      { recipe, folder, progress: port2 },
+      { recipe, own: await ownContents(row.workspaceId, recipe), folder, progress: port2 },
       { transferList: [port2], signal: stop.signal },
     );
     const prints = fingerprintsOf(bookFrom(recipe));
@@ -45,7 +47,11 @@ export async function makeFiles(
     for (const name of names) {
       const part = partOfFile(name);
       const madeFrom = part ? prints[part] : whole;
-      files.push({ name, madeFrom, ...(await storeFile(join(folder, name))) });
+      files.push({
+        name,
+        madeFrom,
+        ...(await storeFile(join(folder, name), (trouble) => tell(row.of, row.of + 1, trouble.message))),
+      });
     }
     if (stop.signal.aborted) throw new Cancelled();
     // Noted first: whoever sees the job done finds its files.

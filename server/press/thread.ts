@@ -2,21 +2,29 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
 import { bookFrom } from '#core/book/book.ts';
+import { troublesOfBook } from '#core/book/items.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
+import { gather } from '#core/resources/index.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { storeLoader } from '../resources/loader.ts';
 
 export interface PressTask {
   recipe: unknown;
+  /** Hashes of the contents that the workspace has. */
+  own: string[];
   /** A folder of the task's own. */
   folder: string;
   progress: MessagePort;
 }
 
 /** Makes all files of a book into the folder. Runs in a worker thread; nothing here touches the database. */
-export default async function press({ recipe: value, folder, progress }: PressTask): Promise<string[]> {
-  const book = bookFrom(parseRecipe(value));
+export default async function press({ recipe: value, own, folder, progress }: PressTask): Promise<string[]> {
+  const recipe = parseRecipe(value);
+  const book = bookFrom(recipe, await gather(recipe.resources, storeLoader(own)));
+  const [trouble] = troublesOfBook(book);
+  if (trouble) throw new Error(trouble);
   const type = typesetterFromDisk();
   let total = 0;
   await writeInteriorFile(book, type, join(folder, 'interior.pdf'), (written, of) => {

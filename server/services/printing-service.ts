@@ -1,3 +1,4 @@
+import type { Readable } from 'node:stream';
 import type { ListingSheet } from '#core/export/listing.ts';
 
 export type ReviewState = 'in review' | 'live' | 'rejected';
@@ -9,7 +10,7 @@ export type ReviewState = 'in review' | 'live' | 'rejected';
 export interface PrintingService {
   /** Opens a submission, or finds the one that has this key. */
   open(key: string, listing: ListingSheet): Promise<{ id: string; state: 'draft' | ReviewState }>;
-  upload(id: string, part: 'interior' | 'wrap', bytes: Uint8Array, hash: string): Promise<void>;
+  upload(id: string, part: 'interior' | 'wrap', file: { stream: Readable; hash: string }): Promise<void>;
   /** Hands it over for review. */
   submit(id: string): Promise<ReviewState>;
   state(id: string): Promise<{ state: 'draft' | ReviewState; reasons: string[] }>;

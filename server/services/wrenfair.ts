@@ -1,3 +1,4 @@
+import type { Readable } from 'node:stream';
 import * as v from 'valibot';
 import { settings } from '../settings.ts';
 import type { Marketplace } from './marketplace.ts';
@@ -20,7 +21,7 @@ const ComparableSchema = v.object({
   price: v.pipe(v.number(), v.minValue(0)),
   trim: v.object({ width: v.number(), height: v.number() }),
   pages: whole(1),
-  ink: v.picklist(['black', 'colour']),
+  ink: v.picklist(['black', 'color']),
   rank: whole(1),
   reviews: whole(0),
   published: isoDay,
@@ -55,7 +56,8 @@ const SubmissionSchema = v.object({ state: State, reasons: v.array(v.string()) }
 const ProblemSchema = v.object({ reasons: v.array(v.string()) });
 
 interface Asked {
-  body?: BodyInit;
+  /** A stream is sent as it comes, and read once. */
+  body?: BodyInit | Readable;
   headers?: Record<string, string>;
   seconds?: number;
 }
@@ -69,7 +71,7 @@ async function reach(method: string, path: string, init: Asked = {}): Promise<Re
       method,
       headers: { authorization: `Bearer ${WRENFAIR_KEY}`, ...init.headers },
       signal: AbortSignal.timeout((init.seconds ?? SEARCH_SECONDS) * 1000),
-      ...(init.body === undefined ? {} : { body: init.body }),
+      ...(init.body === undefined ? {} : { body: init.body as BodyInit, duplex: 'half' }),
     });
   } catch (error) {
     const { message, cause } = error as Error & { cause?: { code?: string; message?: string } };
@@ -187,9 +189,9 @@ export const wrenfair: Marketplace & PrintingService = {
       body: JSON.stringify(listing),
       headers: { ...json, 'idempotency-key': key },
     }),
-  upload: async (id, part, bytes, hash) => {
+  upload: async (id, part, { stream, hash }) => {
     await ask('PUT', `/submissions/${id}/${part}`, null, {
-      body: bytes as unknown as BodyInit,
+      body: stream,
       headers: { 'content-type': 'application/pdf', 'content-sha256': hash },
       seconds: UPLOAD_SECONDS,
     });

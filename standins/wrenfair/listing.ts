@@ -12,7 +12,7 @@ export const ListingSchema = v.object({
   keywords: v.pipe(v.array(line(50)), v.maxLength(7)),
   trim: v.object({ width: length, height: length }),
   bleed: v.boolean(),
-  ink: v.picklist(['black', 'colour']),
+  ink: v.picklist(['black', 'color']),
   paper: line(20),
   pages: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(2000)),
   prices: v.array(v.object({ market: line(10), price: v.nullable(v.number()) })),

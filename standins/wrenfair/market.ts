@@ -10,7 +10,7 @@ export interface ShownBook {
   currency: 'USD';
   trim: { width: number; height: number };
   pages: number;
-  ink: 'black' | 'colour';
+  ink: 'black' | 'color';
   rank: number;
   reviews: number;
   /** ISO 8601 day. */

@@ -46,7 +46,7 @@ function recipeOf(book: CatalogueBook): Recipe {
           },
         ];
   return parseRecipe({
-    quill: 1,
+    quill: 2,
     id: book.id,
     seed: book.id,
     title,

@@ -140,7 +140,7 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
     const large =
       width > inPoints(rules.largeTrim.widerThan) || height > inPoints(rules.largeTrim.tallerThan);
     const costs = rules.costs[market as keyof typeof rules.costs];
-    const cost = costs[listing.ink === 'colour' ? 'colour' : 'black'][large ? 'large' : 'regular'];
+    const cost = costs[listing.ink === 'color' ? 'color' : 'black'][large ? 'large' : 'regular'];
     const printCost = cost.fixed + cost.perPage * listing.pages;
     if (price * row.rate < printCost - 1e-9)
       reasons.push(

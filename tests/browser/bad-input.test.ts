@@ -89,7 +89,7 @@ test('a CSV in UTF-16 with semicolons, and a file that is no text', async ({ pag
 test('a recipe with an unknown key is refused with its path', async ({ page }) => {
   await page.goto(url('/books'));
   const recipe = {
-    quill: 1,
+    quill: 2,
     id: 'x',
     seed: 's',
     title: 'T',

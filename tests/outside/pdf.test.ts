@@ -6,6 +6,7 @@ import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import {
   beekeeper,
+  gathered,
   hedgerow,
   nightSkies,
   planOf,
@@ -19,7 +20,7 @@ const type = typesetterFromDisk();
 
 async function interiorOf(recipe: Recipe): Promise<Uint8Array> {
   const chunks: Uint8Array[] = [];
-  await writeInterior(bookFrom(recipe), type, (chunk) => {
+  await writeInterior(await gathered(recipe), type, (chunk) => {
     chunks.push(chunk);
   });
   return Buffer.concat(chunks);
@@ -84,7 +85,7 @@ describe.each([
     });
   });
 
-  it('names no colour space but DeviceGray', () => {
+  it('names no color space but DeviceGray', () => {
     const streams = execFileSync('qpdf', ['--qdf', '--object-streams=disable', path, '-'], {
       maxBuffer: 1 << 27,
       encoding: 'latin1',
@@ -116,7 +117,7 @@ describe('what a reader finds on the page (pdftotext)', () => {
 describe('the other files', () => {
   it('wrap: one page of the worked size, fonts embedded; front: 1600 × 2560 px JPEG', async () => {
     const recipe = recipeOf([{ id: 'r', kind: 'ruled', pages: 100 }]);
-    const files = await smallFiles(bookFrom(recipe), type);
+    const files = await smallFiles(await gathered(recipe), type);
     const path = fileOf(files['wrap.pdf']);
     qpdfCheck(path);
     expect(pageCount(path)).toBe(1);
@@ -134,9 +135,9 @@ describe('the other files', () => {
   });
 
   it('the background runs into every edge of the wrap (Ghostscript)', async () => {
-    const path = fileOf((await smallFiles(bookFrom(beekeeper), type))['wrap.pdf']);
+    const path = fileOf((await smallFiles(await gathered(beekeeper), type))['wrap.pdf']);
     const [ink] = inkBoxes(path);
-    const { wrap } = jobTicket(bookFrom(beekeeper));
+    const { wrap } = jobTicket(await gathered(beekeeper));
     expect(ink![0]).toBeLessThanOrEqual(0.1);
     expect(ink![1]).toBeLessThanOrEqual(0.1);
     expect(ink![2]).toBeGreaterThanOrEqual(wrap.width - 0.1);
@@ -145,7 +146,7 @@ describe('the other files', () => {
 
   it('the same recipe gives the same bytes, and the ZIP opens with unzip', async () => {
     const make = async () => {
-      const small = await smallFiles(bookFrom(nightSkies), type);
+      const small = await smallFiles(await gathered(nightSkies), type);
       return bookZip({ 'interior.pdf': await interiorOf(nightSkies), ...small });
     };
     const once = Buffer.from(await make());

@@ -11,7 +11,7 @@ addFormats(ajv);
 const validate = ajv.compile(recipeJsonSchema());
 
 const base = {
-  quill: 1,
+  quill: 2,
   id: 'b',
   seed: 's',
   title: 'T',
@@ -28,7 +28,7 @@ describe('the recipe’s JSON Schema', () => {
   });
 
   it.each([
-    ['an unknown key', { ...base, colour: 'red' }, 'colour'],
+    ['an unknown key', { ...base, color: 'red' }, 'color'],
     [
       'an unknown option',
       { ...base, sections: [{ id: 'a', kind: 'ruled', pages: 3, options: { rulling: 'wide' } }] },
@@ -44,7 +44,7 @@ describe('the recipe’s JSON Schema', () => {
       { ...base, sections: [{ id: 'a', kind: 'ruled', pages: 0 }] },
       'sections.0.pages',
     ],
-    ['another format version', { ...base, quill: 2 }, 'quill'],
+    ['another format version', { ...base, quill: 3 }, 'quill'],
     ['a title of 400 characters', { ...base, title: 'x'.repeat(400) }, 'title'],
     [
       'nine words in a puzzle',
@@ -108,8 +108,8 @@ describe('reading a recipe', () => {
     expect(() => recipeOf([ruled, ruled])).toThrow(/sections\.1\.id is “a”, which section 1 already has/);
     expect(() =>
       recipeOf([{ id: 'w', kind: 'word-search', items: 2, options: { words: { bank: 'bees' } } }]),
-    ).toThrow(/names “bees”, which is not in banks/);
-    expect(() => recipeOf([ruled], { print: { ...base.print, ink: 'colour', paper: 'cream' } })).toThrow(
+    ).toThrow(/names “bees”, which is not in resources/);
+    expect(() => recipeOf([ruled], { print: { ...base.print, ink: 'color', paper: 'cream' } })).toThrow(
       /cream, which is printed in black only/,
     );
   });

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { bookFrom, drawPage, type Recipe } from '#core/book/index.ts';
+import { drawPage, type Recipe } from '#core/book/index.ts';
 import { drawCover } from '#core/cover/index.ts';
 import { coverPdfs, writeInterior } from '#core/export/files.ts';
 import { scenePng } from '#core/export/picture.ts';
 import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
-import { beekeeper, hedgerow, recipeOf, tidePool } from '../support/books.ts';
+import { beekeeper, gathered, hedgerow, recipeOf, tidePool } from '../support/books.ts';
 import { byMuPdf, byPoppler, type Difference, difference } from './pixels.ts';
 import { fileOf } from './referees.ts';
 
@@ -13,7 +13,7 @@ const WIDTH = 500;
 
 async function interior(recipe: Recipe): Promise<string> {
   const chunks: Uint8Array[] = [];
-  await writeInterior(bookFrom(recipe), type, (chunk) => void chunks.push(chunk));
+  await writeInterior(await gathered(recipe), type, (chunk) => void chunks.push(chunk));
   return fileOf(Buffer.concat(chunks));
 }
 
@@ -56,21 +56,21 @@ describe('the PDF and the picture of a page show the same', () => {
     ['letters of another script', scripts, 2],
   ])('%s', async (_, recipe, page) => {
     const path = await interior(recipe);
-    const ours = scenePng(drawPage(bookFrom(recipe), page, type), type, WIDTH);
+    const ours = scenePng(drawPage(await gathered(recipe), page, type), type, WIDTH);
     expectSame(await difference(ours, byPoppler(path, page, WIDTH)), 2);
     expectSame(await difference(ours, byMuPdf(path, page, WIDTH)), 2);
   });
 
   it('the wrap', async () => {
-    const path = fileOf((await coverPdfs(bookFrom(beekeeper), type))['wrap.pdf']!, 'wrap.pdf');
-    const ours = scenePng(drawCover(bookFrom(beekeeper), type)[0]!.scene, type, WIDTH);
+    const path = fileOf((await coverPdfs(await gathered(beekeeper), type))['wrap.pdf']!, 'wrap.pdf');
+    const ours = scenePng(drawCover(await gathered(beekeeper), type)[0]!.scene, type, WIDTH);
     expectSame(await difference(ours, byPoppler(path, 1, WIDTH)), 100);
     expectSame(await difference(ours, byMuPdf(path, 1, WIDTH)), 100);
   });
 
   it('and a picture of another page is another picture', async () => {
     const path = await interior(beekeeper);
-    const ours = scenePng(drawPage(bookFrom(beekeeper), 3, type), type, WIDTH);
+    const ours = scenePng(drawPage(await gathered(beekeeper), 3, type), type, WIDTH);
     const { mean, ink } = await difference(ours, byPoppler(path, 5, WIDTH));
     expect(mean).toBeGreaterThan(ink / 3);
   });

@@ -1,6 +1,7 @@
 import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { text } from 'node:stream/consumers';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { bookFrom, type Recipe } from '#core/book/index.ts';
@@ -17,12 +18,13 @@ import {
 } from '#server/books.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
 import { book, job, submission, workspace } from '#server/db/schema.ts';
-import { isStored, madeFiles, noteMadeFiles, pathOf, readStored, storeFile } from '#server/files.ts';
+import { madeFiles, noteMadeFiles } from '#server/files.ts';
 import { newId } from '#server/ids.ts';
 import { priorityOf, readPayload } from '#server/job-payloads.ts';
 import { cancelJob, enqueueFiles, enqueueJob, listJobs, stopQueue } from '#server/jobs.ts';
 import { claim, finish } from '#server/press/running-job.ts';
-import { addPenName, keepWordBank, listPenNames, listWordBanks } from '#server/shelf.ts';
+import { addPenName, listPenNames } from '#server/shelf.ts';
+import { fileStore, storeFile } from '#server/store/index.ts';
 import { handIn, listSubmissions } from '#server/submissions.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
@@ -92,8 +94,8 @@ describe('saving a book', () => {
   });
 
   it('refuses a recipe with an unknown key or another book’s id, and says where', async () => {
-    const strange = await saveBook(own, recipe.id, 1, { ...recipe, colour: 'red' });
-    expect(strange).toMatchObject({ saved: false, problems: [{ path: 'colour' }] });
+    const strange = await saveBook(own, recipe.id, 1, { ...recipe, color: 'red' });
+    expect(strange).toMatchObject({ saved: false, problems: [{ path: 'color' }] });
     const foreign = await saveBook(own, recipe.id, 1, { ...recipe, id: 'elsewhere' });
     expect(foreign).toMatchObject({ saved: false, problems: [{ path: 'id' }] });
     expect((await openBook(own, recipe.id))!.revision).toBe(1);
@@ -173,9 +175,9 @@ describe('saving a book', () => {
 });
 
 describe('the file store', () => {
-  const written = (text: string) => {
+  const written = (content: string) => {
     const path = join(mkdtempSync(join(tmpdir(), 'quill-one-')), 'file');
-    writeFileSync(path, text);
+    writeFileSync(path, content);
     return path;
   };
 
@@ -184,14 +186,15 @@ describe('the file store', () => {
     const abc = 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad';
     expect(await storeFile(written('abc'))).toEqual({ hash: abc, size: 3 });
     expect(await storeFile(written('abc'))).toEqual({ hash: abc, size: 3 });
-    expect(await isStored(abc)).toBe(true);
-    expect(new TextDecoder().decode(await readStored(abc))).toBe('abc');
-    expect(readdirSync(join(pathOf(abc), '..'))).toEqual([abc.slice(2)]);
+    expect(await fileStore().has(abc)).toBe(true);
+    const { size, stream } = (await fileStore().open(abc))!;
+    expect([size, await text(stream)]).toEqual([3, 'abc']);
+    expect(readdirSync(join(process.env.QUILL_FILES!, abc.slice(0, 2)))).toEqual([abc.slice(2)]);
   });
 
-  it('takes nothing but hashes as names', () => {
+  it('takes nothing but hashes as names', async () => {
     for (const name of ['../../etc/passwd', '', hash('g'), `${hash('a')}/..`, hash('A')])
-      expect(() => pathOf(name)).toThrow(RangeError);
+      await expect(fileStore().open(name)).rejects.toThrow(RangeError);
   });
 
   it('replaces all files of a book at once, and shows them to its workspace alone', async () => {
@@ -294,16 +297,10 @@ describe('handing in', () => {
 });
 
 describe('the shelf', () => {
-  it('keeps a pen name once and a bank under its name, apart for each workspace', async () => {
+  it('keeps a pen name once, apart for each workspace', async () => {
     await addPenName(own, 'Odile Marrow');
     await addPenName(own, 'Odile Marrow');
     await addPenName(other, 'Wren Tarrow');
     expect(await listPenNames(own)).toEqual(['Odile Marrow']);
-    const id = await keepWordBank(own, 'Bees', ['QUEEN']);
-    await keepWordBank(own, 'Bees and hives', ['QUEEN', 'DRONE'], id);
-    expect(await listWordBanks(own)).toEqual([{ id, name: 'Bees and hives', words: ['QUEEN', 'DRONE'] }]);
-    // The same id in another workspace is another bank.
-    await keepWordBank(other, 'Moths', ['HAWK'], id);
-    expect((await listWordBanks(own))[0]!.name).toBe('Bees and hives');
   });
 });

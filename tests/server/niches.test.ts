@@ -438,7 +438,7 @@ describe('own rows', () => {
         fc.record({ width: fc.double({ min: 2, max: 20, noNaN: true }), height: fc.constant(9) }),
       ),
       pages: known,
-      ink: fc.constantFrom('black' as const, 'colour' as const),
+      ink: fc.constantFrom('black' as const, 'color' as const),
       rank: known,
       reviews: known,
       published: fc.constantFrom(null, '2026-01-01'),

@@ -1,6 +1,7 @@
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { writeWords } from '#core/resources/index.ts';
 import { visitorOf } from '#server/auth.ts';
 import { createBook, openBook } from '#server/books.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
@@ -12,7 +13,8 @@ import { lookNow } from '#server/niches/looks.ts';
 import { keepNiche, listNiches, openNiche } from '#server/niches/niches.ts';
 import { phrasesOf } from '#server/niches/phrases.ts';
 import { rivalsJson } from '#server/niches/rivals.ts';
-import { keepWordBank, listPenNames, listWordBanks } from '#server/shelf.ts';
+import { keepResource, listResources } from '#server/resources/resources.ts';
+import { listPenNames } from '#server/shelf.ts';
 import { listSubmissions } from '#server/submissions.ts';
 import routes from '../../app/routes.ts';
 import { recipeOf } from '../support/books.ts';
@@ -71,7 +73,9 @@ beforeAll(async () => {
     workspaceId,
     recipeOf([{ id: 'r', kind: 'ruled', pages: 30 }], { title: MARK }),
   );
-  await keepWordBank(workspaceId, MARK, ['CLOVE', 'DHOW']);
+  const bank = await keepResource(workspaceId, { type: 'words', name: MARK }, [
+    writeWords(['CLOVE', 'DHOW']),
+  ]);
   ids = {
     niche,
     brief: brief!.id,
@@ -81,6 +85,7 @@ beforeAll(async () => {
     id: 'wf-000001',
     page: '1',
     name: 'interior.pdf',
+    hash: bank.hash,
     shelf: 'no-such-shelf',
   };
 });
@@ -101,7 +106,7 @@ const havings = async (workspaceId: string) => ({
   pairs: await pairsOf(workspaceId),
   choices: await choicesOf(workspaceId),
   names: await listPenNames(workspaceId),
-  banks: await listWordBanks(workspaceId),
+  resources: await listResources(workspaceId),
   jobs: await listJobs(workspaceId),
   submissions: await listSubmissions(workspaceId),
 });

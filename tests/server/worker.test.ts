@@ -12,7 +12,7 @@ import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { createBook, openBook, saveBook } from '#server/books.ts';
 import { closeDatabase, db, isLostConnection, lastingSql, sql } from '#server/db/client.ts';
 import { job, submission, workspace } from '#server/db/schema.ts';
-import { isStored, madeFiles, noteMadeFiles, pathOf, storeFile } from '#server/files.ts';
+import { madeFiles, noteMadeFiles } from '#server/files.ts';
 import { newId } from '#server/ids.ts';
 import { readPayload } from '#server/job-payloads.ts';
 import { cancelJob, enqueueFiles, stopQueue } from '#server/jobs.ts';
@@ -21,6 +21,7 @@ import { registerWorker, rescueLostJobs } from '#server/press/liveness.ts';
 import { makeFiles } from '#server/press/make-files.ts';
 import { type ClaimedJob, claim } from '#server/press/running-job.ts';
 import type { PressTask } from '#server/press/thread.ts';
+import { fileStore, storeFile } from '#server/store/index.ts';
 import { handIn, listSubmissions } from '#server/submissions.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
@@ -141,7 +142,7 @@ describe('making files', () => {
     const prints = fingerprintsOf(bookFrom((await openBook(own, recipe.id))!.recipe));
     for (const file of files) {
       expect(file.madeFrom).toBe(prints[partOfFile(file.name)!]);
-      expect(await isStored(file.hash)).toBe(true);
+      expect(await fileStore().has(file.hash)).toBe(true);
     }
     expect(leftovers()).toEqual([]);
   });
@@ -300,7 +301,7 @@ describe('handing in', () => {
     const row = await handedIn();
     const files = await madeFiles(own, recipe.id);
     const { rmSync } = await import('node:fs');
-    for (const { hash } of files) rmSync(pathOf(hash));
+    for (const { hash } of files) rmSync(join(process.env.QUILL_FILES!, hash.slice(0, 2), hash.slice(2)));
     await carryOut(row);
     expect(await state()).toMatchObject({
       state: 'failed',

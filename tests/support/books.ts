@@ -1,4 +1,6 @@
-import type { Recipe } from '#core/book/index.ts';
+import { type Book, bookFrom, type Recipe } from '#core/book/index.ts';
+import { gather, hashOf, type ResourceLoader } from '#core/resources/index.ts';
+import { contentOfBank, DEMO_BANKS } from '#server/demo/banks.ts';
 import { demoBooks } from '#server/demo/books.ts';
 
 /** The demo's books with readable ids. */
@@ -9,5 +11,17 @@ export const [beekeeper, nightSkies, tidePool, hedgerow, yearAtTheHive] = demoBo
   Recipe,
   Recipe,
 ];
+
+const banks = new Map(DEMO_BANKS.map(({ id }) => [hashOf(contentOfBank(id)), contentOfBank(id)]));
+
+/** The word banks of the demo, and no pictures. */
+const demoLoader: ResourceLoader = {
+  load: async (hash) => banks.get(hash) ?? null,
+  decodePicture: () => Promise.reject(new Error('The demo has no pictures.')),
+};
+
+/** A book of the demo with its words, or any book that needs nothing. */
+export const gathered = async (recipe: Recipe): Promise<Book> =>
+  bookFrom(recipe, await gather(recipe.resources, demoLoader));
 
 export { planOf, recipeOf } from '#core/book/book.sample.ts';

@@ -1,16 +1,18 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { reroll, togglePin } from '#core/book/edit.ts';
 import { itemLabel } from '#core/book/items.ts';
 import type { PlannedItems } from '#core/book/plan.ts';
 import type { Section } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
+import { gather } from '#core/resources/index.ts';
+import { browserLoader } from '../../preview/browser-loader.ts';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
 import { useDesk } from '../book-desk.tsx';
-import { useBook } from '../store.ts';
+import { useBook, useBookStore } from '../store.ts';
 
 const WIDTH = 132;
 const UNPLANNED: Pick<PlannedItems, 'pages' | 'solutionPages' | 'displayNumbers' | 'count'> = {
@@ -31,6 +33,7 @@ export function ItemPanel({
   onPage: (page: number) => void;
 }) {
   const edit = useBook((state) => state.edit);
+  const store = useBookStore();
   const { book, plan, ticket, firstPages } = useDesk();
   const [first] = useState(firstPages);
   // The plan follows a moment behind the recipe: of a new section, or a longer one, it knows nothing yet.
@@ -48,18 +51,21 @@ export function ItemPanel({
     if (target) onPage(target);
   };
   const roll = () => edit((recipe) => reroll(recipe, section.id, item));
-  const pin = () => edit((recipe) => togglePin(recipe, section.id, item));
+  const pin = useCallback(async () => {
+    const resources = await gather(store.getState().recipe.resources, browserLoader);
+    edit((recipe) => togglePin(recipe, section.id, item, resources));
+  }, [store, edit, section.id, item]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const { target } = event;
       const typing = target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
       if (typing || event.ctrlKey || event.altKey || event.metaKey) return;
       if (event.key === 'r' && !pinned) edit((recipe) => reroll(recipe, section.id, item));
-      else if (event.key === 'p') edit((recipe) => togglePin(recipe, section.id, item));
+      else if (event.key === 'p') void pin();
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
-  }, [edit, section.id, item, pinned]);
+  }, [edit, section.id, item, pinned, pin]);
   return (
     <Box sx={{ display: 'flex', gap: 3 }}>
       <Box sx={{ border: 1, borderColor: 'divider', alignSelf: 'flex-start' }}>

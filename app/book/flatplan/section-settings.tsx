@@ -1,16 +1,14 @@
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import Stack from '@mui/material/Stack';
-import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import type { ComponentType } from 'react';
-import { changeSection } from '#core/book/edit.ts';
-import { isGroup, type Section, sectionIn } from '#core/book/sections.ts';
-import { type Field, fieldsOf, pageKind } from '#core/pages/index.ts';
-import { Choice } from '../../parts/choice.tsx';
+import { changeSection, newerVersion, takeNewerVersion } from '#core/book/edit.ts';
+import { isGroup, kindOf, type Section, sectionIn } from '#core/book/sections.ts';
+import { fieldsOf } from '#core/settings.ts';
 import { NumberField } from '../../parts/number-field.tsx';
-import { SettledText } from '../../parts/settled-text.tsx';
+import { OptionField } from '../../parts/option-field.tsx';
 import { useBook } from '../store.ts';
 import { GroupSettings } from './group-settings.tsx';
 import { ItemPanel } from './item-panel.tsx';
@@ -22,55 +20,6 @@ const CONTROLS: Record<
   string,
   ComponentType<{ section: Section; label: string; onChange: (value: unknown) => string | null }>
 > = { words: WordsField };
-
-/** One option of a kind of page, drawn as its schema says. */
-function OptionField({
-  field,
-  section,
-  onChange,
-}: {
-  field: Field;
-  section: Section;
-  onChange: (key: string, value: unknown) => string | null;
-}) {
-  const value = section.options[field.key];
-  const set = (next: unknown) => onChange(field.key, next);
-  switch (field.control) {
-    case 'choice':
-      return <Choice label={field.label} value={value as string} choices={field.choices} onChange={set} />;
-    case 'number':
-      return (
-        <NumberField
-          label={field.unit ? `${field.label}, ${field.unit}` : field.label}
-          value={value as number}
-          least={field.least}
-          most={field.most}
-          step={field.step}
-          onCommit={set}
-        />
-      );
-    case 'text':
-      return (
-        <SettledText
-          label={field.label}
-          value={value as string}
-          onCommit={set}
-          {...(field.help ? { hint: field.help } : {})}
-        />
-      );
-    case 'switch':
-      return (
-        <FormControlLabel
-          control={<Switch checked={value as boolean} onChange={(_, on) => set(on)} />}
-          label={field.label}
-        />
-      );
-    case 'custom': {
-      const Control = CONTROLS[field.id];
-      return Control ? <Control section={section} label={field.label} onChange={set} /> : null;
-    }
-  }
-}
 
 /** The settings of the chosen section. Each acts at once. */
 export function SectionSettings({
@@ -110,7 +59,8 @@ function OneSection({
   onPage: (page: number) => void;
 }) {
   const edit = useBook((state) => state.edit);
-  const kind = pageKind(section.kind);
+  const kind = kindOf(section);
+  const newer = newerVersion(section);
   const change = (key: string, to: (now: Section) => Section) =>
     edit((recipe) => changeSection(recipe, section.id, to), `${section.id} ${key}`);
   const setOption = (key: string, value: unknown) =>
@@ -121,6 +71,19 @@ function OneSection({
       <Typography variant="h2" sx={{ mb: 3 }}>
         {kind.name}
       </Typography>
+      {newer && (
+        <Alert
+          severity="info"
+          variant="outlined"
+          action={
+            <Button onClick={() => edit((recipe) => takeNewerVersion(recipe, section.id))}>
+              Use version {newer.version}
+            </Button>
+          }
+        >
+          Made with version {section.version} of this kind. Version {newer.version}: {newer.changes.join(' ')}
+        </Alert>
+      )}
       {extent === 'items' && <ItemPanel key={section.id} section={section} page={page} onPage={onPage} />}
       <Stack spacing={3.5} sx={{ mt: 3 }}>
         {section.items !== undefined && (
@@ -141,14 +104,14 @@ function OneSection({
             onCommit={(pages) => change('pages', (now) => ({ ...now, pages }))}
           />
         )}
-        {fieldsOf(kind.options).map((field) => (
-          <OptionField
-            key={`${section.id} ${field.key}`}
-            field={field}
-            section={section}
-            onChange={setOption}
-          />
-        ))}
+        {fieldsOf(kind.options).map((field) => {
+          const key = `${section.id} ${field.key}`;
+          const set = (value: unknown) => setOption(field.key, value);
+          if (field.control !== 'custom')
+            return <OptionField key={key} field={field} value={section.options[field.key]} onChange={set} />;
+          const Control = CONTROLS[field.id];
+          return Control && <Control key={key} section={section} label={field.label} onChange={set} />;
+        })}
         {section.solutions && (
           <SolutionSettings
             sections={[section]}

@@ -10,10 +10,13 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { changeSection } from '#core/book/edit.ts';
+import type * as v from 'valibot';
+import { takeResource } from '#core/book/edit.ts';
 import type { Section } from '#core/book/sections.ts';
+import { type NamedResource, words, writeWords } from '#core/resources/index.ts';
 import { readWords, WORD_LIST_LIMITS, type WordList } from '#core/words/index.ts';
 import { readTextFile } from '../../parts/read-text-file.ts';
+import { uploadResource } from '../../parts/upload-resource.ts';
 import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 
@@ -30,46 +33,47 @@ export function WordsField({
   onChange: (value: unknown) => string | null;
 }) {
   const source = section.options.words as Source;
-  const carried = useBook((state) => state.recipe.banks);
+  const named = useBook((state) => state.recipe.resources);
   const edit = useBook((state) => state.edit);
   const { banks } = useDesk();
   const [typing, setTyping] = useState(false);
   const own = 'lists' in source;
+  const used = own ? undefined : named[source.bank];
   const count = own
     ? source.lists.reduce((sum, list) => sum + list.words.length, 0)
-    : (carried[source.bank]?.words.length ?? 0);
+    : (named[source.bank]!.facts as v.InferOutput<typeof words.facts>).words;
 
-  const chooseBank = (id: string) => {
-    if (id === '') return setTyping(true);
-    const bank = banks.find((known) => known.id === id);
-    // The recipe carries the words, so that it is complete without this program.
-    edit((recipe) => {
-      const grown = bank
-        ? { ...recipe, banks: { ...recipe.banks, [id]: { name: bank.name, words: bank.words } } }
-        : recipe;
-      return changeSection(grown, section.id, (now) => ({
+  const choose = (bank: NamedResource) =>
+    edit((recipe) =>
+      takeResource(recipe, section.id, bank, (now, name) => ({
         ...now,
-        options: { ...now.options, words: { bank: id } },
-      }));
-    });
+        options: { ...now.options, words: { bank: name } },
+      })),
+    );
+  const chooseBank = (hash: string) => {
+    const bank = choices.get(hash);
+    if (bank) choose(bank);
+    else setTyping(true);
   };
-  const choices = new Map([
-    ...Object.entries(carried).map(([id, { name }]) => [id, name] as const),
-    ...banks.map(({ id, name }) => [id, name] as const),
-  ]);
+  const choices = new Map<string, NamedResource>(
+    [...Object.values(named).filter(({ type }) => type === words.id), ...banks].map((bank) => [
+      bank.hash,
+      bank,
+    ]),
+  );
   return (
     <Box>
       <TextField
         select
         label={label}
-        value={own ? '' : source.bank}
+        value={used?.hash ?? ''}
         onChange={(event) => chooseBank(event.target.value)}
         helperText={`${count.toLocaleString('en-US')} words${own && source.lists.length > 1 ? ` in ${source.lists.length} lists` : ''}`}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
         <MenuItem value="">Words of this section</MenuItem>
-        {[...choices].map(([id, name]) => (
-          <MenuItem key={id} value={id}>
+        {[...choices.values()].map(({ hash, name }) => (
+          <MenuItem key={hash} value={hash}>
             {name}
           </MenuItem>
         ))}
@@ -84,23 +88,12 @@ export function WordsField({
           onTake={(lists) => {
             if (onChange({ lists }) === null) setTyping(false);
           }}
-          onBank={async (name, words) => {
-            const response = await fetch('/word-banks', {
-              method: 'POST',
-              headers: { 'content-type': 'application/json' },
-              body: JSON.stringify({ name, words }),
-            });
-            if (!response.ok) return false;
-            const { id } = (await response.json()) as { id: string };
-            edit((recipe) =>
-              changeSection(
-                { ...recipe, banks: { ...recipe.banks, [id]: { name, words } } },
-                section.id,
-                (now) => ({ ...now, options: { ...now.options, words: { bank: id } } }),
-              ),
-            );
+          onBank={async (name, list) => {
+            const answer = await uploadResource(words.id, name, writeWords(list));
+            if ('problem' in answer) return answer.problem;
+            choose(answer.kept);
             setTyping(false);
-            return true;
+            return null;
           }}
         />
       )}
@@ -115,7 +108,8 @@ interface WordsDialogProps {
   start: WordList[];
   onClose: () => void;
   onTake: (lists: WordList[]) => void;
-  onBank: (name: string, words: string[]) => Promise<boolean>;
+  /** @returns why the bank was not kept, or null */
+  onBank: (name: string, words: string[]) => Promise<string | null>;
 }
 
 /** Shows what was understood of a text before it is taken: lists, titles, and every word left out with the reason. */
@@ -199,12 +193,10 @@ function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps) {
         />
         <Button
           disabled={!name.trim() || total === 0}
-          onClick={async () =>
-            !(await onBank(
-              name.trim(),
-              read.lists.flatMap(({ words }) => words),
-            )) && setError('The word bank could not be kept. Try again.')
-          }
+          onClick={async () => {
+            const all = read.lists.flatMap((list) => list.words);
+            setError((await onBank(name.trim(), all)) ?? '');
+          }}
         >
           Keep as word bank
         </Button>

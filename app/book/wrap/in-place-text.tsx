@@ -1,32 +1,23 @@
 import Box from '@mui/material/Box';
 import { useState } from 'react';
-import type { Recipe } from '#core/book/recipe.ts';
-import type { Rect } from '#core/print/index.ts';
-import type { FieldBox } from '../../preview/press.worker.ts';
+import type { PlacedLayer } from '#core/cover/wrap.ts';
 import { useBook } from '../store.ts';
+import { fieldIn, withField } from './fields.ts';
 
-const NAMES: Record<string, string> = { title: 'Title', subtitle: 'Subtitle', blurb: 'Blurb' };
-
-const read = (recipe: Recipe, field: string) =>
-  field === 'blurb' ? recipe.cover.fields.blurb : recipe[field as 'title'];
-
-const write = (recipe: Recipe, field: string, text: string): Recipe =>
-  field === 'blurb'
-    ? { ...recipe, cover: { ...recipe.cover, fields: { ...recipe.cover.fields, blurb: text } } }
-    : { ...recipe, [field]: text };
-
-/** Words on the cover that are changed where they stand. The pen name comes from its list and is not typed here. */
-export function InPlaceText({ box, scale, spine }: { box: FieldBox; scale: number; spine: Rect | null }) {
+/** Words on the cover that are changed where they stand; on the spine, which lies on its side, they only follow. */
+export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: number }) {
   const recipe = useBook((state) => state.recipe);
   const edit = useBook((state) => state.edit);
   const [open, setOpen] = useState(false);
-  const name = NAMES[box.sourceField];
-  if (!name || (spine && box.left < spine.x + spine.width && box.right > spine.x)) return null;
+  const field = layer.field ?? '';
+  const words = fieldIn(recipe, field);
+  if (!words || layer.hidden || layer.panel === 'spine') return null;
+  const { name, box } = layer;
   const place = {
-    left: box.left * scale - 4,
-    top: box.top * scale - 4,
-    width: (box.right - box.left) * scale + 8,
-    height: (box.bottom - box.top) * scale + 8,
+    left: box.x * scale - 4,
+    top: box.y * scale - 4,
+    width: box.width * scale + 8,
+    height: box.height * scale + 8,
   };
   if (!open) {
     return (
@@ -52,22 +43,17 @@ export function InPlaceText({ box, scale, spine }: { box: FieldBox; scale: numbe
       component="textarea"
       aria-label={name}
       autoFocus
-      defaultValue={read(recipe, box.sourceField)}
+      defaultValue={words.text}
       onFocus={(event: React.FocusEvent<HTMLTextAreaElement>) => event.target.select()}
       onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) =>
         edit(
-          (now) =>
-            write(
-              now,
-              box.sourceField,
-              event.target.value.replace(/\n/g, box.sourceField === 'blurb' ? '\n' : ' '),
-            ),
-          box.sourceField,
+          (now) => withField(now, field, event.target.value.replace(/\n/g, words.lines ? '\n' : ' ')),
+          field,
         )
       }
       onBlur={() => setOpen(false)}
       onKeyDown={(event: React.KeyboardEvent) => {
-        if (event.key === 'Escape' || (event.key === 'Enter' && box.sourceField !== 'blurb')) setOpen(false);
+        if (event.key === 'Escape' || (event.key === 'Enter' && !words.lines)) setOpen(false);
       }}
       style={{ ...place, minHeight: 44, minWidth: 160 }}
       sx={{

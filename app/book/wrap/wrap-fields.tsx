@@ -1,9 +1,13 @@
 import Box from '@mui/material/Box';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
+import { compositionOf } from '#core/cover/compositions/index.ts';
+import { fieldsOf } from '#core/settings.ts';
+import { OptionField } from '../../parts/option-field.tsx';
 import { SettledText } from '../../parts/settled-text.tsx';
 import { PenNameField } from '../pen-name-field.tsx';
 import { useBook } from '../store.ts';
+import { withField } from './fields.ts';
 import { Thumbnail } from './thumbnail.tsx';
 
 /** The words on the cover: fields of the book, the same ones as in listing and title page. */
@@ -31,17 +35,16 @@ export function WrapFields() {
           onCommit={(subtitle) => edit((now) => ({ ...now, subtitle }), 'subtitle')}
         />
         <PenNameField />
-        <SettledText
-          label="Blurb on the back"
-          rows={4}
-          value={recipe.cover.fields.blurb as string}
-          onCommit={(blurb) =>
-            edit(
-              (now) => ({ ...now, cover: { ...now.cover, fields: { ...now.cover.fields, blurb } } }),
-              'blurb',
-            )
-          }
-        />
+        {fieldsOf(compositionOf(recipe.cover).fields).map((field) =>
+          field.control === 'custom' ? null : (
+            <OptionField
+              key={field.key}
+              field={field}
+              value={recipe.cover.fields[field.key]}
+              onChange={(value) => edit((now) => withField(now, field.key, value as string), field.key)}
+            />
+          ),
+        )}
       </Stack>
       <Typography variant="h2" sx={{ mt: 4, mb: 2 }}>
         On the shelf, at 160 px

@@ -2,12 +2,13 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { type CoverOverview, coverOverview } from '#core/cover/wrap.ts';
+import { type MouseEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type CoverOverview, coverOverview, layerAt, type PlacedLayer } from '#core/cover/wrap.ts';
+import type { Rect } from '#core/print/index.ts';
 import { Guides, GuidesLegend } from '../../parts/guides.tsx';
 import { ShownPicture } from '../../preview/picture.tsx';
 import { drawingPress } from '../../preview/press.ts';
-import type { FieldBox, Picture } from '../../preview/press.worker.ts';
+import type { Picture } from '../../preview/press.worker.ts';
 import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 import { InPlaceText } from './in-place-text.tsx';
@@ -16,11 +17,21 @@ import { Thumbnail } from './thumbnail.tsx';
 type View = 'sheet' | 'trimmed' | 'thumbnail';
 
 /** The wrap as a flat sheet with its guides, as it will be trimmed, or as small as a shop shows it. */
-export function WrapSheet() {
+export function WrapSheet({
+  layers,
+  onLayers,
+  chosen,
+  onChoose,
+}: {
+  layers: readonly PlacedLayer[];
+  onLayers: (layers: PlacedLayer[]) => void;
+  chosen: string | null;
+  onChoose: (layer: string | null) => void;
+}) {
   const recipe = useBook((state) => state.recipe);
   const { book } = useDesk();
   const [view, setView] = useState<View>('sheet');
-  const [drawn, setDrawn] = useState<{ picture: Picture; boxes: FieldBox[] }>();
+  const [picture, setPicture] = useState<Picture>();
   const [room, setRoom] = useState({ width: 0, height: 0 });
   const area = useRef<HTMLDivElement>(null);
   const frame = useMemo(() => coverOverview(book), [book]);
@@ -40,12 +51,20 @@ export function WrapSheet() {
     void drawingPress(recipe)
       .wrap(Math.round(width * Math.max(1, devicePixelRatio)))
       .then((answer) => {
-        if (wanted) setDrawn(answer);
+        if (!wanted) return;
+        setPicture(answer.picture);
+        onLayers(answer.layers);
       });
     return () => {
       wanted = false;
     };
-  }, [recipe, width]);
+  }, [recipe, width, onLayers]);
+  const choose = (event: MouseEvent<HTMLDivElement>) => {
+    const { left, top } = event.currentTarget.getBoundingClientRect();
+    const x = (event.clientX - left) / scale;
+    onChoose(layerAt(layers, x, (event.clientY - top) / scale)?.id ?? null);
+  };
+  const marked = layers.filter(({ id }) => id === chosen);
   const [only] = frame.sheets.length === 1 ? frame.sheets : [];
   const cut = view === 'trimmed' ? trimmed(frame, scale) : 'none';
   return (
@@ -65,23 +84,20 @@ export function WrapSheet() {
         {view === 'thumbnail' ? (
           <Thumbnail />
         ) : (
-          <Box sx={{ position: 'relative', mx: 'auto' }} style={{ width, height }}>
+          <Box sx={{ position: 'relative', mx: 'auto' }} style={{ width, height }} onClick={choose}>
             <Box style={{ clipPath: cut }}>
               <ShownPicture
-                picture={drawn?.picture}
+                picture={picture}
                 width={width}
                 height={height}
                 label={only ? 'The wrap: back, spine and front' : 'The cover: back and front'}
               />
             </Box>
             {view === 'sheet' && <CoverGuides sheets={frame.sheets} media={frame.media} />}
-            {drawn?.boxes.map((box, i) => (
-              <InPlaceText
-                key={`${box.sourceField} ${i}`}
-                box={box}
-                scale={scale}
-                spine={only?.sheet.spine ?? null}
-              />
+            {view === 'sheet' &&
+              marked.map(({ id, box }, i) => <Chosen key={`${id} ${i}`} box={box} scale={scale} />)}
+            {layers.map((layer) => (
+              <InPlaceText key={`${layer.id} ${layer.box.x}`} layer={layer} scale={scale} />
             ))}
           </Box>
         )}
@@ -97,6 +113,27 @@ export function WrapSheet() {
         {view !== 'thumbnail' && '   Click words to change them.'}
       </Typography>
     </Box>
+  );
+}
+
+/** The frame round the chosen layer: light on dark and dark on light. */
+function Chosen({ box, scale }: { box: Rect; scale: number }) {
+  return (
+    <Box
+      sx={{
+        position: 'absolute',
+        pointerEvents: 'none',
+        outline: '2px solid',
+        outlineColor: 'primary.main',
+        boxShadow: '0 0 0 3px #fff',
+      }}
+      style={{
+        left: box.x * scale,
+        top: box.y * scale,
+        width: box.width * scale,
+        height: box.height * scale,
+      }}
+    />
   );
 }
 

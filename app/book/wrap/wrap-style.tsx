@@ -3,17 +3,21 @@ import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
+import { compositionOf } from '#core/cover/compositions/index.ts';
 import { MOTIF_NAMES } from '#core/cover/names.ts';
+import { fieldsOf } from '#core/settings.ts';
 import { Choice } from '../../parts/choice.tsx';
-import { NumberField } from '../../parts/number-field.tsx';
+import { OptionField } from '../../parts/option-field.tsx';
 import { useBook } from '../store.ts';
 import { MOTIF_LABELS, PALETTES } from './house-styles.ts';
 
-/** Palette, motif and display face: the house style of the book. */
-export function WrapStyle() {
+/** Palette, motif and display face, the house style of the book, and what its composition asks for. */
+export function WrapStyle({ children }: { children: ReactNode }) {
   const style = useBook((state) => state.recipe.style);
-  const scale = useBook((state) => state.recipe.cover.adjust.titleScale) as number;
+  const cover = useBook((state) => state.recipe.cover);
+  const options = fieldsOf(compositionOf(cover).options);
   const edit = useBook((state) => state.edit);
   const set = (change: Partial<Recipe['style']>) =>
     edit((recipe) => ({ ...recipe, style: { ...recipe.style, ...change } }));
@@ -53,8 +57,8 @@ export function WrapStyle() {
               }}
             >
               <Box sx={{ display: 'flex', height: 26, mb: 1 }}>
-                {Object.values(palette).map((colour, i) => (
-                  <Box key={colour} sx={{ flex: i === 0 ? 3 : 1 }} style={{ background: colour }} />
+                {Object.values(palette).map((color, i) => (
+                  <Box key={color} sx={{ flex: i === 0 ? 3 : 1 }} style={{ background: color }} />
                 ))}
               </Box>
               {name}
@@ -84,23 +88,26 @@ export function WrapStyle() {
             set({ typefaces: { ...style.typefaces, display: display as 'alegreya-bold' } })
           }
         />
-        <NumberField
-          label="Title size, %"
-          value={Math.round(scale * 100)}
-          least={50}
-          most={150}
-          step={5}
-          onCommit={(percent) =>
-            edit(
-              (recipe) => ({
-                ...recipe,
-                cover: { ...recipe.cover, adjust: { ...recipe.cover.adjust, titleScale: percent / 100 } },
-              }),
-              'titleScale',
-            )
-          }
-        />
+        {options.map((field) =>
+          field.control === 'custom' ? null : (
+            <OptionField
+              key={field.key}
+              field={field}
+              value={cover.options[field.key]}
+              onChange={(value) =>
+                edit(
+                  (recipe) => ({
+                    ...recipe,
+                    cover: { ...recipe.cover, options: { ...recipe.cover.options, [field.key]: value } },
+                  }),
+                  `cover ${field.key}`,
+                )
+              }
+            />
+          ),
+        )}
       </Stack>
+      {children}
     </Box>
   );
 }

@@ -86,12 +86,12 @@ const between = (least: number, most: number) => (value: number) =>
   value >= least && value <= most
     ? null
     : `${value.toLocaleString('en-US')} is not between ${least.toLocaleString('en-US')} and ${most.toLocaleString('en-US')}.`;
-const readInk = (text: string): Read<'black' | 'colour'> =>
+const readInk = (text: string): Read<'black' | 'color'> =>
   /^(colou?r|full colou?r|premium colou?r)$/i.test(text)
-    ? { value: 'colour' }
+    ? { value: 'color' }
     : /^(black|b\/?w|black (and|&) white|mono(chrome)?|grey|gray)$/i.test(text)
       ? { value: 'black' }
-      : { problem: `“${text}” is neither black nor colour` };
+      : { problem: `“${text}” is neither black nor color` };
 
 const MOST_RANK = 100_000_000;
 
@@ -142,7 +142,7 @@ const COMPARABLE_FIELDS: readonly Field[] = [
     kind: 'day',
     headings: ['published', 'publication date', 'date', 'since', 'pub date', 'release date', 'datum'],
   },
-  { key: 'ink', name: 'Ink', kind: 'ink', headings: ['ink', 'interior', 'colour', 'color'] },
+  { key: 'ink', name: 'Ink', kind: 'ink', headings: ['ink', 'interior', 'color', 'colour'] },
   { key: 'id', name: 'Id', kind: 'text', headings: ['id', 'sku', 'identifier', 'isbn'] },
 ];
 

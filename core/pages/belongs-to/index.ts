@@ -1,8 +1,8 @@
 import type * as v from 'valibot';
 import { keyed, text, wholeNumber } from '../../keyed.ts';
 import { BLACK, fitText, linePath, type Mark, rectPath, textLine } from '../../scene/index.ts';
+import { setting } from '../../settings.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
-import { setting } from '../settings.ts';
 
 const options = keyed({
   heading: setting(text(1, 60), 'This book belongs to', { label: 'Heading' }),

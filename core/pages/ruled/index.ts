@@ -1,9 +1,9 @@
 import type * as v from 'valibot';
 import { keyed, numberBetween, oneOf, text } from '../../keyed.ts';
 import { buildPath, type Mark, type Path, textLine } from '../../scene/index.ts';
+import { setting } from '../../settings.ts';
 import { inches } from '../../units.ts';
 import { type DrawContext, defineKind, pageUnits } from '../kind.ts';
-import { setting } from '../settings.ts';
 
 /** Line spacing of the usual rulings, in points (common practice, no source). */
 export const RULINGS = { wide: inches(11 / 32), college: inches(9 / 32), narrow: inches(1 / 4) } as const;
@@ -22,7 +22,7 @@ const options = keyed({
     label: 'Heading label',
     help: 'Instead of Date or Subject.',
   }),
-  grey: setting(numberBetween(0, 0.85), 0.55, {
+  gray: setting(numberBetween(0, 0.85), 0.55, {
     label: 'Line shade (0 black – 0.85 light gray)',
     step: 0.05,
   }),
@@ -35,7 +35,7 @@ const HEADING_WORDS = { none: '', date: 'Date', subject: 'Subject' } as const;
 
 function draw({
   body,
-  options: { ruling, grey, weight, heading, label },
+  options: { ruling, gray, weight, heading, label },
   type,
 }: DrawContext<RuledOptions, never>): Mark[] {
   const spacing = RULINGS[ruling];
@@ -43,7 +43,7 @@ function draw({
   const stroked = (path: Path): Mark => ({
     type: 'path',
     path,
-    stroke: { width: weight, paint: { gray: grey } },
+    stroke: { width: weight, paint: { gray } },
   });
   const marks: Mark[] = [];
   let top = body.y;
@@ -69,7 +69,14 @@ function draw({
 
 export const ruled = defineKind({
   id: 'ruled',
-  version: 1,
+  version: 2,
+  // The option had its British name.
+  earlier: [
+    {
+      version: 1,
+      migrate: ({ grey, ...options }) => (grey === undefined ? options : { ...options, gray: grey }),
+    },
+  ],
   name: 'Ruled pages',
   purpose: 'Lines to write on, wide, college or narrow.',
   extent: 'pages',

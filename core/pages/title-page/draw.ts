@@ -2,7 +2,7 @@ import { BLACK, fitText, linePath, type Mark, textLine } from '../../scene/index
 import type { DrawContext } from '../kind.ts';
 import type { TitlePageOptions } from './index.ts';
 
-const GREY = { gray: 0.35 };
+const GRAY = { gray: 0.35 };
 
 export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePageOptions, never>): Mark[] {
   const middle = body.x + body.width / 2;
@@ -28,7 +28,7 @@ export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePa
         ...textLine(
           type,
           line,
-          { face, size: fitted.size, color: face === 'alegreya-bold' ? BLACK : GREY },
+          { face, size: fitted.size, color: face === 'alegreya-bold' ? BLACK : GRAY },
           middle,
           y,
           'center',
@@ -46,7 +46,7 @@ export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePa
   marks.push({
     type: 'path',
     path: linePath(middle - body.width * 0.09, y, middle + body.width * 0.09, y),
-    stroke: { width: 1, paint: GREY },
+    stroke: { width: 1, paint: GRAY },
   });
   y += body.height * 0.035;
   if (book.subtitle)
@@ -57,7 +57,7 @@ export function drawTitlePage({ body, book, options, type }: DrawContext<TitlePa
       textLine(
         type,
         line,
-        { face: 'alegreya-sans-regular', size: 11, color: GREY },
+        { face: 'alegreya-sans-regular', size: 11, color: GRAY },
         middle,
         y + 30,
         'center',

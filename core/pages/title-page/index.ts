@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { keyed } from '../../keyed.ts';
+import { setting } from '../../settings.ts';
 import { defineKind } from '../kind.ts';
-import { setting } from '../settings.ts';
 import { drawTitlePage } from './draw.ts';
 
 const options = keyed({

@@ -23,7 +23,7 @@ const REFERENCE_SIZE = 9;
 const puzzleName = (placed: PlacedItem<WordSearchItem>): string =>
   placed.item.title ? `${placed.displayNumber}. ${placed.item.title}` : placed.label;
 
-/** The letters of the grid, centred in their cells, one mark a row. */
+/** The letters of the grid, centered in their cells, one mark a row. */
 export function gridLetters(search: WordSearch, box: Rect, size: number, type: Typesetter): Mark[] {
   const cell = box.width / search.columns;
   const drop = (cell + type.capHeight(LETTERS) * size) / 2;

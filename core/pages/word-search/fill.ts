@@ -1,6 +1,7 @@
 import { findWord, makeWordSearch, type WordSearch } from '../../puzzles/word-search/index.ts';
 import { randomStream } from '../../random.ts';
-import { gridWord, type WordList } from '../../words/index.ts';
+import { words as wordBank } from '../../resources/index.ts';
+import { gridWord } from '../../words/index.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
 import type { WordSearchOptions, WordSearchPin } from './options.ts';
 
@@ -43,11 +44,11 @@ function usableWords(list: readonly string[]): Usable[] {
   return read;
 }
 
-function sourceOf({ options, banks, item }: FillContext<WordSearchOptions>): Source & { hand: number } {
-  const lists: WordList[] =
+function sourceOf({ options, resources, item }: FillContext<WordSearchOptions>): Source & { hand: number } {
+  const lists: readonly { title?: string | undefined; words: readonly string[] }[] =
     'bank' in options.words
-      ? [banks[options.words.bank] ?? { words: [] }]
-      : options.words.lists.map(({ title, words }) => ({ ...(title ? { title } : {}), words }));
+      ? [{ words: resources.value(wordBank, options.words.bank) }]
+      : options.words.lists;
   const list = lists[(item - 1) % Math.max(1, lists.length)] ?? { words: [] };
   const room = Math.max(options.columns, options.rows);
   const all = usableWords(list.words);

@@ -14,6 +14,7 @@ export const wordSearch = defineKind({
   defaultCount: 20,
   numbered: true,
   options: wordSearchOptions,
+  needs: ({ words }) => ('bank' in words ? [{ id: words.bank, type: 'words', path: 'words.bank' }] : []),
   itemName: 'puzzle',
   units: ({ count }) => itemUnits(count),
   fill: fillWordSearch,

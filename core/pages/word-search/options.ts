@@ -1,7 +1,7 @@
 import * as v from 'valibot';
-import { keyed, oneOf, text, wholeNumber } from '../../keyed.ts';
+import { identifier, keyed, oneOf, text, wholeNumber } from '../../keyed.ts';
+import { setting } from '../../settings.ts';
 import { WORD_LIST_LIMITS } from '../../words/index.ts';
-import { setting } from '../settings.ts';
 
 const words = v.pipe(
   v.array(text(1, 60)),
@@ -13,10 +13,10 @@ const words = v.pipe(
 const size = wholeNumber(8, 30);
 const directions = oneOf(['straight', 'diagonal', 'backwards']);
 
-/** Words come from a bank that the recipe carries, or from lists of the section's own. */
+/** Words come from a word bank among the resources, or from lists of the section's own. */
 const source = v.union(
   [
-    keyed({ bank: text(1, 64) }),
+    keyed({ bank: identifier }),
     keyed({ lists: v.pipe(v.array(keyed({ title: v.optional(text(1, 80)), words })), v.maxLength(500)) }),
   ],
   'should be { "bank": "…" } or { "lists": [{ "title": "…", "words": ["…"] }] }.',

@@ -1,4 +1,4 @@
-import { bodyOf, filledItem, itemLabel, kindOf, placedItem } from '../../book/index.ts';
+import { bodyOf, filledItem, itemLabel, kindOf, placedItem, troublesOf } from '../../book/index.ts';
 import type { ItemProblem } from '../../pages/index.ts';
 import type { Check, Finding, PageInProof, ProofContext } from '../finding.ts';
 
@@ -16,6 +16,8 @@ export const items: Check = {
 
   ofPage({ book, type }: ProofContext, { page }: PageInProof): Finding[] {
     const section = page.role === 'body' ? book.sections.get(page.section!) : undefined;
+    // What it lacks is a finding of its own; see resources.ts.
+    if (section && troublesOf(book, section).length) return [];
     if (!section) return page.role === 'solutions' ? cutAnswers({ book, page }) : [];
     const kind = kindOf(section);
     const { options } = section;
@@ -42,7 +44,7 @@ export const items: Check = {
 
   ofSection({ book }, section) {
     const kind = kindOf(section);
-    if (!kind.inspectSection) return [];
+    if (!kind.inspectSection || troublesOf(book, section).length) return [];
     const { count, pages } = book.plan.items[section.id]!;
     const all = Array.from({ length: count }, (_, i) => ({
       number: i + 1,
@@ -60,6 +62,7 @@ function cutAnswers({ book, page }: Pick<ProofContext, 'book'> & Pick<PageInProo
   if (page.layout?.form !== 'columns') return [];
   return page.answers.flatMap(({ section: id, item, rows }) => {
     const section = book.sections.get(id)!;
+    if (troublesOf(book, section).length) return [];
     const lines = kindOf(section).solution!.lines!.text(placedItem(book, section, item), section.options);
     if (lines.length <= rows) return [];
     const message = `${itemLabel(book, id, item)}: its answer has ${lines.length} lines and room for ${rows}. Show the solutions in boxes.`;

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { BOOKS, type CatalogueBook, makeCatalogue } from './make.ts';
 
 /** Raised when the catalogue would be made otherwise. */
-const VERSION = 1;
+const VERSION = 2;
 
 /** The catalogue of a shop: made at its first start and kept in a file from then on. */
 export function keptCatalogue(folder: string, opened: number): CatalogueBook[] {

@@ -19,7 +19,7 @@ export interface CatalogueBook {
   category: string;
   trim: { width: number; height: number };
   pages: number;
-  ink: 'black' | 'colour';
+  ink: 'black' | 'color';
   listPrice: number;
   publishedOn: number;
   /** Copies a day on an ordinary day, once the book is known. */
@@ -101,13 +101,13 @@ export function makeCatalogue(firstDay: number, seed = 4620, count = BOOKS): Cat
   return Array.from({ length: count }, (_, i) => {
     const { shelf, about, kind, wanted } = cellFor(unit());
     const [width, height] = pick(kind.trims);
-    const ink = unit() < (kind.colour ?? 0) ? ('colour' as const) : ('black' as const);
+    const ink = unit() < (kind.color ?? 0) ? ('color' as const) : ('black' as const);
     const [least, spread] = kind.pages;
     const pages = 2 * Math.round((least + unit() * spread + unit() ** 4 * 180) / 2);
     // Older books are rarer: the shelf grows every year.
     const age = Math.floor(unit() ** 1.4 * (OLDEST + AHEAD)) - AHEAD;
     const publishedOn = firstDay - age;
-    const usual = 4.6 + pages / 42 + (width > 7 ? 1.3 : 0) + (ink === 'colour' ? pages / 28 : 0);
+    const usual = 4.6 + pages / 42 + (width > 7 ? 1.3 : 0) + (ink === 'color' ? pages / 28 : 0);
     const listPrice = Math.max(4.99, Math.round(usual + (unit() - 0.35) * 3.2) - 0.01);
     const dear = (listPrice / usual) ** -1.2;
     const [month, day, lift] = about.season ?? [0, 0, 0];

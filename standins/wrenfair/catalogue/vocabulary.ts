@@ -191,7 +191,7 @@ export interface BookKind {
   trims: readonly (readonly [number, number])[];
   /** Fewest pages, and the spread above them. */
   pages: readonly [least: number, spread: number];
-  colour?: number;
+  color?: number;
   year?: boolean;
 }
 
@@ -239,7 +239,7 @@ export const KINDS: readonly BookKind[] = [
     weight: 14,
     trims: [LARGE, [8.5, 8.5]],
     pages: [50, 60],
-    colour: 0.04,
+    color: 0.04,
   },
   {
     id: 'sudoku',
@@ -272,7 +272,7 @@ export const KINDS: readonly BookKind[] = [
     weight: 6,
     trims: [LARGE],
     pages: [60, 60],
-    colour: 0.12,
+    color: 0.12,
   },
   {
     id: 'guest',
@@ -281,7 +281,7 @@ export const KINDS: readonly BookKind[] = [
     weight: 5,
     trims: [[8.25, 6], SMALL, [8.5, 8.5]],
     pages: [80, 40],
-    colour: 0.03,
+    color: 0.03,
   },
 ];
 

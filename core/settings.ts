@@ -8,6 +8,8 @@ export interface SettingNotes {
   group?: string;
   unit?: string;
   step?: number;
+  /** Lines of a text that is longer than one. */
+  rows?: number;
   /** The name of each value of a choice. */
   values?: Readonly<Record<string, string>>;
   /** A control that the application has for it alone, by its id. */
@@ -34,7 +36,7 @@ export function setting<const Schema extends AnySchema>(
 export type Field = { key: string; label: string; help?: string; group?: string } & (
   | { control: 'choice'; choices: readonly { value: string; label: string }[] }
   | { control: 'number'; least: number; most: number; step: number; unit?: string }
-  | { control: 'text' }
+  | { control: 'text'; rows?: number }
   | { control: 'switch' }
   | { control: 'custom'; id: string }
 );
@@ -58,7 +60,7 @@ export function fieldsOf(options: v.GenericSchema<unknown, unknown>): Field[] {
 }
 
 function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
-  const { label, help, group, values, control, unit, step } = notes;
+  const { label, help, group, values, control, unit, step, rows } = notes;
   const field = { key, label, ...(help ? { help } : {}), ...(group ? { group } : {}) };
   if (control) return { ...field, control: 'custom', id: control };
   if (schema.options)
@@ -68,7 +70,7 @@ function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
       choices: schema.options.map((value) => ({ value, label: values?.[value] ?? value })),
     };
   if (schema.type === 'boolean') return { ...field, control: 'switch' };
-  if (schema.type === 'string') return { ...field, control: 'text' };
+  if (schema.type === 'string') return { ...field, control: 'text', ...(rows ? { rows } : {}) };
   const limit = (type: string) => {
     const found = steps(schema).find((action) => action.type === type)?.requirement;
     if (found === undefined) throw new RangeError(`The option “${key}” is asked for, but has no ${type}.`);

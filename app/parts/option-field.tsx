@@ -1,0 +1,52 @@
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import type { Field } from '#core/settings.ts';
+import { Choice } from './choice.tsx';
+import { NumberField } from './number-field.tsx';
+import { SettledText } from './settled-text.tsx';
+
+/** One option, asked for as its schema says. */
+export function OptionField({
+  field,
+  value,
+  onChange,
+}: {
+  field: Exclude<Field, { control: 'custom' }>;
+  value: unknown;
+  onChange: (value: unknown) => string | null;
+}) {
+  switch (field.control) {
+    case 'choice':
+      return (
+        <Choice label={field.label} value={value as string} choices={field.choices} onChange={onChange} />
+      );
+    case 'number':
+      return (
+        <NumberField
+          label={field.unit ? `${field.label}, ${field.unit}` : field.label}
+          value={value as number}
+          least={field.least}
+          most={field.most}
+          step={field.step}
+          onCommit={onChange}
+        />
+      );
+    case 'text':
+      return (
+        <SettledText
+          label={field.label}
+          value={value as string}
+          onCommit={onChange}
+          {...(field.rows ? { rows: field.rows } : {})}
+          {...(field.help ? { hint: field.help } : {})}
+        />
+      );
+    case 'switch':
+      return (
+        <FormControlLabel
+          control={<Switch checked={value as boolean} onChange={(_, on) => onChange(on)} />}
+          label={field.label}
+        />
+      );
+  }
+}

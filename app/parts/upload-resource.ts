@@ -1,0 +1,20 @@
+import type { KeptResource } from '#server/resources/resources.ts';
+
+/** Sends a content to the workspace's resources. @returns what is kept, or why it is not */
+export async function uploadResource(
+  type: string,
+  name: string,
+  content: Uint8Array | File,
+): Promise<{ kept: KeptResource } | { problem: string }> {
+  const away = { problem: 'It could not be kept: the server does not answer. Try again.' };
+  try {
+    const response = await fetch(`/resources?${new URLSearchParams({ type, name })}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: content as BodyInit,
+    });
+    return response.redirected ? away : await response.json();
+  } catch {
+    return away;
+  }
+}

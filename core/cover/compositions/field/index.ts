@@ -1,0 +1,74 @@
+import type * as v from 'valibot';
+import { keyed, numberBetween, text } from '../../../keyed.ts';
+import { rectPath } from '../../../scene/index.ts';
+import { setting } from '../../../settings.ts';
+import { type CoverLayer, defineComposition } from '../composition.ts';
+import { figuresOnFront, paletteOf, rowOnBack } from './figures.ts';
+import { columnOnBack, ROW_ABOVE_CLEAR, wordsOnBack, wordsOnFront, wordsOnSpine } from './words.ts';
+
+const options = keyed({
+  titleSize: setting(numberBetween(50, 150), 100, { label: 'Title size', unit: '%', step: 5 }),
+});
+
+const fields = keyed({
+  blurb: setting(text(0, 1200), '', { label: 'Blurb on the back', rows: 4 }),
+});
+
+export type FieldOptions = v.InferOutput<typeof options>;
+export type FieldFields = v.InferOutput<typeof fields>;
+
+/** Title over a field of the house motif on a plain dark ground. */
+export const field = defineComposition({
+  id: 'field',
+  version: 1,
+  name: 'Field',
+  options,
+  fields,
+
+  layers(context) {
+    const { recipe, sheet, front, back, spine } = context;
+    const layers: CoverLayer[] = [
+      {
+        id: 'ground',
+        name: 'Background',
+        role: 'ground',
+        panel: 'sheet',
+        anchor: { x: 'center', y: 'middle' },
+        marks: [
+          {
+            type: 'path',
+            path: rectPath(sheet.x, sheet.y, sheet.width, sheet.height),
+            fill: paletteOf(recipe).ground,
+            background: true,
+          },
+        ],
+      },
+    ];
+    if (front)
+      layers.push(
+        {
+          id: 'front-figures',
+          name: 'Field of figures',
+          role: 'art',
+          panel: 'front',
+          anchor: { x: 'left', y: 'bottom' },
+          marks: figuresOnFront(recipe, front, sheet),
+        },
+        ...wordsOnFront(context),
+      );
+    if (back)
+      layers.push(
+        {
+          id: 'back-figures',
+          name: 'Row of figures',
+          role: 'art',
+          panel: 'back',
+          anchor: { x: 'left', y: 'bottom' },
+          marks: rowOnBack(recipe, back, columnOnBack(back).x, back.clear.y - ROW_ABOVE_CLEAR),
+        },
+        ...wordsOnBack(context),
+      );
+    if (spine) layers.push(...wordsOnSpine(context));
+    return layers;
+  },
+});

@@ -1,0 +1,24 @@
+import { needsOf } from '../../book/index.ts';
+import type { Check } from '../finding.ts';
+
+/** Everything that the sections use is at hand. */
+export const resources: Check = {
+  id: 'resources',
+  name: 'Words, pictures and other resources are at hand',
+  ofSection({ book }, section) {
+    const page = book.plan.pages.find((planned) => planned.section === section.id)?.number ?? 1;
+    return needsOf(section).flatMap(({ id }) => {
+      const trouble = book.resources.trouble(id);
+      return trouble
+        ? [
+            {
+              check: 'resources',
+              severity: 'fix' as const,
+              message: `Page ${page}: ${trouble}`,
+              place: { view: 'page' as const, page, section: section.id },
+            },
+          ]
+        : [];
+    });
+  },
+};

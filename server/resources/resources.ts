@@ -1,0 +1,187 @@
+import { createWriteStream } from 'node:fs';
+import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { join, resolve } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { Piscina } from 'piscina';
+import type { Recipe } from '#core/book/recipe.ts';
+import { type NamedResource, ResourceTrouble, type Rights, resourceType } from '#core/resources/index.ts';
+import { db } from '../db/client.ts';
+import { resource } from '../db/schema.ts';
+import { settings } from '../settings.ts';
+import { contentOf, fileStore, whenStoreIsThere } from '../store/index.ts';
+
+/** Time and memory that reading an upload may take. */
+const INSPECT_SECONDS = 60;
+const INSPECT_MB = 1024;
+const IDLE_MS = 30_000;
+
+let threads: Piscina | undefined;
+
+/** Uploads are read one at a time, apart from everything else. */
+function inspector(): Piscina {
+  threads ??= new Piscina({
+    filename: resolve('build/node/inspect-thread.mjs'),
+    minThreads: 0,
+    maxThreads: 1,
+    idleTimeout: IDLE_MS,
+    resourceLimits: { maxOldGenerationSizeMb: INSPECT_MB },
+  });
+  return threads;
+}
+
+/** What the content of an upload says of itself. @throws ResourceTrouble for one that no book could use */
+async function inspected(path: string, type: string, hash: string): Promise<unknown> {
+  const signal = AbortSignal.timeout(INSPECT_SECONDS * 1000);
+  let answer: { facts: unknown } | { trouble: string };
+  try {
+    answer = await inspector().run({ path, type, hash }, { signal });
+  } catch (error) {
+    // A thread that ran out of memory or time is gone, and the next upload has a new one.
+    if (signal.aborted)
+      throw new ResourceTrouble(`could not be read in ${INSPECT_SECONDS} seconds. Save it more simply.`);
+    console.error(`Upload: ${(error as Error).message}`);
+    throw new ResourceTrouble('could not be read: it takes more memory than is allowed. Make it smaller.');
+  }
+  if ('trouble' in answer) throw new ResourceTrouble(answer.trouble);
+  return answer.facts;
+}
+
+/** A resource of a workspace, as its books may name it. */
+export interface KeptResource extends Omit<NamedResource, 'rights'> {
+  rights: Rights;
+  size: number;
+}
+
+const columns = {
+  type: resource.type,
+  hash: resource.hash,
+  name: resource.name,
+  size: resource.size,
+  facts: resource.facts,
+  rights: resource.rights,
+};
+
+/** The resources of a workspace, by name. @param type of them all; every type if left out */
+export const listResources = (workspaceId: string, type?: string): Promise<KeptResource[]> =>
+  db()
+    .select(columns)
+    .from(resource)
+    .where(and(eq(resource.workspaceId, workspaceId), type ? eq(resource.type, type) : undefined))
+    .orderBy(asc(resource.name), asc(resource.hash));
+
+/** A folder for something on its way into the store; whoever asks for it removes it. */
+export async function scratchFolder(): Promise<string> {
+  const aside = join(settings().QUILL_FILES, 'making');
+  await mkdir(aside, { recursive: true });
+  return mkdtemp(join(aside, 'upload-'));
+}
+
+/** What a workspace says of a resource that it uploads. */
+export interface Upload {
+  type: string;
+  name: string;
+  rights?: Rights | undefined;
+}
+
+const tooLong = (most: number) =>
+  new ResourceTrouble(
+    `has more than the ${Math.round(most / 1048576)} MB that are allowed. Make it smaller or split it.`,
+  );
+
+/**
+ * Takes an upload as it comes: writes it aside no further than it may be long, reads it in a thread, and keeps it. The
+ * same content is kept once, under its newest name.
+ * @throws ResourceTrouble for one that is too long, or that no book could use; nothing is kept then
+ */
+export async function keepResource(
+  workspaceId: string,
+  upload: Upload,
+  content: AsyncIterable<Uint8Array> | Iterable<Uint8Array>,
+): Promise<KeptResource> {
+  const { mostBytes } = resourceType(upload.type);
+  const folder = await scratchFolder();
+  const path = join(folder, 'content');
+  try {
+    let size = 0;
+    await pipeline(
+      content,
+      async function* (chunks: AsyncIterable<Uint8Array> | Iterable<Uint8Array>) {
+        for await (const chunk of chunks) {
+          size += chunk.length;
+          if (size > mostBytes) throw tooLong(mostBytes);
+          yield chunk;
+        }
+      },
+      createWriteStream(path),
+    );
+    return await keepFile(workspaceId, upload, path);
+  } finally {
+    await rm(folder, { recursive: true, force: true });
+  }
+}
+
+/**
+ * As keepResource, of a finished local file.
+ * @param expected the hash that its content was named by
+ */
+export async function keepFile(
+  workspaceId: string,
+  { type: typeId, name, rights = {} }: Upload,
+  path: string,
+  expected?: string,
+): Promise<KeptResource> {
+  const { mostBytes } = resourceType(typeId);
+  const content = await contentOf(path);
+  const hash = `sha256-${content.hash}`;
+  if (expected !== undefined && hash !== expected)
+    throw new ResourceTrouble('is not what the recipe names: its content was changed or is cut off.');
+  if (content.size > mostBytes) throw tooLong(mostBytes);
+  const facts = await inspected(path, typeId, hash);
+  await whenStoreIsThere(() => fileStore().take(path, content));
+  const row = { type: typeId, hash, name, size: content.size, facts, rights };
+  await db()
+    .insert(resource)
+    .values({ workspaceId, ...row })
+    .onConflictDoUpdate({
+      target: [resource.workspaceId, resource.type, resource.hash],
+      set: { name, rights, facts },
+    });
+  return row;
+}
+
+/** Of the resources of a recipe, the hashes of those that the workspace has. */
+export async function ownContents(
+  workspaceId: string,
+  { resources }: Pick<Recipe, 'resources'>,
+): Promise<string[]> {
+  const hashes = [...new Set(Object.values(resources).map(({ hash }) => hash))];
+  if (hashes.length === 0) return [];
+  const rows = await db()
+    .selectDistinct({ hash: resource.hash })
+    .from(resource)
+    .where(and(eq(resource.workspaceId, workspaceId), inArray(resource.hash, hashes)));
+  return rows.map(({ hash }) => hash);
+}
+
+/** Whether the workspace has a content of that hash. */
+export async function hasContent(workspaceId: string, hash: string): Promise<boolean> {
+  const rows = await db()
+    .select({ hash: resource.hash })
+    .from(resource)
+    .where(and(eq(resource.workspaceId, workspaceId), eq(resource.hash, hash)))
+    .limit(1);
+  return rows.length > 0;
+}
+
+/** Keeps what an older recipe held inside and the newer one names. */
+export async function keepContents(
+  workspaceId: string,
+  recipe: Recipe,
+  contents: ReadonlyMap<string, Uint8Array>,
+): Promise<void> {
+  for (const { type, hash, name, rights } of Object.values(recipe.resources)) {
+    const bytes = contents.get(hash);
+    if (bytes) await keepResource(workspaceId, { type, name, rights }, [bytes]);
+  }
+}

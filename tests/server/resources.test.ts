@@ -1,0 +1,286 @@
+import { mkdtempSync, readdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { PassThrough } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
+import { eq, sql as raw } from 'drizzle-orm';
+import { strToU8, zipSync } from 'fflate';
+import sharp from 'sharp';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import type { Recipe } from '#core/book/index.ts';
+import { firstPagesPng } from '#core/export/first-pages.ts';
+import { gather, hashOf, writeWords } from '#core/resources/index.ts';
+import { openBookFile, writeBookFile } from '#server/book-file.ts';
+import { createBook, openBook, revisionOf } from '#server/books.ts';
+import { bringUp } from '#server/bring-up.ts';
+import { closeDatabase, db, sql } from '#server/db/client.ts';
+import { book, bookRevision, job, workspace } from '#server/db/schema.ts';
+import { newId } from '#server/ids.ts';
+import { enqueueFiles, stopQueue } from '#server/jobs.ts';
+import { storeLoader } from '#server/resources/loader.ts';
+import { keepResource, listResources, ownContents } from '#server/resources/resources.ts';
+import { recipeOf } from '../support/books.ts';
+import { openPress, type Press } from './press.ts';
+
+let press: Press;
+let own: string;
+let other: string;
+let store: string;
+
+beforeAll(async () => {
+  store = mkdtempSync(join(tmpdir(), 'quill-files-'));
+  process.env.QUILL_FILES = store;
+  press = await openPress('quill_resources');
+});
+afterAll(async () => {
+  await stopQueue();
+  await closeDatabase();
+  await press.close();
+});
+beforeEach(async () => {
+  own = newId();
+  other = newId();
+  await db()
+    .insert(workspace)
+    .values([
+      { id: own, name: 'Tin Lantern Press' },
+      { id: other, name: 'Somebody else' },
+    ]);
+});
+
+const bees = writeWords([
+  'swarm',
+  'propolis',
+  'drone',
+  'nectar',
+  'skep',
+  'waggle',
+  'brood',
+  'queen',
+  'comb',
+  'veil',
+]);
+const keepBees = (workspaceId: string) => keepResource(workspaceId, { type: 'words', name: 'Bees' }, [bees]);
+const huntWith = (hash: string, more: object = {}): Recipe =>
+  recipeOf(
+    [{ id: 'w', kind: 'word-search', items: 2, options: { words: { bank: 'bees' }, wordsPerPuzzle: 10 } }],
+    {
+      id: newId(),
+      resources: { bees: { type: 'words', hash, name: 'Bees', facts: { words: 10 } } },
+      ...more,
+    },
+  );
+async function* chunksOf(bytes: Uint8Array, size = 7000): AsyncGenerator<Uint8Array> {
+  for (let at = 0; at < bytes.length; at += size) yield bytes.subarray(at, at + size);
+}
+const nothingAside = () => expect(readdirSync(join(store, 'making'))).toEqual([]);
+
+describe('an upload', () => {
+  it('is read, kept under its hash with what it says of itself, and shown to its workspace alone', async () => {
+    const kept = await keepBees(own);
+    expect(kept).toMatchObject({
+      type: 'words',
+      hash: hashOf(bees),
+      name: 'Bees',
+      facts: { words: 10 },
+      size: bees.length,
+    });
+    expect(await listResources(own)).toEqual([kept]);
+    expect(await listResources(other)).toEqual([]);
+    nothingAside();
+  });
+
+  it('of the same content is kept once, under its newest name, for all workspaces together', async () => {
+    await keepBees(own);
+    await keepResource(own, { type: 'words', name: 'Hive', rights: { license: 'CC0' } }, chunksOf(bees, 3));
+    expect(await listResources(own)).toMatchObject([{ name: 'Hive', rights: { license: 'CC0' } }]);
+    await keepBees(other);
+    const hex = hashOf(bees).slice(7);
+    expect(readdirSync(join(store, hex.slice(0, 2)))).toEqual([hex.slice(2)]);
+  });
+
+  it.each([
+    [
+      'that is longer than allowed',
+      'words',
+      () => new Uint8Array(3 * 1024 * 1024).fill(97),
+      /has more than the 2 MB/,
+    ],
+    ['that is no text', 'words', () => new Uint8Array([0xff, 0x00]), /is not text in UTF-8/],
+    [
+      'that is no picture',
+      'picture',
+      () => strToU8('<svg onload="alert(1)"/>'),
+      /is no picture|is a svg file/,
+    ],
+    ['that is no PDF', 'pdf', () => strToU8('%PDF-1.4 but not really'), /is no PDF/],
+    ['that is nothing', 'words', () => new Uint8Array(0), /is empty/],
+  ])('%s is refused, and nothing is left of it', async (_, type, content, message) => {
+    await expect(keepResource(own, { type, name: 'x' }, chunksOf(content()))).rejects.toThrow(message);
+    expect(await listResources(own)).toEqual([]);
+    nothingAside();
+  });
+
+  it('that breaks off in the middle leaves nothing', async () => {
+    const broken = async function* () {
+      yield bees.subarray(0, 10);
+      throw new Error('connection reset');
+    };
+    await expect(keepResource(own, { type: 'words', name: 'x' }, broken())).rejects.toThrow(
+      'connection reset',
+    );
+    nothingAside();
+  });
+
+  it('of a picture says its size', async () => {
+    const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: 'gold' } })
+      .png()
+      .toBuffer();
+    expect(await keepResource(own, { type: 'picture', name: 'Gold' }, chunksOf(png))).toMatchObject({
+      facts: { width: 40, height: 30 },
+    });
+  });
+});
+
+describe('a content', () => {
+  it('is given out to those who have it, and to nobody who only knows its hash', async () => {
+    const { hash } = await keepBees(own);
+    const recipe = huntWith(hash);
+    expect([await ownContents(own, recipe), await ownContents(other, recipe)]).toEqual([[hash], []]);
+    const mine = await gather(recipe.resources, storeLoader([hash]));
+    const theirs = await gather(recipe.resources, storeLoader([]));
+    expect([mine.has('bees'), theirs.trouble('bees')]).toEqual([
+      true,
+      'Words “Bees” is missing. Open the book from its ZIP, or choose another.',
+    ]);
+  });
+});
+
+describe('the file of a book', () => {
+  const packed = async (workspaceId: string, recipe: Recipe) => {
+    const stream = new PassThrough();
+    const [bytes] = await Promise.all([buffer(stream), writeBookFile(workspaceId, recipe, stream)]);
+    return new Uint8Array(bytes);
+  };
+
+  it('opens in another workspace with all that it uses, as a book of its own', async () => {
+    const { hash } = await keepBees(own);
+    const recipe = huntWith(hash);
+    const opened = await openBookFile(other, chunksOf(await packed(own, recipe)));
+    const { id } = opened as { id: string };
+    const copy = (await openBook(other, id))!.recipe;
+    expect(copy).toEqual({ ...recipe, id });
+    expect(await listResources(other)).toMatchObject([{ hash, name: 'Bees' }]);
+    nothingAside();
+  });
+
+  it('holds nothing that the workspace does not have', async () => {
+    const { hash } = await keepBees(own);
+    const bytes = await packed(other, huntWith(hash));
+    const { id } = (await openBookFile(other, chunksOf(bytes))) as { id: string };
+    expect(await listResources(other)).toEqual([]);
+    expect(await openBook(other, id)).not.toBeNull();
+  });
+
+  it('a recipe alone opens too, and finds what the workspace has already', async () => {
+    const { hash } = await keepBees(own);
+    const json = strToU8(JSON.stringify(huntWith(hash)));
+    const { id } = (await openBookFile(own, chunksOf(json, 100))) as { id: string };
+    expect(await ownContents(own, (await openBook(own, id))!.recipe)).toEqual([hash]);
+  });
+
+  const recipe = huntWith(hashOf(bees));
+  const inZip = (more: Record<string, Uint8Array>) =>
+    zipSync({ 'recipe.json': strToU8(JSON.stringify(recipe)), ...more });
+  const place = `resources/${hashOf(bees).slice(7)}.txt`;
+  it.each([
+    ['nothing', new Uint8Array(0), /is empty/],
+    ['no recipe', strToU8('<html>'), /neither JSON nor a ZIP/],
+    ['another recipe', strToU8('{"quill": 7}'), /quill is 7\. This program reads recipes up to version 2/],
+    ['a ZIP with a path outside itself', inZip({ '../../x': bees }), /The ZIP has a file “..\/..\/x” in it/],
+    [
+      'a ZIP with a changed resource',
+      inZip({ [place]: strToU8('other') }),
+      /Words “Bees” is not what the recipe names/,
+    ],
+    ['a ZIP that is cut off', inZip({ [place]: bees }).subarray(0, 300), /is cut off|is damaged/],
+    ['a recipe that is too long', new Uint8Array(5 * 1024 * 1024).fill(32), /has 4 MB at most/],
+  ])('with %s is refused with the reason, and nothing is kept', async (_, bytes, message) => {
+    const opened = await openBookFile(own, chunksOf(bytes));
+    expect((opened as { problems: string[] }).problems.join(' ')).toMatch(message);
+    expect(await listResources(own)).toEqual([]);
+    expect(await db().select().from(book).where(eq(book.workspaceId, own))).toEqual([]);
+    nothingAside();
+  });
+});
+
+describe('bringing up what an earlier program stored', () => {
+  const old = (id: string) => ({
+    quill: 1,
+    id,
+    seed: 'moth-7',
+    title: 'An old book',
+    print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+    banks: { bees: { name: 'Bees', words: ['queen', 'drone'] } },
+    sections: [{ id: 'w', kind: 'word-search', items: 1, options: { words: { bank: 'bees' } } }],
+  });
+
+  it('gives every revision of every book its words as a resource, and leaves what it cannot read', async () => {
+    const id = await createBook(own, huntWith(hashOf(bees)));
+    await db()
+      .update(book)
+      .set({ recipe: old(id) as never, summary: null })
+      .where(eq(book.id, id));
+    await db()
+      .update(bookRevision)
+      .set({ recipe: old(id) as never })
+      .where(eq(bookRevision.bookId, id));
+    const strange = await createBook(own, huntWith(hashOf(bees)));
+    await db()
+      .update(book)
+      .set({ recipe: { quill: 1, title: 7 } as never })
+      .where(eq(book.id, strange));
+    await bringUp();
+    const words = writeWords(['queen', 'drone']);
+    expect((await openBook(own, id))!.recipe.resources.bees).toMatchObject({ hash: hashOf(words) });
+    expect((await revisionOf(own, id, 1))!.resources.bees).toMatchObject({ hash: hashOf(words) });
+    expect(await listResources(own)).toMatchObject([{ name: 'Bees', hash: hashOf(words) }]);
+    const [kept] = await db().select().from(book).where(eq(book.id, strange));
+    expect(kept!.recipe).toEqual({ quill: 1, title: 7 });
+    const [stored] = await db()
+      .select({ quill: raw`${book.recipe}->>'quill'` })
+      .from(book)
+      .where(eq(book.id, id));
+    expect(stored!.quill).toBe('2');
+    const drawn = await gather((await openBook(own, id))!.recipe.resources, storeLoader([hashOf(words)]));
+    expect(drawn.has('bees')).toBe(true);
+  });
+
+  it('moves word banks that were rows into the store, once', async () => {
+    await sql()`create table if not exists earlier_word_bank (id text, workspace_id text, name text, words jsonb, created_at timestamptz)`;
+    await sql()`insert into earlier_word_bank values ('b', ${own}, 'Moths', ${'["hawk","tiger"]'}::text::jsonb)`;
+    await bringUp();
+    expect(await listResources(own)).toMatchObject([{ name: 'Moths', facts: { words: 2 } }]);
+    await bringUp();
+    expect(await listResources(own)).toHaveLength(1);
+  });
+});
+
+describe('a book whose words are missing', () => {
+  it('has pictures of its pages all the same, and its job says what it lacks', async () => {
+    const id = await createBook(own, huntWith(hashOf(bees)));
+    const recipe = (await openBook(own, id))!.recipe;
+    const { bookFrom } = await import('#core/book/index.ts');
+    const { typesetterFromDisk } = await import('#core/scene/faces-from-disk.ts');
+    const lacking = bookFrom(recipe, await gather(recipe.resources, storeLoader([])));
+    expect(firstPagesPng(lacking, typesetterFromDisk())).not.toBeNull();
+    const queued = await enqueueFiles(own, id, 1);
+    const { default: makeInThread } = await import('#server/press/thread.ts');
+    const { port1, port2 } = new MessageChannel();
+    await expect(makeInThread({ recipe, own: [], folder: store, progress: port2 as never })).rejects.toThrow(
+      'Words “Bees” is missing. Open the book from its ZIP, or choose another.',
+    );
+    port1.close();
+    expect((await db().select().from(job).where(eq(job.id, queued)))[0]!.state).toBe('queued');
+  });
+});
