@@ -280,6 +280,10 @@ describe('quill, without a server', () => {
     expect(readdirSync(join(out, 'resources'))).toHaveLength(1);
   });
 
+  it('reference prints what docs/reference.md says', () => {
+    expect(readFileSync('docs/reference.md', 'utf8')).toBe(quill('reference').stdout);
+  });
+
   it('a coil-bound book is made with a front and a back cover and no wrap', () => {
     const out = join(folder, 'coil');
     const coil = recipe('coil.json', {

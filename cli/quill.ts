@@ -8,6 +8,7 @@ import { make } from './make.ts';
 import { pack, unpack } from './pack.ts';
 import { pages } from './pages.ts';
 import { BadCall } from './reading.ts';
+import { reference } from './reference.ts';
 
 const USAGE = `quill: books from recipes, without a server
 
@@ -19,6 +20,7 @@ const USAGE = `quill: books from recipes, without a server
   quill pack book.json --out book.zip joins a recipe and its resources in one file
   quill unpack book.zip --out folder  parts them again: recipe.json and resources/
   quill kinds                         lists kinds of page, compositions and services; with --json their options
+  quill reference                     prints all that a recipe may name, for people (Markdown)
   quill schema                        prints the recipe's JSON Schema
 
   Every command that takes book.json takes book.zip as well; resources of a recipe lie in resources/ beside it.
@@ -43,6 +45,10 @@ async function run(): Promise<number> {
   if (more.length > 0) throw new BadCall(`“${more[0]}” is one word too many.\n\n${USAGE}`);
   if (command === 'schema') {
     console.log(JSON.stringify(recipeJsonSchema(), null, 2));
+    return 0;
+  }
+  if (command === 'reference') {
+    console.log(reference());
     return 0;
   }
   if (command === 'kinds') return kinds(json);

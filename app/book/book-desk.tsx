@@ -51,7 +51,7 @@ export function BookDesk({
   firstPages: string;
   children: ReactNode;
 }) {
-  const recipe = useDeferredValue(useBook((state) => state.recipe));
+  const recipe = useDeferredValue(useBook((state) => state.value));
   const [opened] = useState({ recipe, firstPages: given.firstPages });
   const firstPages = recipe === opened.recipe ? opened.firstPages : null;
   const { book: id } = useParams();

@@ -4,29 +4,20 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { NavLink, useFetcher, useParams } from 'react-router';
 import { isRunning } from '../parts/jobs.tsx';
+import { saveWords } from '../parts/save-words.ts';
 import { useDesk } from './book-desk.tsx';
 import { History } from './history.tsx';
-import { type SaveState, useBook } from './store.ts';
+import { useBook, useBookSteps } from './store.ts';
 import { VIEWS } from './use-book-keys.ts';
-
-const clock = (date: Date) => date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-
-function saveWords(state: SaveState, savedAt: Date): string {
-  if (state === 'saved') return `saved ${clock(savedAt)}`;
-  if (state === 'unreachable') return 'not saved: the server does not answer; trying again';
-  if (state === 'conflict') return 'not saved: changed in another tab';
-  return 'saving …';
-}
 
 /** Title, undo, history, the five views and Make files. */
 export function BookHeader() {
-  const recipe = useBook((state) => state.recipe);
+  const recipe = useBook((state) => state.value);
   const saveState = useBook((state) => state.saveState);
   const savedAt = useBook((state) => state.savedAt);
   const undo = useBook((state) => state.undo);
   const redo = useBook((state) => state.redo);
-  const canUndo = useBook((state) => state.past.length > 0);
-  const canRedo = useBook((state) => state.future.length > 0);
+  const steps = useBookSteps();
   const { jobs, proof } = useDesk();
   const { book } = useParams();
   const fetcher = useFetcher();
@@ -48,14 +39,23 @@ export function BookHeader() {
         </Typography>
       </Box>
       <Box sx={{ whiteSpace: 'nowrap' }}>
-        <Button size="small" onClick={undo} disabled={!canUndo} title="Ctrl+Z">
+        <Button size="small" onClick={undo} disabled={steps.back === 0} title="Ctrl+Z">
           Undo
         </Button>
-        <Button size="small" onClick={redo} disabled={!canRedo} title="Ctrl+Shift+Z">
+        <Button size="small" onClick={redo} disabled={steps.forth === 0} title="Ctrl+Shift+Z">
           Redo
         </Button>
         <Button size="small" onClick={() => setHistory(true)}>
           History
+        </Button>
+        <Button
+          size="small"
+          component="a"
+          href={`/books/${book}/packed`}
+          download
+          title="The recipe and everything that it uses, in one ZIP"
+        >
+          Export
         </Button>
       </Box>
       <Box

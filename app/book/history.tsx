@@ -19,7 +19,7 @@ interface Revision {
 
 /** Every saved state of the book; bringing one back is a change like any other and can be undone. */
 export function History({ onClose }: { onClose: () => void }) {
-  const id = useBook((state) => state.recipe.id);
+  const id = useBook((state) => state.value.id);
   const current = useBook((state) => state.revision);
   const edit = useBook((state) => state.edit);
   const [revisions, setRevisions] = useState<Revision[] | null>(null);

@@ -12,7 +12,7 @@ import { useBook } from './store.ts';
 
 /** The pen name, from the list: a name is typed once in its life. */
 export function PenNameField() {
-  const penName = useBook((state) => state.recipe.penName) as string;
+  const penName = useBook((state) => state.value.penName) as string;
   const edit = useBook((state) => state.edit);
   const { penNames } = useDesk();
   const { revalidate } = useRevalidator();

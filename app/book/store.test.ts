@@ -45,20 +45,20 @@ describe('undo', () => {
     fc.assert(
       fc.property(fc.array(fc.string({ minLength: 1, maxLength: 20 }), { maxLength: 20 }), (titles) => {
         const store = open();
-        const states = [store.getState().recipe];
+        const states = [store.getState().value];
         for (const title of titles) {
           store.getState().edit(titled(title));
-          states.push(store.getState().recipe);
+          states.push(store.getState().value);
         }
         for (const state of states.slice(0, -1).reverse()) {
           store.getState().undo();
-          expect(store.getState().recipe).toBe(state);
+          expect(store.getState().value).toBe(state);
         }
         store.getState().undo();
-        expect(store.getState().recipe).toBe(states[0]);
+        expect(store.getState().value).toBe(states[0]);
         for (const state of states.slice(1)) {
           store.getState().redo();
-          expect(store.getState().recipe).toBe(state);
+          expect(store.getState().value).toBe(state);
         }
       }),
     );
@@ -68,14 +68,14 @@ describe('undo', () => {
     const store = open();
     const { edit } = store.getState();
     for (const title of ['A', 'An', 'Ant']) edit(titled(title), 'title');
-    expect(store.getState().past).toHaveLength(1);
+    expect(store.temporal.getState().pastStates).toHaveLength(1);
     await wait(2000);
     edit(titled('Ants'), 'title');
     edit((now) => ({ ...now, subtitle: 'Small' }), 'subtitle');
-    expect(store.getState().past).toHaveLength(3);
+    expect(store.temporal.getState().pastStates).toHaveLength(3);
     store.getState().undo();
     store.getState().undo();
-    expect(store.getState().recipe.title).toBe('Ant');
+    expect(store.getState().value.title).toBe('Ant');
   });
 
   it('forgets what could be done again when something else is done', () => {
@@ -84,14 +84,15 @@ describe('undo', () => {
     store.getState().undo();
     store.getState().edit(titled('Two'));
     store.getState().redo();
-    expect(store.getState().recipe.title).toBe('Two');
+    expect(store.getState().value.title).toBe('Two');
   });
 
   it('refuses a change that is no recipe, says why, and keeps the last good state', () => {
     const store = open();
     const reason = store.getState().edit((now) => ({ ...now, title: 'x'.repeat(401) }));
     expect(reason).toMatch(/title/);
-    expect(store.getState()).toMatchObject({ recipe, refused: reason, past: [] });
+    expect(store.getState()).toMatchObject({ value: recipe, refused: reason });
+    expect(store.temporal.getState().pastStates).toEqual([]);
   });
 });
 
@@ -164,9 +165,9 @@ describe('saving', () => {
     second.getState().edit(titled('Mine'));
     await wait(500);
     second.getState().takeTheirs();
-    expect(second.getState()).toMatchObject({ recipe: theirs, revision: 5, saveState: 'saved' });
+    expect(second.getState()).toMatchObject({ value: theirs, revision: 5, saveState: 'saved' });
     second.getState().undo();
-    expect(second.getState().recipe.title).toBe('Mine');
+    expect(second.getState().value.title).toBe('Mine');
   });
 
   it('brings back what a closed tab could not save, unless somebody saved since', async () => {
@@ -175,23 +176,23 @@ describe('saving', () => {
     first.getState().edit(titled('Unsaved'));
     const again = open();
     again.begin();
-    expect(again.getState().recipe.title).toBe('Unsaved');
+    expect(again.getState().value.title).toBe('Unsaved');
     again.getState().undo();
-    expect(again.getState().recipe.title).toBe(recipe.title);
+    expect(again.getState().value.title).toBe(recipe.title);
 
     first.getState().edit(titled('Unsaved'));
     const later = open(2);
     later.begin();
-    expect(later.getState().recipe.title).toBe(recipe.title);
+    expect(later.getState().value.title).toBe(recipe.title);
   });
 
   it('does not trust a draft that is no recipe', () => {
-    drafts.set(`quill-draft-${recipe.id}`, JSON.stringify({ from: 1, recipe: { quill: 2, id: recipe.id } }));
+    drafts.set(`quill-draft-${recipe.id}`, JSON.stringify({ from: 1, value: { quill: 2, id: recipe.id } }));
     const store = open();
     store.begin();
-    expect(store.getState().recipe).toBe(recipe);
+    expect(store.getState().value).toBe(recipe);
     drafts.set(`quill-draft-${recipe.id}`, 'not even JSON');
     store.begin();
-    expect(store.getState().recipe).toBe(recipe);
+    expect(store.getState().value).toBe(recipe);
   });
 });

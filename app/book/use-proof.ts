@@ -16,7 +16,7 @@ export interface ProofState {
 
 /** The findings of the open book, looked for in the background after every change. */
 export function useProof(madeFrom: MadeFrom): ProofState {
-  const recipe = useBook((state) => state.recipe);
+  const recipe = useBook((state) => state.value);
   const [state, setState] = useState<{ findings: Finding[]; of: Recipe | null }>({ findings: [], of: null });
   useEffect(() => {
     let wanted = true;

@@ -7,8 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef, useState } from 'react';
-import { useRevalidator } from 'react-router';
+import { useState } from 'react';
 import * as v from 'valibot';
 import {
   BRIEF_KINDS,
@@ -23,56 +22,28 @@ import { printRules, royalty, showMoney } from '#core/print/index.ts';
 import { NumberField } from '../parts/number-field.tsx';
 import { SettledText } from '../parts/settled-text.tsx';
 import { useNiche } from './niche-desk.tsx';
-import { post } from './post.ts';
+import { useDraft } from './use-draft.ts';
 
 const KINDS = Object.entries(BRIEF_KINDS) as [BriefKind, string][];
-const REST_MS = 500;
 const service = printRules('wrenfair', 'paperback');
 
-/** A brief that is saved by itself; what is not possible is answered at its field and not saved. */
-function useBriefDraft(id: string, saved: Brief) {
-  const { niche } = useNiche();
-  const { revalidate } = useRevalidator();
-  const [draft, setDraft] = useState(saved);
-  const [state, setState] = useState<'saved' | 'changed' | string>('saved');
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const past = useRef<Brief[]>([]);
-  useEffect(() => setDraft((now) => (state === 'saved' ? saved : now)), [saved, state]);
-  const save = (next: Brief) => {
-    clearTimeout(timer.current);
-    timer.current = setTimeout(async () => {
-      try {
-        await post(`/niches/${niche.id}/briefs/${id}`, next);
-        setState('saved');
-        void revalidate();
-      } catch (error) {
-        setState((error as Error).message);
-      }
-    }, REST_MS);
-  };
-  const change = (part: Partial<Brief>): string | null => {
-    const next = { ...draft, ...part };
-    const read = v.safeParse(BriefSchema, next);
-    if (!read.success) return `${v.getDotPath(read.issues[0]) ?? ''} ${read.issues[0].message}`.trim();
-    past.current = [...past.current.slice(-100), draft];
-    setDraft(next);
-    setState('changed');
-    save(next);
-    return null;
-  };
-  const undo = () => {
-    const before = past.current.pop();
-    if (!before) return;
-    setDraft(before);
-    setState('changed');
-    save(before);
-  };
-  return { draft, change, undo, canUndo: past.current.length > 0, state };
+/** Why a brief is not possible, with the field it is about. */
+function refusalOf(brief: Brief): string | null {
+  const read = v.safeParse(BriefSchema, brief);
+  return read.success ? null : `${v.getDotPath(read.issues[0]) ?? ''} ${read.issues[0].message}`.trim();
 }
 
+/** A brief that is saved by itself; what is not possible is answered at its field and not saved. */
 export function BriefForm({ id, saved, children }: { id: string; saved: Brief; children?: React.ReactNode }) {
-  const { choices, rivals, phrases } = useNiche();
-  const { draft, change, undo, canUndo, state } = useBriefDraft(id, saved);
+  const { niche, choices, rivals, phrases } = useNiche();
+  const {
+    value: draft,
+    edit,
+    undo,
+    canUndo,
+    words,
+  } = useDraft(`/niches/${niche.id}/briefs/${id}`, saved, refusalOf);
+  const change = (part: Partial<Brief>) => edit((now) => ({ ...now, ...part }), Object.keys(part).join(' '));
   const [keyword, setKeyword] = useState('');
   const ideas = titleIdeas(draft.phrase, choices.lists);
   const costs = briefCosts(draft);
@@ -98,7 +69,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
             Undo
           </Button>
           <Typography variant="caption" role="status">
-            {state === 'saved' ? 'saved' : state === 'changed' ? 'saving …' : state}
+            {words}
           </Typography>
         </Box>
         <SettledText label="Title" value={draft.title} onCommit={(title) => change({ title })} />

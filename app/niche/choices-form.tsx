@@ -2,8 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef, useState } from 'react';
-import { useRevalidator } from 'react-router';
+import { useEffect, useState } from 'react';
 import * as v from 'valibot';
 import {
   type ChoiceField,
@@ -16,9 +15,7 @@ import {
   type PhraseLists,
 } from '#core/niche/index.ts';
 import { NumberField } from '../parts/number-field.tsx';
-import { post } from './post.ts';
-
-const REST_MS = 500;
+import { useDraft } from './use-draft.ts';
 
 const PART_HEADINGS: Record<PartId, string> = {
   results: 'Books that answer',
@@ -55,35 +52,17 @@ function withValue(choices: Tree, [key, ...rest]: readonly string[], value: unkn
   return { ...choices, [key!]: rest.length ? withValue(choices[key!] as Tree, rest, value) : value };
 }
 
+/** Why choices are not possible. */
+function refusalOf(choices: NicheChoices): string | null {
+  const read = v.safeParse(ChoicesSchema, choices);
+  return read.success ? null : read.issues[0].message;
+}
+
 /** Every number and list behind the sums, saved by itself; what is not possible is answered and not saved. */
 export function ChoicesForm({ saved }: { saved: NicheChoices }) {
-  const [choices, setChoices] = useState(saved);
-  const [state, setState] = useState('saved');
-  const past = useRef<NicheChoices[]>([]);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const { revalidate } = useRevalidator();
-  useEffect(() => () => clearTimeout(timer.current), []);
-  const take = (next: NicheChoices) => {
-    setChoices(next);
-    setState('saving …');
-    clearTimeout(timer.current);
-    timer.current = setTimeout(async () => {
-      try {
-        await post('/niches/choices', next);
-        setState('saved');
-        void revalidate();
-      } catch (error) {
-        setState((error as Error).message);
-      }
-    }, REST_MS);
-  };
-  const set = (path: readonly string[], value: unknown): string | null => {
-    const read = v.safeParse(ChoicesSchema, withValue(choices as unknown as Tree, path, value));
-    if (!read.success) return read.issues[0].message;
-    past.current = [...past.current.slice(-100), choices];
-    take(read.output);
-    return null;
-  };
+  const { value: choices, edit, undo, canUndo, words } = useDraft('/niches/choices', saved, refusalOf);
+  const set = (path: readonly string[], value: unknown): string | null =>
+    edit((now) => withValue(now as unknown as Tree, path, value) as unknown as NicheChoices, path.join(' '));
   const field = ({ path, label, least, most, step }: ChoiceField) => (
     <NumberField
       key={path.join('.')}
@@ -103,27 +82,14 @@ export function ChoicesForm({ saved }: { saved: NicheChoices }) {
         <Typography variant="h2" sx={{ flex: 1 }}>
           The verdict
         </Typography>
-        <Button
-          size="small"
-          disabled={past.current.length === 0}
-          onClick={() => {
-            const before = past.current.pop();
-            if (before) take(before);
-          }}
-        >
+        <Button size="small" disabled={!canUndo} onClick={undo}>
           Undo
         </Button>
-        <Button
-          size="small"
-          onClick={() => {
-            past.current = [...past.current.slice(-100), choices];
-            take(DEFAULT_CHOICES);
-          }}
-        >
+        <Button size="small" onClick={() => edit(() => DEFAULT_CHOICES)}>
           All as it was given
         </Button>
         <Typography variant="caption" role="status">
-          {state}
+          {words}
         </Typography>
       </Box>
       {PARTS.map((part) => (

@@ -29,7 +29,7 @@ export function usePages(
     });
     // What is ahead can be begun while the rest of the screen is still being put together.
     if (typeof window !== 'undefined')
-      made.want({ recipe: store.getState().recipe, width, inView: [], ahead });
+      made.want({ recipe: store.getState().value, width, inView: [], ahead });
     return made;
   });
   const asked = inView.join(' ');
@@ -37,11 +37,11 @@ export function usePages(
   useEffect(() => {
     const numbers = (list: string) => (list ? list.split(' ').map(Number) : []);
     const pages = { width, inView: numbers(asked), ahead: numbers(later) };
-    const want = () => drawer.want({ ...pages, recipe: store.getState().recipe });
+    const want = () => drawer.want({ ...pages, recipe: store.getState().value });
     want();
     // Straight from the store: the workers draw while the page is still being put together.
     return store.subscribe((state, before) => {
-      if (state.recipe !== before.recipe) want();
+      if (state.value !== before.value) want();
     });
   }, [drawer, asked, later, width, store]);
   useEffect(() => () => drawer.want(null), [drawer]);

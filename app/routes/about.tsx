@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import notices from '../../docs/licences.md?raw';
+import notices from '../../docs/licenses.md?raw';
 import { requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/about.ts';
 

@@ -27,7 +27,7 @@ const NUMBERINGS = [
 
 /** What was decided: for whom, what it is like, what it earns; and what holds for the whole book. */
 export default function Brief() {
-  const recipe = useBook((state) => state.recipe);
+  const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   const { ticket } = useDesk();
   const { brief, style } = recipe;

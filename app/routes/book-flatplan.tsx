@@ -11,7 +11,7 @@ import { useBook } from '../book/store.ts';
 /** All pages of the book as spreads, between the running order and the settings of what is chosen. */
 export default function Flatplan() {
   const [search, setSearch] = useSearchParams();
-  const sections = useBook((state) => state.recipe.sections);
+  const sections = useBook((state) => state.value.sections);
   const asked = search.get('section');
   const chosen =
     (sectionIn(sections, asked) ? asked : null) ??

@@ -17,7 +17,7 @@ import { SettledText } from '../parts/settled-text.tsx';
 
 /** What the shop will say and ask for the book. */
 export default function Listing() {
-  const recipe = useBook((state) => state.recipe);
+  const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   const { ticket } = useDesk();
   const service = printRules(recipe.print.service, recipe.print.binding);

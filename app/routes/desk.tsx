@@ -189,7 +189,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
       </Box>
       <Typography variant="caption" component="p" sx={{ mt: 5 }}>
         <Link component={To} to="/about">
-          About and licences
+          About and licenses
         </Link>
       </Typography>
     </Box>

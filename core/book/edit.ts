@@ -46,6 +46,51 @@ export const removeSection = (recipe: Recipe, id: string): Recipe => ({
   }),
 });
 
+/** Items that a section lays out as one. */
+const perUnit = (section: Section): number => kindOf(section).itemsPerUnit?.(section.options) ?? 1;
+
+/** How often a section alone comes, in pages or units of its items. */
+const unitsIn = (section: Section): number =>
+  section.pages ?? (section.items === undefined ? 1 : Math.ceil(section.items / perUnit(section)));
+
+/**
+ * Lets an entry alternate with the one behind it: a b a b …, as often as the longer of them came. Groups take in what
+ * stands beside them. Nothing changes for the last one.
+ */
+export function alternate(recipe: Recipe, id: string): Recipe {
+  const at = recipe.sections.findIndex((entry) => entry.id === id);
+  const pair = recipe.sections.slice(at, at + 2);
+  if (at < 0 || pair.length < 2) return recipe;
+  const rounds = Math.max(...pair.map((entry) => (isGroup(entry) ? entry.group.rounds : unitsIn(entry))));
+  const members = sectionsOf(pair).map(
+    ({ pages: _, items: __, solutions: ___, ...member }): Section => member,
+  );
+  const solutions = pair.find(({ solutions: said }) => said)?.solutions;
+  const group = {
+    id: pair.find(isGroup)?.id ?? sectionId(),
+    group: { rounds, numbering: pair.find(isGroup)?.group.numbering ?? 'through', members },
+    ...(solutions ? { solutions } : {}),
+  };
+  const sections = recipe.sections.toSpliced(at, 2, group as Group);
+  // Read once more: a group of nothing but single pages has solutions all the same.
+  return readRecipe({ ...recipe, sections }).recipe ?? recipe;
+}
+
+/** Parts a group: its members stand one behind the other, each as long as it was in all rounds together. */
+export function partGroup(recipe: Recipe, id: string): Recipe {
+  const sections = recipe.sections.flatMap((entry): Entry[] => {
+    if (entry.id !== id || !isGroup(entry)) return [entry];
+    const { rounds, members } = entry.group;
+    return members.map((member) => {
+      const { extent } = kindOf(member);
+      if (extent === 'pages') return { ...member, pages: rounds };
+      if (extent !== 'items') return member;
+      return { ...member, items: rounds * perUnit(member), solutions: entry.solutions };
+    });
+  });
+  return readRecipe({ ...recipe, sections }).recipe ?? recipe;
+}
+
 /** Changes a section, wherever it stands. */
 export const changeSection = (recipe: Recipe, id: string, change: (section: Section) => Section): Recipe => ({
   ...recipe,

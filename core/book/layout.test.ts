@@ -27,12 +27,14 @@ import { eachMark } from '../scene/index.ts';
 import { setting } from '../settings.ts';
 import { planOf, recipeOf, sectionAt } from './book.sample.ts';
 import {
+  alternate,
   bookFrom,
   drawPage,
   filledItem,
   frameOf,
   itemLabel,
   newerVersion,
+  partGroup,
   type Recipe,
   readRecipe,
   type Section,
@@ -523,5 +525,47 @@ describe('items made', () => {
     expect(made).toBe(30);
     fillAll({ ...recipe, seed: 'another' });
     expect(made).toBe(60);
+  });
+});
+
+describe('making and parting groups', () => {
+  it('two sections alternate as often as the longer one came, and part again as long as they were', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 30 }), fc.integer({ min: 1, max: 30 }), (pages, items) => {
+        const apart = recipeOf([
+          { id: 'r', kind: 'ruled', pages },
+          { id: 's', kind: 'sums-sample', items, solutions: { perPage: 4, place: 'after' } },
+          { id: 't', kind: 'title-page' },
+        ]);
+        const joined = alternate(apart, 'r');
+        const rounds = Math.max(pages, items);
+        expect(readRecipe(joined).recipe).toEqual(joined);
+        expect(joined.sections[0]).toMatchObject({
+          group: { rounds, members: [{ id: 'r' }, { id: 's' }] },
+          solutions: { perPage: 4, place: 'after' },
+        });
+        const parted = partGroup(joined, joined.sections[0]!.id);
+        expect(parted.sections).toEqual([
+          { ...apart.sections[0], pages: rounds },
+          { ...apart.sections[1], items: rounds },
+          apart.sections[2],
+        ]);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('a group takes in what stands behind it; the last entry has nobody to alternate with', () => {
+    const recipe = recipeOf([
+      { id: 'a', kind: 'ruled', pages: 3 },
+      { id: 'b', kind: 'ruled', pages: 2 },
+      { id: 'c', kind: 'title-page' },
+    ]);
+    const two = alternate(recipe, 'a');
+    const three = alternate(two, two.sections[0]!.id);
+    expect(three.sections).toHaveLength(1);
+    expect(outline(three).slice(0, 6)).toEqual(['a page', 'b page', 'c page', 'a page', 'b page', 'c page']);
+    expect(alternate(recipe, 'c')).toBe(recipe);
+    expect(alternate(recipe, 'nobody')).toBe(recipe);
   });
 });

@@ -114,8 +114,12 @@ export function placedLayers(book: Book, type: Typesetter): PlacedLayer[] {
     sheetLayers(book, sheet, type).flatMap(({ marks, ...layer }) => {
       const bounds = boundsOf(marks, type);
       if (!bounds) return [];
-      const { left, top, right, bottom } = bounds;
-      const box = { x: left + x, y: top, width: right - left, height: bottom - top };
+      // What runs off the sheet is not seen.
+      const left = Math.max(0, bounds.left);
+      const top = Math.max(0, bounds.top);
+      const width = Math.min(sheet.media.width, bounds.right) - left;
+      const height = Math.min(sheet.media.height, bounds.bottom) - top;
+      const box = { x: left + x, y: top, width, height };
       return [{ ...layer, hidden: isHidden(book.recipe, layer.id), box }];
     }),
   );

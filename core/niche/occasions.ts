@@ -14,7 +14,7 @@ export function countries(): [code: string, name: string][] {
 }
 
 /**
- * The occasions of a country from a day on, for a year. Data: date-holidays (CC BY-SA 3.0; see docs/licences.md).
+ * The occasions of a country from a day on, for a year. Data: date-holidays (CC BY-SA 3.0; see docs/licenses.md).
  * @param country ISO 3166-1 code
  * @param from ISO 8601 day
  */

@@ -1,4 +1,4 @@
-import { expect, inkOf, test, ticket, url } from './quill.ts';
+import { expect, inkOf, sections, test, ticket, url } from './quill.ts';
 
 const words = 'swarm propolis drone nectar skep waggle brood queen pollen smoker comb honey'.split(' ');
 const byTurns = {
@@ -29,7 +29,7 @@ const byTurns = {
 
 test('alternating pages are shown, counted, set and taken out again', async ({ page }) => {
   await page.goto(url('/books'));
-  await page.getByLabel('Recipe file').setInputFiles({
+  await page.getByLabel('Book file').setInputFiles({
     name: 'recipe.json',
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(byTurns)),
@@ -62,6 +62,42 @@ test('alternating pages are shown, counted, set and taken out again', async ({ p
   await expect(page.getByText('Your pages will lie here as spreads.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(ticket(page, 'Pages')).toContainText('44');
+});
+
+test('two sections are made to alternate, and parted again', async ({ page }) => {
+  await page.goto(url('/books'));
+  await page.getByLabel('Book file').setInputFiles({
+    name: 'recipe.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(
+      JSON.stringify({
+        ...byTurns,
+        sections: [
+          { id: 'a', kind: 'ruled', pages: 14 },
+          { id: 'b', kind: 'belongs-to' },
+        ],
+      }),
+    ),
+  });
+  await page.waitForURL(/flatplan/);
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  await sections(page)
+    .first()
+    .getByRole('button', { name: /Ruled pages/ })
+    .first()
+    .click();
+  await settings.getByRole('button', { name: 'Alternate with the next: belongs to' }).click();
+  await expect(sections(page)).toHaveCount(1);
+  await expect(sections(page).first()).toContainText('14 rounds');
+  await expect(ticket(page, 'Pages')).toContainText('28');
+  await sections(page)
+    .first()
+    .getByRole('button', { name: /Alternating pages/ })
+    .first()
+    .click();
+  await settings.getByRole('button', { name: 'Part: one behind the other' }).click();
+  await expect(sections(page)).toHaveCount(2);
+  await expect(ticket(page, 'Pages')).toContainText('16');
 });
 
 test('books are found by words of their title or pen name', async ({ page }) => {

@@ -1,7 +1,9 @@
 import { test as base, type ConsoleMessage, expect, type Page } from '@playwright/test';
 
 /** Signs in once for all tests: the sign-in counts tries, and would rightly refuse one for each test. */
-export const test = base.extend<{ page: Page }, { signedIn: string }>({
+export const test = base.extend<{ page: Page; refusals: RegExp | null }, { signedIn: string }>({
+  /** What the console says of answers that a test asks for, such as a refusal. */
+  refusals: [null, { option: true }],
   signedIn: [
     async ({ browser }, use) => {
       const page = await browser.newPage();
@@ -17,10 +19,10 @@ export const test = base.extend<{ page: Page }, { signedIn: string }>({
   ],
   storageState: ({ signedIn }, use) => use(signedIn),
   /** A console error or an uncaught exception fails the test. */
-  page: async ({ page }, use) => {
+  page: async ({ page, refusals }, use) => {
     const said: string[] = [];
     page.on('console', (message: ConsoleMessage) => {
-      if (message.type() === 'error') said.push(message.text());
+      if (message.type() === 'error' && !refusals?.test(message.text())) said.push(message.text());
     });
     page.on('pageerror', (error) => said.push(error.message));
     await page.goto(url('/'));

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
-import { changeGroup } from '#core/book/edit.ts';
+import { changeGroup, partGroup } from '#core/book/edit.ts';
 import { type Group, kindOf } from '#core/book/sections.ts';
 import { Choice } from '../../parts/choice.tsx';
 import { NumberField } from '../../parts/number-field.tsx';
@@ -51,6 +52,9 @@ export function GroupSettings({ entry }: { entry: Group }) {
             change('solutions', (now) => ({ ...now, solutions: { ...now.solutions, ...more } }))
           }
         />
+        <Button variant="outlined" onClick={() => edit((recipe) => partGroup(recipe, entry.id))}>
+          Part: one behind the other
+        </Button>
       </Stack>
     </>
   );

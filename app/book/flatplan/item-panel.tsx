@@ -52,7 +52,7 @@ export function ItemPanel({
   };
   const roll = () => edit((recipe) => reroll(recipe, section.id, item));
   const pin = useCallback(async () => {
-    const resources = await gather(store.getState().recipe.resources, browserLoader);
+    const resources = await gather(store.getState().value.resources, browserLoader);
     edit((recipe) => togglePin(recipe, section.id, item, resources));
   }, [store, edit, section.id, item]);
   useEffect(() => {

@@ -48,7 +48,7 @@ interface RowProps {
 
 function Row({ section, index, chosen, chosenMember, onChoose, onMember, onKey, onRemove }: RowProps) {
   const { ref, handleRef, isDragging } = useSortable({ id: section.id, index });
-  const sections = useBook((state) => state.recipe.sections);
+  const sections = useBook((state) => state.value.sections);
   const { plan } = useDesk();
   const body = plan.runs.find((run) => run.section === section.id && run.role === 'body');
   const solutions = plan.runs.find((run) => run.section === section.id && run.role === 'solutions');
@@ -168,7 +168,7 @@ export function RunningOrder({
   after: string | null;
   onChoose: (section: string) => void;
 }) {
-  const sections = useBook((state) => state.recipe.sections);
+  const sections = useBook((state) => state.value.sections);
   const edit = useBook((state) => state.edit);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [told, setTold] = useState('');

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import type { ComponentType } from 'react';
-import { changeSection, newerVersion, takeNewerVersion } from '#core/book/edit.ts';
+import { alternate, changeSection, newerVersion, takeNewerVersion } from '#core/book/edit.ts';
 import { isGroup, kindOf, type Section, sectionIn } from '#core/book/sections.ts';
 import { fieldsOf } from '#core/settings.ts';
 import { NumberField } from '../../parts/number-field.tsx';
@@ -31,7 +31,7 @@ export function SectionSettings({
   page: number | null;
   onPage: (page: number) => void;
 }) {
-  const entry = useBook((state) => sectionIn(state.recipe.sections, chosen));
+  const entry = useBook((state) => sectionIn(state.value.sections, chosen));
   return (
     <Box
       component="aside"
@@ -61,6 +61,10 @@ function OneSection({
   const edit = useBook((state) => state.edit);
   const kind = kindOf(section);
   const newer = newerVersion(section);
+  const next = useBook(({ value: { sections } }) => {
+    const place = sections.findIndex(({ id }) => id === section.id);
+    return place < 0 ? undefined : sections[place + 1];
+  });
   const change = (key: string, to: (now: Section) => Section) =>
     edit((recipe) => changeSection(recipe, section.id, to), `${section.id} ${key}`);
   const setOption = (key: string, value: unknown) =>
@@ -120,6 +124,11 @@ function OneSection({
               change('solutions', (now) => ({ ...now, solutions: { ...now.solutions!, ...more } }))
             }
           />
+        )}
+        {next && (
+          <Button variant="outlined" onClick={() => edit((recipe) => alternate(recipe, section.id))}>
+            Alternate with the next: {isGroup(next) ? 'alternating pages' : kindOf(next).name.toLowerCase()}
+          </Button>
         )}
         {extent === 'items' && Object.keys(section.pins ?? {}).length > 0 && (
           <Button variant="outlined" onClick={() => change('pins', (now) => ({ ...now, pins: {} }))}>

@@ -68,7 +68,7 @@ export function Spreads({
   const { plan, ticket, firstPages } = useDesk();
   const [first] = useState(firstPages);
   if (first) preload(first, { as: 'image', fetchPriority: 'high' });
-  const sections = useBook((state) => state.recipe.sections);
+  const sections = useBook((state) => state.value.sections);
   const scroller = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState(0);
   const [size, setSize] = useState(1);

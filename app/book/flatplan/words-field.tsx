@@ -33,7 +33,7 @@ export function WordsField({
   onChange: (value: unknown) => string | null;
 }) {
   const source = section.options.words as Source;
-  const named = useBook((state) => state.recipe.resources);
+  const named = useBook((state) => state.value.resources);
   const edit = useBook((state) => state.edit);
   const { banks } = useDesk();
   const [typing, setTyping] = useState(false);

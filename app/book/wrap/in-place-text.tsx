@@ -6,7 +6,7 @@ import { fieldIn, withField } from './fields.ts';
 
 /** Words on the cover that are changed where they stand; on the spine, which lies on its side, they only follow. */
 export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: number }) {
-  const recipe = useBook((state) => state.recipe);
+  const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   const [open, setOpen] = useState(false);
   const field = layer.field ?? '';

@@ -15,7 +15,7 @@ const READABLE = 3;
 
 /** The front at 160 px, and whether its title stands out. */
 export function Thumbnail() {
-  const recipe = useBook((state) => state.recipe);
+  const recipe = useBook((state) => state.value);
   const { ticket } = useDesk();
   const [picture, setPicture] = useState<Picture>();
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);

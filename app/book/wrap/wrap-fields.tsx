@@ -12,7 +12,7 @@ import { Thumbnail } from './thumbnail.tsx';
 
 /** The words on the cover: fields of the book, the same ones as in listing and title page. */
 export function WrapFields() {
-  const recipe = useBook((state) => state.recipe);
+  const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   return (
     <Box

@@ -28,7 +28,7 @@ export function WrapSheet({
   chosen: string | null;
   onChoose: (layer: string | null) => void;
 }) {
-  const recipe = useBook((state) => state.recipe);
+  const recipe = useBook((state) => state.value);
   const { book } = useDesk();
   const [view, setView] = useState<View>('sheet');
   const [picture, setPicture] = useState<Picture>();
@@ -110,7 +110,7 @@ export function WrapSheet({
         ) : (
           'As small as a shop shows it: can the title be read?'
         )}
-        {view !== 'thumbnail' && '   Click words to change them.'}
+        {view !== 'thumbnail' && '   Click words to change them, anything else to choose its layer.'}
       </Typography>
     </Box>
   );

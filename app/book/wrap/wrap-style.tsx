@@ -15,8 +15,8 @@ import { MOTIF_LABELS, PALETTES } from './house-styles.ts';
 
 /** Palette, motif and display face, the house style of the book, and what its composition asks for. */
 export function WrapStyle({ children }: { children: ReactNode }) {
-  const style = useBook((state) => state.recipe.style);
-  const cover = useBook((state) => state.recipe.cover);
+  const style = useBook((state) => state.value.style);
+  const cover = useBook((state) => state.value.cover);
   const options = fieldsOf(compositionOf(cover).options);
   const edit = useBook((state) => state.edit);
   const set = (change: Partial<Recipe['style']>) =>
