@@ -9,6 +9,7 @@ export default [
   route('resources', 'routes/resources.ts'),
   route('resources/:hash', 'routes/resource.ts'),
   route('books/open', 'routes/open-book.ts'),
+  route('faces/:face', 'routes/face.ts'),
   route('pen-names', 'routes/pen-names.ts'),
   route('books/:book/save', 'routes/save-book.ts'),
   route('books/:book/history', 'routes/book-history.ts'),

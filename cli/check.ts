@@ -1,5 +1,5 @@
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { proofBook } from '#core/proof/index.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { bookFromFile } from './reading.ts';
 
 /** Prints what the proof finds; 1 when something must be fixed. */

@@ -2,7 +2,7 @@ import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { BadCall, saying, wholeBookFromFile } from './reading.ts';
 
 /** Makes all files of a book into a folder. A file appears only when it is whole. */

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { drawPage } from '#core/book/index.ts';
 import { pixelsOf, scenePng } from '#core/export/picture.ts';
 import { sceneToSvg } from '#core/export/svg.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { BadCall, bookFromFile, saying } from './reading.ts';
 
 /** Pixels across a picture of a page. */

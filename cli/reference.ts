@@ -1,5 +1,6 @@
 import { toJsonSchema } from '@valibot/to-json-schema';
 import { compositions } from '#core/cover/index.ts';
+import { FAMILIES, type Family, MOODS, otherScripts } from '#core/faces/index.ts';
 import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { printServices } from '#core/print/index.ts';
 import { resourceTypes } from '#core/resources/index.ts';
@@ -74,6 +75,17 @@ export function reference(): string {
       '',
       ...table(fields as never),
     ]),
+    '## Typefaces',
+    '',
+    'For `style.typefaces`; the name of a face is that of its family and a style: `lora-bold`.',
+    '',
+    '| family | | styles | scripts beside Latin | license |',
+    '| --- | --- | --- | --- | --- |',
+    ...FAMILIES.map((family: Family) => {
+      const styles = family.styles.map((style) => `\`${style}\``).join(', ');
+      return `| \`${family.id}\` | ${MOODS[family.mood].toLowerCase()} | ${styles} | ${otherScripts(family).join(', ')} | ${family.license} |`;
+    }),
+    '',
     '## Types of resource',
     '',
     '| type | | largest | facts |',

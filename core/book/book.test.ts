@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { pageKind, pageKinds } from '../pages/index.ts';
-import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { recipeOf as book, planOf, sectionAt, HIVE_WORDS as WORDS } from './book.sample.ts';
 import {
   addSection,

@@ -3,6 +3,7 @@ import sharp from 'sharp';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { fingerprintsOf } from '../export/fingerprints.ts';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { keyed } from '../keyed.ts';
 import { registerKind } from '../pages/index.ts';
 import {
@@ -22,7 +23,6 @@ import { gutterFor, printRules } from '../print/index.ts';
 import { proofBook } from '../proof/index.ts';
 import { decodePicture } from '../resources/decode-picture.ts';
 import { gather, hashOf, type ResourceLoader } from '../resources/index.ts';
-import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { eachMark } from '../scene/index.ts';
 import { setting } from '../settings.ts';
 import { planOf, recipeOf, sectionAt } from './book.sample.ts';

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { compositions } from '../cover/compositions/index.ts';
 import { MOTIF_NAMES } from '../cover/names.ts';
+import { FACE_IDS } from '../faces/index.ts';
 import { identifier, keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
 import { kindsRevision } from '../pages/index.ts';
 import { printService, printServices } from '../print/index.ts';
@@ -53,6 +54,11 @@ const print = v.pipe(
   }),
 );
 
+const face = v.picklist(
+  FACE_IDS,
+  (issue) => `is ${issue.received}, which is no typeface known here. docs/reference.md lists them.`,
+);
+
 const style = keyed({
   palette: v.optional(keyed({ ground: hexColor, accent: hexColor, second: hexColor, light: hexColor }), {
     ground: '#1d2733',
@@ -62,8 +68,8 @@ const style = keyed({
   }),
   typefaces: v.optional(
     keyed({
-      display: oneOf(['alegreya-bold', 'alegreya-sans-bold']),
-      text: oneOf(['alegreya-regular', 'alegreya-sans-regular']),
+      display: face,
+      text: face,
     }),
     {
       display: 'alegreya-bold',

@@ -4,8 +4,8 @@ import { recipeOf as sampleRecipe } from '../book/book.sample.ts';
 import { type Book, bookFrom, readRecipe, showLayer } from '../book/index.ts';
 import { coverPdfs } from '../export/files.ts';
 import { fingerprintsOf } from '../export/fingerprints.ts';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { proofBook } from '../proof/index.ts';
-import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { type Bounds, eachMark, markBounds, type Scene } from '../scene/index.ts';
 import {
   coverOverview,

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { HIVE_WORDS, planOf, recipeOf } from '../book/book.sample.ts';
 import { bookFrom, drawPage, FIRST_PAGES, jobTicket, placeAmongFirst } from '../book/index.ts';
 import { csvOf } from '../csv.ts';
-import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import {
   type Color,
   ellipsePath,

@@ -5,8 +5,8 @@ import { bookFrom, drawPage, filledItem, kindOf } from '../book/index.ts';
 import { compositions, drawCover } from '../cover/index.ts';
 import { namesOfNoFile } from '../export/content.sample.ts';
 import { contentStream } from '../export/content.ts';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { fingerprint } from '../fingerprint.ts';
-import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import { pageKinds } from './index.ts';
 
 /**

@@ -3,8 +3,8 @@ import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { HIVE_WORDS, planOf, recipeOf, sectionAt } from '../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem, frameOf, type Recipe } from '../book/index.ts';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { STEPS } from '../puzzles/word-search/index.ts';
-import { typesetterFromDisk } from '../scene/faces-from-disk.ts';
 import {
   eachMark,
   IDENTITY,

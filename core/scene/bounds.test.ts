@@ -2,7 +2,7 @@ import { Resvg } from '@resvg/resvg-js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sceneToSvg } from '../export/svg.ts';
-import { typesetterFromDisk } from './faces-from-disk.ts';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import {
   type Bounds,
   boundsOf,

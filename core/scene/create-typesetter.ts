@@ -1,6 +1,5 @@
 import * as fontkit from 'fontkit';
-import { FALLBACK_FACES } from './faces.ts';
-import type { FaceId } from './marks.ts';
+import { type FaceId, fallbackFaces } from '../faces/index.ts';
 import { buildPath, type Path } from './path.ts';
 import type { GlyphBox, GlyphRun, ShapedText, Typesetter } from './typesetter.ts';
 
@@ -33,7 +32,9 @@ export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter
 
   const faceFor = (codePoint: number, wanted: FaceId): FaceId | null => {
     if (font(wanted).hasGlyphForCodePoint(codePoint)) return wanted;
-    return FALLBACK_FACES.find((face) => font(face).hasGlyphForCodePoint(codePoint)) ?? null;
+    return (
+      fallbackFaces(wanted, codePoint).find((face) => font(face).hasGlyphForCodePoint(codePoint)) ?? null
+    );
   };
 
   const layout = (text: string, face: FaceId): GlyphRun => {

@@ -1,6 +1,6 @@
+export type { FaceId } from '../faces/index.ts';
 export * from './bounds.ts';
 export * from './color.ts';
-export * from './faces.ts';
 export * from './marks.ts';
 export * from './matrix.ts';
 export * from './measure.ts';

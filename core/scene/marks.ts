@@ -1,3 +1,4 @@
+import type { FaceId } from '../faces/index.ts';
 import type { Color, Paint } from './color.ts';
 import type { Matrix } from './matrix.ts';
 import type { Path } from './path.ts';
@@ -112,13 +113,3 @@ export interface Scene {
   gray: boolean;
   layers: Layer[];
 }
-
-export type FaceId =
-  | 'alegreya-regular'
-  | 'alegreya-bold'
-  | 'alegreya-italic'
-  | 'alegreya-sans-regular'
-  | 'alegreya-sans-medium'
-  | 'alegreya-sans-bold'
-  | 'noto-sans-regular'
-  | 'noto-sans-hebrew-regular';

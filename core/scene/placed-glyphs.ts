@@ -1,5 +1,6 @@
+import type { FaceId } from '../faces/index.ts';
 import { graphemes } from '../words/graphemes.ts';
-import type { FaceId, TextMark } from './marks.ts';
+import type { TextMark } from './marks.ts';
 import type { GlyphRun, Typesetter } from './typesetter.ts';
 
 /**

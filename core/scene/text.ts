@@ -1,5 +1,6 @@
+import type { FaceId } from '../faces/index.ts';
 import { BLACK, type Color } from './color.ts';
-import type { FaceId, TextMark } from './marks.ts';
+import type { TextMark } from './marks.ts';
 import { eachPlacedGlyph, lineWidth } from './placed-glyphs.ts';
 import type { Typesetter } from './typesetter.ts';
 

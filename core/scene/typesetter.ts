@@ -1,5 +1,5 @@
 import type { Font } from 'fontkit';
-import type { FaceId } from './marks.ts';
+import type { FaceId } from '../faces/index.ts';
 import type { Path } from './path.ts';
 
 /** A stretch of glyphs in one face. Lengths in ems. */

@@ -1,8 +1,8 @@
 import { bookFrom } from '#core/book/book.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { firstPagesPng } from '#core/export/first-pages.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { gather } from '#core/resources/index.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { storeLoader } from '../resources/loader.ts';
 
 const type = typesetterFromDisk();

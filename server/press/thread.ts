@@ -6,8 +6,8 @@ import { troublesOfBook } from '#core/book/items.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { gather } from '#core/resources/index.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
 import { storeLoader } from '../resources/loader.ts';
 
 export interface PressTask {

@@ -1,7 +1,7 @@
 import { bookFrom, drawPage, parseRecipe, type Recipe } from '#core/book/index.ts';
 import { drawFront, MOTIF_NAMES } from '#core/cover/index.ts';
 import { scenePng } from '#core/export/picture.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { parseLength } from '#core/units.ts';
 import type { CatalogueBook } from './catalogue/make.ts';
 

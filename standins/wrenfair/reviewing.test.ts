@@ -7,7 +7,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { bookFrom, type Recipe } from '#core/book/index.ts';
 import { smallFiles, writeInterior } from '#core/export/files.ts';
 import { listingSheet } from '#core/export/listing.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { beekeeper, hedgerow, recipeOf } from '../../tests/support/books.ts';
 import { wrenfairApp } from './app.ts';
 import type { Listing } from './listing.ts';

@@ -1,6 +1,6 @@
 import { bookFrom } from '#core/book/index.ts';
 import { writeInterior } from '#core/export/files.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { DEMO_BANKS } from '#server/demo/banks.ts';
 import { recipeOf } from '../support/books.ts';
 

@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { bookFrom, frameOf, jobTicket, type Recipe } from '#core/book/index.ts';
 import { bookZip, smallFiles, writeInterior } from '#core/export/files.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import {
   beekeeper,
   gathered,

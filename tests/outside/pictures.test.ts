@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { pdfBytes } from '#core/export/pdf.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { ellipsePath, type ImageMark, type Mark, type Raster } from '#core/scene/index.ts';
 import { rasterSample } from '#core/scene/marks.sample.ts';
 import { fileOf, qpdfCheck } from './referees.ts';

@@ -3,7 +3,7 @@ import { drawPage, type Recipe } from '#core/book/index.ts';
 import { drawCover } from '#core/cover/index.ts';
 import { coverPdfs, writeInterior } from '#core/export/files.ts';
 import { scenePng } from '#core/export/picture.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { beekeeper, gathered, hedgerow, recipeOf, tidePool } from '../support/books.ts';
 import { byMuPdf, byPoppler, type Difference, difference } from './pixels.ts';
 import { fileOf } from './referees.ts';

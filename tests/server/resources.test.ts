@@ -271,7 +271,7 @@ describe('a book whose words are missing', () => {
     const id = await createBook(own, huntWith(hashOf(bees)));
     const recipe = (await openBook(own, id))!.recipe;
     const { bookFrom } = await import('#core/book/index.ts');
-    const { typesetterFromDisk } = await import('#core/scene/faces-from-disk.ts');
+    const { typesetterFromDisk } = await import('#core/faces/faces-from-disk.ts');
     const lacking = bookFrom(recipe, await gather(recipe.resources, storeLoader([])));
     expect(firstPagesPng(lacking, typesetterFromDisk())).not.toBeNull();
     const queued = await enqueueFiles(own, id, 1);

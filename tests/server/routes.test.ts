@@ -86,6 +86,7 @@ beforeAll(async () => {
     page: '1',
     name: 'interior.pdf',
     hash: bank.hash,
+    face: 'lora-bold',
     shelf: 'no-such-shelf',
   };
 });

@@ -8,7 +8,7 @@ import { bookFrom } from '#core/book/book.ts';
 import type { Recipe } from '#core/book/index.ts';
 import { smallFiles, writeInterior } from '#core/export/files.ts';
 import { fingerprintsOf, partOfFile } from '#core/export/fingerprints.ts';
-import { typesetterFromDisk } from '#core/scene/faces-from-disk.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { createBook, openBook, saveBook } from '#server/books.ts';
 import { closeDatabase, db, isLostConnection, lastingSql, sql } from '#server/db/client.ts';
 import { job, submission, workspace } from '#server/db/schema.ts';

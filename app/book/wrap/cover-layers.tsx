@@ -6,7 +6,7 @@ import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
 import { showLayer } from '#core/book/edit.ts';
-import type { PlacedLayer } from '#core/cover/wrap.ts';
+import { isHidden, type PlacedLayer } from '#core/cover/wrap.ts';
 import { useBook } from '../store.ts';
 
 const PANELS = { front: 'Front', spine: 'Spine', back: 'Back', sheet: 'All of it' } as const;
@@ -21,6 +21,7 @@ export function CoverLayers({
   chosen: string | null;
   onChoose: (layer: string | null) => void;
 }) {
+  const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   // A cover in two parts has the background twice; it is hidden and shown as one.
   const once = layers.filter(({ id }, i) => layers.findIndex((other) => other.id === id) === i).reverse();
@@ -46,8 +47,8 @@ export function CoverLayers({
                       <Checkbox
                         edge="end"
                         size="small"
-                        checked={!layer.hidden}
-                        onChange={(_, shown) => edit((recipe) => showLayer(recipe, layer.id, shown))}
+                        checked={!isHidden(recipe, layer.id)}
+                        onChange={(_, shown) => edit((now) => showLayer(now, layer.id, shown))}
                         slotProps={{ input: { 'aria-label': `Show: ${layer.name}` } }}
                       />
                     )
@@ -61,7 +62,10 @@ export function CoverLayers({
                     <ListItemText
                       primary={layer.name}
                       slotProps={{
-                        primary: { noWrap: true, color: layer.hidden ? 'text.disabled' : 'text.primary' },
+                        primary: {
+                          noWrap: true,
+                          color: isHidden(recipe, layer.id) ? 'text.disabled' : 'text.primary',
+                        },
                       }}
                     />
                   </ListItemButton>

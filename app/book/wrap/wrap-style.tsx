@@ -7,9 +7,10 @@ import type { ReactNode } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import { compositionOf } from '#core/cover/compositions/index.ts';
 import { MOTIF_NAMES } from '#core/cover/names.ts';
+import { textFace, titleFace } from '#core/faces/index.ts';
 import { fieldsOf } from '#core/settings.ts';
-import { Choice } from '../../parts/choice.tsx';
 import { OptionField } from '../../parts/option-field.tsx';
+import { TypefaceField } from '../../parts/typeface-field.tsx';
 import { useBook } from '../store.ts';
 import { MOTIF_LABELS, PALETTES } from './house-styles.ts';
 
@@ -77,16 +78,17 @@ export function WrapStyle({ children }: { children: ReactNode }) {
             </MenuItem>
           ))}
         </TextField>
-        <Choice
-          label="Display face"
-          value={style.typefaces.display as string}
-          choices={[
-            { value: 'alegreya-bold', label: 'Alegreya' },
-            { value: 'alegreya-sans-bold', label: 'Alegreya Sans' },
-          ]}
-          onChange={(display) =>
-            set({ typefaces: { ...style.typefaces, display: display as 'alegreya-bold' } })
-          }
+        <TypefaceField
+          label="Typeface of the title"
+          value={style.typefaces.display}
+          faceOf={titleFace}
+          onChange={(display) => set({ typefaces: { ...style.typefaces, display } })}
+        />
+        <TypefaceField
+          label="Typeface of the words"
+          value={style.typefaces.text}
+          faceOf={textFace}
+          onChange={(text) => set({ typefaces: { ...style.typefaces, text } })}
         />
         {options.map((field) =>
           field.control === 'custom' ? null : (

@@ -1,14 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { createTypesetter } from './create-typesetter.ts';
-import { FACE_FILES } from './faces.ts';
-import type { FaceId } from './marks.ts';
-import type { Typesetter } from './typesetter.ts';
+import { createTypesetter } from '../scene/create-typesetter.ts';
+import type { Typesetter } from '../scene/index.ts';
+import { type FaceId, faceFile } from './index.ts';
 
 const require = createRequire(import.meta.url);
 
 /** The bytes of a face from the installed font packages. For Node; a page of the application fetches them. */
-export const readFace = (face: FaceId): Uint8Array => readFileSync(require.resolve(FACE_FILES[face]));
+export const readFace = (face: FaceId): Uint8Array => readFileSync(require.resolve(faceFile(face)));
 
 let shared: Typesetter | undefined;
 

@@ -1,0 +1,68 @@
+import { FAMILIES, type Family, SCRIPTS, STYLES, type Style } from './families.ts';
+
+export * from './families.ts';
+
+type Shipped = (typeof FAMILIES)[number];
+
+/** A face of a family that ships with the program: `alegreya-bold`. */
+export type FaceId = {
+  [Id in Shipped['id']]: `${Id}-${Extract<Shipped, { id: Id }>['styles'][number]}`;
+}[Shipped['id']];
+
+/** Raised when the packages of the typefaces are updated: a browser keeps the old ones until then. */
+export const FACES_VERSION = 1;
+
+const known = new Map<string, { family: Family; style: Style }>(
+  FAMILIES.flatMap((family: Family) =>
+    family.styles.map((style) => [`${family.id}-${style}`, { family, style }] as const),
+  ),
+);
+
+/** All faces, family by family. */
+export const FACE_IDS = [...known.keys()] as FaceId[];
+
+export const isFace = (id: string): id is FaceId => known.has(id);
+
+/** The family of a face. @throws RangeError for one that does not ship with the program */
+export function familyOf(face: string): Family {
+  const found = known.get(face);
+  if (!found) throw new RangeError(`There is no typeface “${face}”.`);
+  return found.family;
+}
+
+/** The scripts of a family beside Latin, by name. */
+export const otherScripts = ({ scripts }: Family): string[] =>
+  scripts.filter((script) => script !== 'latin' && script !== 'extended').map((script) => SCRIPTS[script]);
+
+/** Where a face lies: a file of a package, static TrueType, with its license beside it. @throws RangeError */
+export function faceFile(face: string): string {
+  const { id, file } = familyOf(face);
+  const folder = STYLES[known.get(face)!.style];
+  return `@expo-google-fonts/${id}/${folder}/${file}_${folder}.ttf`;
+}
+
+/** The face of a family for titles: its last style. */
+export const titleFace = ({ id, styles }: Family): FaceId => `${id}-${styles.at(-1)!}` as FaceId;
+
+/** The face of a family for text: its regular, or whatever it has. */
+export const textFace = ({ id, styles }: Family): FaceId =>
+  `${id}-${styles.includes('regular') ? 'regular' : styles[0]}` as FaceId;
+
+/** Faces with serifs, so that a letter that is missing comes from one with serifs too. */
+const hasSerifs = ({ mood, id }: Family): boolean =>
+  mood === 'text-serif' ||
+  mood === 'slab' ||
+  ['abril-fatface', 'dm-serif-display', 'fraunces', 'playfair-display'].includes(id);
+
+/**
+ * Faces that are asked in this order for a letter that a face does not have: by the script of the letter (Unicode
+ * UAX #24), with serifs or without, bold or not, as the face itself is. Signs come last.
+ */
+export function fallbackFaces(face: string, codePoint: number): readonly FaceId[] {
+  const { family, style } = known.get(face) ?? { family: FAMILIES[0] as Family, style: 'regular' };
+  const serif = hasSerifs(family);
+  const weight = /bold|black/.test(style) ? 'bold' : 'regular';
+  return /\p{Script=Hebrew}/u.test(String.fromCodePoint(codePoint))
+    ? [serif ? `frank-ruhl-libre-${weight}` : `noto-sans-hebrew-${weight}`]
+    : [serif ? `noto-serif-${weight}` : `noto-sans-${weight}`, 'noto-sans-symbols-2-regular'];
+}
