@@ -1,4 +1,5 @@
 import { kindOf, placedItem } from '#core/book/index.ts';
+import { makesItems } from '#core/pages/index.ts';
 import { wholeBookFromFile } from './reading.ts';
 
 /** Prints every generated item: where it is, where its solution is, and the item itself in an open form. */
@@ -6,7 +7,7 @@ export async function items(file: string, json: boolean): Promise<number> {
   const book = await wholeBookFromFile(file);
   const found = [...book.sections.values()].flatMap((section) => {
     const kind = kindOf(section);
-    if (!kind.fill) return [];
+    if (!makesItems(kind)) return [];
     return Array.from({ length: book.plan.items[section.id]!.count }, (_, i) => {
       const { number, label, page, solutionPage, item } = placedItem(book, section, i + 1);
       return {

@@ -4,7 +4,7 @@ import { rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
-import { benchBrowser } from '../tests/bench/browser.mjs';
+import { benchBooks, benchBrowser } from '../tests/bench/browser.mjs';
 import { benchNiches } from '../tests/bench/niches.mjs';
 import { buildIfNeeded, installDebianPackages, postgresql, program } from './lib/install.mjs';
 import { freePort, removePostgres, startPostgres } from './lib/postgres.mjs';
@@ -47,6 +47,7 @@ run(async () => {
     // The demo's first job, phrases to be asked for, would be measured along.
     await new Promise((rested) => setTimeout(rested, DEMO_JOB_MS));
     await benchBrowser(programs.url);
+    await benchBooks(programs.url, database.url);
     await benchNiches(programs.url, database.url, programs.env.WRENFAIR_URL, LOOP_FILE);
   } finally {
     await programs?.stop();

@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { type Book, bookFrom } from '#core/book/book.ts';
 import { drawPage } from '#core/book/draw.ts';
+import { pageSteps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
@@ -84,16 +85,22 @@ const press = {
     const whole = await asked;
     const drawn: DrawnPage[] = [];
     let rested = performance.now();
-    for (const page of numbers) {
-      if (page < 1 || page > whole.plan.pages.length) {
+    /** Gives way when it is time. @returns false when another book came meanwhile */
+    const goesOn = async (): Promise<boolean> => {
+      if (performance.now() - rested < STRETCH_MS) return true;
+      await otherWork();
+      rested = performance.now();
+      return book === asked;
+    };
+    pages: for (const page of numbers) {
+      const planned = whole.plan.pages[page - 1];
+      if (!planned) {
         drawn.push({ page, picture: null });
         continue;
       }
+      for (const _ of pageSteps(whole, planned)) if (!(await goesOn())) break pages;
       drawn.push({ page, picture: pictureOf(drawPage(whole, page, type), width) });
-      if (performance.now() - rested < STRETCH_MS) continue;
-      await otherWork();
-      if (book !== asked) break;
-      rested = performance.now();
+      if (!(await goesOn())) break;
     }
     return transfer(
       drawn,

@@ -11,7 +11,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   return null;
 }
 
-/** What ships with the program and under which licence. */
+/** What ships with the program and under which license. */
 export default function About() {
   return (
     <Box sx={{ p: 6, maxWidth: 760, mx: 'auto' }}>

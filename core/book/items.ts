@@ -1,9 +1,9 @@
 import { LRUCache } from 'lru-cache';
-import type { FillContext, PlacedItem } from '../pages/index.ts';
+import { type FillContext, makesItems, type PlacedItem } from '../pages/index.ts';
 import type { Resources } from '../resources/index.ts';
 import { valueKey } from '../value-key.ts';
 import type { Book } from './book.ts';
-import { printedNumber } from './plan.ts';
+import { type PlannedPage, printedNumber } from './plan.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, needsOf, type Section } from './sections.ts';
 
@@ -64,11 +64,14 @@ export const troublesOfBook = (book: Book): string[] => [
   ...new Set([...book.sections.values()].flatMap((section) => troublesOf(book, section))),
 ];
 
-/** The item, made now or kept from before for the same values; undefined where the section lacks what it is made from. */
-export function filledItem(book: Book, section: Section, item: number): unknown {
+/**
+ * Makes an item, or finds it kept from before for the same values, giving way between steps where its kind takes long.
+ * @returns undefined where the section lacks what the item is made from
+ */
+export function* itemSteps(book: Book, section: Section, item: number): Generator<void, unknown> {
   const { recipe, plan, resources } = book;
   const kind = kindOf(section);
-  if (!kind.fill || troublesOf(book, section).length) return undefined;
+  if (!makesItems(kind) || troublesOf(book, section).length) return undefined;
   const context = fillContext(recipe, section, item, plan.items[section.id]!.count, resources);
   const key = JSON.stringify([
     kind.id,
@@ -84,10 +87,26 @@ export function filledItem(book: Book, section: Section, item: number): unknown 
   ]);
   let kept = made.get(key);
   if (!kept) {
-    kept = { item: kind.fill(context) };
+    kept = { item: kind.fillSteps ? yield* kind.fillSteps(context) : kind.fill!(context) };
     made.set(key, kept);
   }
   return kept.item;
+}
+
+/** The item, made now in one go or kept from before for the same values. */
+export function filledItem(book: Book, section: Section, item: number): unknown {
+  const steps = itemSteps(book, section, item);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** Makes everything that a page shows, its answers too, so that drawing it afterwards takes no longer than drawing. */
+export function* pageSteps(book: Book, page: PlannedPage): Generator<void, void> {
+  const section = page.role === 'body' ? book.sections.get(page.section!) : undefined;
+  if (section) for (const item of page.items) yield* itemSteps(book, section, item);
+  for (const answer of page.answers) yield* itemSteps(book, book.sections.get(answer.section)!, answer.item);
 }
 
 /** What an item is called with its number. */

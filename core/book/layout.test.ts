@@ -15,7 +15,9 @@ import {
   pictureSample,
   proseSample,
   type SumItem,
+  slowSample,
   spreadSample,
+  stepsTaken,
   sumsSample,
   textSumsSample,
 } from '../pages/kinds.sample.ts';
@@ -34,6 +36,7 @@ import {
   frameOf,
   itemLabel,
   newerVersion,
+  pageSteps,
   partGroup,
   type Recipe,
   readRecipe,
@@ -47,7 +50,7 @@ const type = typesetterFromDisk();
 
 for (const kind of [
   ...[datedSample, artSample, sumsSample, textSumsSample, proseSample, spreadSample],
-  ...[importedSample, pictureSample, agedSample],
+  ...[importedSample, pictureSample, agedSample, slowSample],
 ])
   registerKind(kind as never);
 
@@ -567,5 +570,40 @@ describe('making and parting groups', () => {
     expect(outline(three).slice(0, 6)).toEqual(['a page', 'b page', 'c page', 'a page', 'b page', 'c page']);
     expect(alternate(recipe, 'c')).toBe(recipe);
     expect(alternate(recipe, 'nobody')).toBe(recipe);
+  });
+});
+
+describe('an item that takes long', () => {
+  const recipe = recipeOf([{ id: 'slow', kind: 'slow-sample', items: 3, solutions: { perPage: 4 } }]);
+  const book = bookFrom(recipe);
+  const run = (steps: Generator<void, unknown>, most = 1000) => {
+    let taken = 0;
+    while (taken < most && !steps.next().done) taken++;
+    return taken;
+  };
+
+  it('is made in steps, may be left off and begun again, and is drawn without being made anew', () => {
+    const [first] = book.plan.pages;
+    stepsTaken.count = 0;
+    expect(run(pageSteps(book, first!), 4)).toBe(4);
+    expect(stepsTaken.count).toBe(4);
+    // What was left off is not kept; what is whole is.
+    expect(run(pageSteps(book, first!))).toBe(10);
+    expect(stepsTaken.count).toBe(14);
+    const [text] = drawPage(book, 1, type).layers[0]!.marks;
+    expect(stepsTaken.count).toBe(14);
+    expect(text).toMatchObject({
+      text: String((filledItem(book, sectionAt(recipe), 1) as { total: number }).total),
+    });
+    expect(run(pageSteps(book, first!))).toBe(0);
+  });
+
+  it('is made in one go where nobody waits, and its page of answers makes the rest', () => {
+    const other = bookFrom({ ...recipe, seed: 'other' });
+    stepsTaken.count = 0;
+    const solutions = other.plan.pages.find(({ role }) => role === 'solutions')!;
+    expect(run(pageSteps(other, solutions))).toBe(30);
+    expect(proofBook(other, type).filter(({ check }) => check === 'items')).toEqual([]);
+    expect(stepsTaken.count).toBe(30);
   });
 });

@@ -152,6 +152,11 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   itemsPerUnit?(options: Options): number;
   /** Makes one item from its own random stream. Pure: the same context gives the same item. */
   fill?(context: FillContext<Options>): Item;
+  /**
+   * As `fill`, and in its place, for items that take long to make: in steps of some milliseconds, between which whoever
+   * makes them does other work, or leaves off.
+   */
+  fillSteps?(context: FillContext<Options>): Generator<void, Item>;
   /** Items depend on their place in the section and on how many there are, as rising levels do. */
   usesPlace?: true;
   /** What keeps an item as it is, whatever the settings become. Stored in the recipe. */
@@ -177,6 +182,10 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
     context: Pick<DrawContext<Options, Item>, 'unit' | 'part' | 'body' | 'options' | 'type'>,
   ): ItemProblem[];
 }
+
+/** Whether a kind makes items. */
+export const makesItems = ({ fill, fillSteps }: Pick<PageKind, 'fill' | 'fillSteps'>): boolean =>
+  fill !== undefined || fillSteps !== undefined;
 
 export const defineKind = <Options, Item>(kind: PageKind<Options, Item>): PageKind<Options, Item> => kind;
 

@@ -257,3 +257,41 @@ export const agedSample = defineKind<Record<string, number>, never>({
     { version: 2, migrate: ({ lines, ...rest }) => (lines === undefined ? rest : { ...rest, rules: lines }) },
   ],
 });
+
+/** Counts how many steps of making were taken, for all items together. */
+export const stepsTaken = { count: 0 };
+
+/** Sums of many numbers, added one a step: an item that takes long. */
+export const slowSample = defineKind<Record<string, never>, { total: number }>({
+  id: 'slow-sample',
+  version: 1,
+  name: 'Long sums',
+  purpose: 'Sums that take long.',
+  extent: 'items',
+  defaultCount: 2,
+  numbered: true,
+  options: keyed({}) as never,
+  itemName: 'sum',
+  units: ({ count }) => itemUnits(count),
+  *fillSteps({ streamKey, item, roll }) {
+    const random = randomStream(...streamKey, item, roll);
+    let total = 0;
+    for (let i = 0; i < 10; i++) {
+      total += Math.floor(random.unit() * 100);
+      stepsTaken.count++;
+      yield;
+    }
+    return { total };
+  },
+  data: (item) => item,
+  draw: ({ body, items, type }) =>
+    items.map(({ item }) =>
+      textLine(type, String(item.total), { face: FACE, size: 12, color: BLACK }, body.x, body.y + 20),
+    ),
+  solution: {
+    box: ({ item }, box, { type }) => [
+      textLine(type, String(item.total), { face: FACE, size: 10, color: BLACK }, box.x, box.y + 12),
+    ],
+  },
+  inspect: ({ total }) => (total >= 0 ? [] : [{ severity: 'fix', message: 'is no sum.' }]),
+});

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { fieldsOf } from '../settings.ts';
 import { incompleteVersions, ofVersion } from '../versions.ts';
 import { belongsTo } from './belongs-to/index.ts';
-import type { PageKind } from './kind.ts';
+import { makesItems, type PageKind } from './kind.ts';
 import { ruled } from './ruled/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { wordSearch } from './word-search/index.ts';
@@ -34,10 +34,10 @@ function incomplete(kind: PageKind): string | null {
     return `has an option that cannot be asked for: ${(error as Error).message}`;
   }
   const hasItems = kind.extent === 'items';
-  if (hasItems && !(kind.fill && kind.itemName))
+  if (hasItems && !(makesItems(kind) && kind.itemName))
     return 'has items, but does not say how they are made or called';
-  if (kind.fill && !kind.inspect && !kind.inspectSection) return 'makes items that nobody looks over';
-  if (kind.fill && !kind.data) return 'makes items that have no open form';
+  if (makesItems(kind) && !kind.inspect && !kind.inspectSection) return 'makes items that nobody looks over';
+  if (makesItems(kind) && !kind.data) return 'makes items that have no open form';
   if (kind.solution && !kind.solution.box && !kind.solution.lines)
     return 'has solutions, but none that can be shown';
   return null;

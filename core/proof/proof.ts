@@ -1,4 +1,4 @@
-import { type Book, drawPage, frameOf, jobTicket } from '../book/index.ts';
+import { type Book, drawPage, frameOf, jobTicket, pageSteps } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import type { MadeFrom } from '../export/fingerprints.ts';
 import type { Typesetter } from '../scene/index.ts';
@@ -53,6 +53,7 @@ export function* proofSteps(
   const findings: Finding[] = checks.flatMap((check) => check.ofBook?.(context) ?? []);
   const clean = new Set<string>();
   for (const page of plan.pages) {
+    yield* pageSteps(book, page);
     const scene = drawPage(book, page.number, type);
     // Alike pages are equal but for their number: one of each side stands for all.
     const key = scene.layers[0]?.key;

@@ -126,7 +126,9 @@ const arithmetic = await cpu(() => {
 });
 console.log(`A fixed piece of arithmetic takes ${arithmetic.toFixed(0)} ms of this machine just now\n`);
 
-console.log('PDF writing: CPU time against deflating the content bytes of every page at level 6, warm');
+console.log(
+  `PDF writing: CPU time against deflating the content bytes of every page at level 6, warm; medians of ${ROUNDS} rounds each`,
+);
 await pdfRow('120 ruled pages', ruled(120), 1.5);
 await pdfRow('828 ruled pages', ruled(828), 1.5);
 await pdfRow('100 pages of word searches', searches(100), 3);

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import postgres from 'postgres';
 import { openDemo } from './browser.mjs';
 import { WINDOW_MS } from './loop.mjs';
-import { median, quietly } from './quiet.mjs';
+import { figure, median, quietly } from './quiet.mjs';
 
 const ROWS = 50_000;
 const WIDENING_MS = 45_000;
@@ -39,7 +39,7 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
     return performance.now() - started;
   });
   console.log(
-    `\nThe stand-in answers a new search in       ${median(searches.values).toFixed(0)} ms, at most ${Math.max(...searches.values).toFixed(0)} (under 50)${searches.note}`,
+    `\nThe stand-in answers a new search in       ${figure(searches)}, at most ${Math.max(...searches.values).toFixed(0)} (under 50)`,
   );
 
   const { browser, page } = await openDemo(base);
@@ -54,9 +54,7 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
     await page.waitForFunction(() => document.querySelector('[aria-label=Verdict]'));
     return performance.now() - started;
   });
-  console.log(
-    `A look, stored and shown                    ${median(looks.values).toFixed(0)} ms (under 1000)${looks.note}`,
-  );
+  console.log(`A look, stored and shown                    ${figure(looks)} (under 1000)`);
 
   await page.getByRole('link', { name: 'Rivals', exact: true }).click();
   const imports = await quietly(2, 6, async (i) => {
@@ -71,9 +69,7 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
     await page.waitForFunction(() => !document.querySelector('[role=dialog]'));
     return performance.now() - started;
   });
-  console.log(
-    `Import of 50,000 rows                       ${(median(imports.values) / 1000).toFixed(1)} s (under 5)${imports.note}`,
-  );
+  console.log(`Import of 50,000 rows                       ${figure(imports)} (under 5000)`);
   await page.waitForTimeout(5000);
 
   // From a change to the table and the charts that follow it, measured in the page.
@@ -116,13 +112,13 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
   await sql.end();
   const reference = median(plain.values);
   console.log(
-    `100,000 comparables, a filter: table         ${of(filters, 'table').toFixed(0)} ms (under 150), ${(of(filters, 'table') / reference).toFixed(1)} × the same question in plain SQL${filters.note}`,
+    `100,000 comparables, a filter: table         ${figure(filters, ({ table: shown }) => shown)} (under 150), ${(of(filters, 'table') / reference).toFixed(1)} × the same question in plain SQL`,
   );
   console.log(
-    `100,000 comparables, a filter: and charts    ${of(filters, 'charts').toFixed(0)} ms (under 150), ${(of(filters, 'charts') / reference).toFixed(1)} ×`,
+    `100,000 comparables, a filter: and charts    ${figure(filters, ({ charts }) => charts)} (under 150), ${(of(filters, 'charts') / reference).toFixed(1)} ×`,
   );
   console.log(
-    `100,000 comparables, sorted by a column      ${of(sorts, 'table').toFixed(0)} ms (under 150), ${(of(sorts, 'table') / reference).toFixed(1)} ×${sorts.note}`,
+    `100,000 comparables, sorted by a column      ${figure(sorts, ({ table: shown }) => shown)} (under 150), ${(of(sorts, 'table') / reference).toFixed(1)} ×`,
   );
 
   // While 500 phrases are widened: the longest silences of the event loops of the application and the worker, noted by

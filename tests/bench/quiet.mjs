@@ -23,7 +23,7 @@ export function median(values) {
 /**
  * Measures until enough samples were taken undisturbed, or `most` were taken: then the least disturbed count.
  * @param measure gives a number, or an object of numbers
- * @returns the samples that count, and words about those left out
+ * @returns the samples that count, all that were taken, and words about those left out
  */
 export async function quietly(wanted, most, measure) {
   const samples = [];
@@ -47,6 +47,16 @@ export async function quietly(wanted, most, measure) {
   ].filter(Boolean);
   return {
     values: counted.map(({ value }) => value),
+    all: samples.map(({ value }) => value),
     note: said.length ? ` (${said.join('; ')})` : '',
   };
+}
+
+/**
+ * A figure in words: the median of the undisturbed samples, and that of all, with how many each rests on.
+ * @param pick the number of a sample
+ */
+export function figure({ values, all, note }, pick = (value) => value) {
+  const of = (some) => `${median(some.map(pick)).toFixed(0)} ms of ${some.length}`;
+  return `${of(values)}; of all ${all.length}: ${median(all.map(pick)).toFixed(0)} ms${note}`;
 }

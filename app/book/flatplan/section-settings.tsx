@@ -6,9 +6,8 @@ import Typography from '@mui/material/Typography';
 import type { ComponentType } from 'react';
 import { alternate, changeSection, newerVersion, takeNewerVersion } from '#core/book/edit.ts';
 import { isGroup, kindOf, type Section, sectionIn } from '#core/book/sections.ts';
-import { fieldsOf } from '#core/settings.ts';
 import { NumberField } from '../../parts/number-field.tsx';
-import { OptionField } from '../../parts/option-field.tsx';
+import { OptionFields } from '../../parts/option-fields.tsx';
 import { useBook } from '../store.ts';
 import { GroupSettings } from './group-settings.tsx';
 import { ItemPanel } from './item-panel.tsx';
@@ -108,14 +107,16 @@ function OneSection({
             onCommit={(pages) => change('pages', (now) => ({ ...now, pages }))}
           />
         )}
-        {fieldsOf(kind.options).map((field) => {
-          const key = `${section.id} ${field.key}`;
-          const set = (value: unknown) => setOption(field.key, value);
-          if (field.control !== 'custom')
-            return <OptionField key={key} field={field} value={section.options[field.key]} onChange={set} />;
-          const Control = CONTROLS[field.id];
-          return Control && <Control key={key} section={section} label={field.label} onChange={set} />;
-        })}
+        <OptionFields
+          schema={kind.options}
+          values={section.options}
+          keyed={section.id}
+          onChange={setOption}
+          custom={(field, set) => {
+            const Control = CONTROLS[field.id];
+            return Control && <Control section={section} label={field.label} onChange={set} />;
+          }}
+        />
         {section.solutions && (
           <SolutionSettings
             sections={[section]}

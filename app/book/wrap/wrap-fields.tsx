@@ -2,8 +2,7 @@ import Box from '@mui/material/Box';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { compositionOf } from '#core/cover/compositions/index.ts';
-import { fieldsOf } from '#core/settings.ts';
-import { OptionField } from '../../parts/option-field.tsx';
+import { OptionFields } from '../../parts/option-fields.tsx';
 import { SettledText } from '../../parts/settled-text.tsx';
 import { PenNameField } from '../pen-name-field.tsx';
 import { useBook } from '../store.ts';
@@ -35,16 +34,12 @@ export function WrapFields() {
           onCommit={(subtitle) => edit((now) => ({ ...now, subtitle }), 'subtitle')}
         />
         <PenNameField />
-        {fieldsOf(compositionOf(recipe.cover).fields).map((field) =>
-          field.control === 'custom' ? null : (
-            <OptionField
-              key={field.key}
-              field={field}
-              value={recipe.cover.fields[field.key]}
-              onChange={(value) => edit((now) => withField(now, field.key, value as string), field.key)}
-            />
-          ),
-        )}
+        <OptionFields
+          schema={compositionOf(recipe.cover).fields}
+          values={recipe.cover.fields}
+          keyed={recipe.cover.composition}
+          onChange={(key, value) => edit((now) => withField(now, key, value as string), key)}
+        />
       </Stack>
       <Typography variant="h2" sx={{ mt: 4, mb: 2 }}>
         On the shelf, at 160 px

@@ -8,8 +8,7 @@ import type { Recipe } from '#core/book/recipe.ts';
 import { compositionOf } from '#core/cover/compositions/index.ts';
 import { MOTIF_NAMES } from '#core/cover/names.ts';
 import { textFace, titleFace } from '#core/faces/index.ts';
-import { fieldsOf } from '#core/settings.ts';
-import { OptionField } from '../../parts/option-field.tsx';
+import { OptionFields } from '../../parts/option-fields.tsx';
 import { TypefaceField } from '../../parts/typeface-field.tsx';
 import { useBook } from '../store.ts';
 import { MOTIF_LABELS, PALETTES } from './house-styles.ts';
@@ -18,7 +17,6 @@ import { MOTIF_LABELS, PALETTES } from './house-styles.ts';
 export function WrapStyle({ children }: { children: ReactNode }) {
   const style = useBook((state) => state.value.style);
   const cover = useBook((state) => state.value.cover);
-  const options = fieldsOf(compositionOf(cover).options);
   const edit = useBook((state) => state.edit);
   const set = (change: Partial<Recipe['style']>) =>
     edit((recipe) => ({ ...recipe, style: { ...recipe.style, ...change } }));
@@ -90,24 +88,20 @@ export function WrapStyle({ children }: { children: ReactNode }) {
           faceOf={textFace}
           onChange={(text) => set({ typefaces: { ...style.typefaces, text } })}
         />
-        {options.map((field) =>
-          field.control === 'custom' ? null : (
-            <OptionField
-              key={field.key}
-              field={field}
-              value={cover.options[field.key]}
-              onChange={(value) =>
-                edit(
-                  (recipe) => ({
-                    ...recipe,
-                    cover: { ...recipe.cover, options: { ...recipe.cover.options, [field.key]: value } },
-                  }),
-                  `cover ${field.key}`,
-                )
-              }
-            />
-          ),
-        )}
+        <OptionFields
+          schema={compositionOf(cover).options}
+          values={cover.options}
+          keyed={cover.composition}
+          onChange={(key, value) =>
+            edit(
+              (recipe) => ({
+                ...recipe,
+                cover: { ...recipe.cover, options: { ...recipe.cover.options, [key]: value } },
+              }),
+              `cover ${key}`,
+            )
+          }
+        />
       </Stack>
       {children}
     </Box>
