@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { FAMILIES } from '#core/faces/index.ts';
 import notices from '../../docs/licenses.md?raw';
 import { requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/about.ts';
@@ -19,6 +20,10 @@ export default function About() {
         Restless Quill
       </Typography>
       <Typography sx={{ whiteSpace: 'pre-wrap' }}>{notices.replace(/^#+ /gm, '')}</Typography>
+      <Typography variant="h2" sx={{ mt: 4, mb: 1 }}>
+        Typefaces
+      </Typography>
+      <Typography>{FAMILIES.map(({ name, license }) => `${name} (${license})`).join(', ')}.</Typography>
     </Box>
   );
 }
