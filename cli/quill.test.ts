@@ -237,9 +237,9 @@ describe('quill, without a server', () => {
     const lacks = quill('make', loose, '--out', folderOf('lacks'));
     const place = folderOf(`loose/resources/${named.hash.slice(7)}.txt`);
     expect(lacks.status).toBe(2);
-    expect(lacks.stderr).toContain('Words “Bees” is missing.');
+    expect(lacks.stderr).toContain('Word bank “Bees” is missing.');
     expect(lacks.stderr).toContain(place);
-    expect(quill('check', loose).stdout).toMatch(/To fix {3}Page 31: Words “Bees” is missing/);
+    expect(quill('check', loose).stdout).toMatch(/To fix {3}Page 31: Word bank “Bees” is missing/);
     const early = quill('pack', loose, '--out', folderOf('early.zip'), '--json');
     expect([early.status, JSON.parse(early.stdout).missing]).toEqual([1, [named]]);
 

@@ -7,11 +7,20 @@ interface Running {
   remote: Remote<Press>;
   /** The recipe that it was given last. */
   holds?: Recipe;
+  /** It has loaded its program and typefaces: work that is given to one that has not would wait for that. */
+  ready: boolean;
 }
 
-const start = (): Running => ({
-  remote: wrap<Press>(new Worker(pressUrl, { type: 'module', name: 'press' })),
-});
+function start(): Running {
+  const running: Running = {
+    remote: wrap<Press>(new Worker(pressUrl, { type: 'module', name: 'press' })),
+    ready: false,
+  };
+  void running.remote.ready().then(() => {
+    running.ready = true;
+  });
+  return running;
+}
 
 /** Workers that draw, beside the page itself and the proof; more would only take memory. */
 const MOST_DRAWING = 4;
@@ -46,10 +55,11 @@ export function proofingPress(): Remote<Press> {
   return proofing.remote;
 }
 
-/** Every worker that can draw at once. */
+/** The first worker, and every other that is ready to draw at once. */
 export function presses(recipe: Recipe): Remote<Press>[] {
   drawingPress(recipe);
-  return [...drawing, ...(proofing ? [proofing] : [])].map((press) => given(press, recipe));
+  const [first, ...others] = [...drawing, ...(proofing ? [proofing] : [])];
+  return [first!, ...others.filter(({ ready }) => ready)].map((press) => given(press, recipe));
 }
 
 let underWay = 0;

@@ -71,6 +71,9 @@ const gathered = async (recipe: Recipe): Promise<Book> =>
   bookFrom(recipe, await gather(recipe.resources, browserLoader));
 
 const press = {
+  /** Answers when the worker has loaded what it needs. */
+  ready(): void {},
+
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
     book = gathered(recipe);

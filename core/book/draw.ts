@@ -53,7 +53,7 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
   const kind = kindOf(section);
   const unit = page.unit!;
   const troubles = troublesOf(book, section);
-  if (troubles.length) return { marks: freePage(troubles, frame.safe, type) };
+  if (troubles.length) return { marks: freePage(troubles, bodyOf(book, page), type) };
   const marks = kind.draw({
     frame,
     body: bodyOf(book, page),

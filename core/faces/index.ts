@@ -1,6 +1,8 @@
-import { FAMILIES, type Family, SCRIPTS, STYLES, type Style } from './families.ts';
+import { FAMILIES } from './families.ts';
+import { type Family, SCRIPTS, STYLES, type Style } from './family.ts';
 
 export * from './families.ts';
+export * from './family.ts';
 
 type Shipped = (typeof FAMILIES)[number];
 

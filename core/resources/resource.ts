@@ -19,7 +19,7 @@ export interface ReadingTools {
 export interface ResourceType<Value = unknown, Facts = unknown> {
   /** As a recipe names it. */
   id: string;
-  /** What one is called, as it stands before its name: “Words”. */
+  /** What one is called, as it stands before its name: “Word bank”. */
   name: string;
   /** Of its file in the ZIP of a book, without a dot. */
   extension: string;

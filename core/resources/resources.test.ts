@@ -73,7 +73,7 @@ describe('gathering', () => {
     );
     expect(all.has('bees')).toBe(true);
     expect(all.trouble('wasps')).toBe(
-      'Words “Wasps” is missing. Open the book from its ZIP, or choose another.',
+      'Word bank “Wasps” is missing. Open the book from its ZIP, or choose another.',
     );
     expect(all.trouble('liar')).toMatch(/says {"words":4} of itself in the recipe, but has {"words":3}/);
     const cut: ResourceLoader = { decodePicture, load: async () => wasps.subarray(0, 3) };

@@ -30,7 +30,7 @@ export function s3Store({ endpoint, region, bucket, key, secret }: S3Settings): 
     maxAttempts: TRIES,
     credentials: { accessKeyId: key, secretAccessKey: secret },
     requestHandler: { connectionTimeout: CONNECT_MS },
-    // The hash of the whole content is sent and known; services that are not Amazon's may know no other sums.
+    // A content is named by its hash; not every compatible service knows the other sums.
     requestChecksumCalculation: 'WHEN_REQUIRED',
     responseChecksumValidation: 'WHEN_REQUIRED',
   });

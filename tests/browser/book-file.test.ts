@@ -68,7 +68,7 @@ test('a book goes out as one file with its words and comes in again; a recipe al
   await page.waitForURL(/flatplan/);
   await expect(ticket(page, 'Pages')).toHaveText(pages!);
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
-  await expect(page.getByText('Words “Moths” is missing.').first()).toBeVisible();
+  await expect(page.getByText('Word bank “Moths” is missing.').first()).toBeVisible();
   await page.getByRole('link', { name: 'Flatplan', exact: true }).click();
   // Other words are chosen in their place, and it is whole again.
   await page.getByRole('combobox', { name: 'Words' }).click();

@@ -151,7 +151,7 @@ describe('a content', () => {
     const theirs = await gather(recipe.resources, storeLoader([]));
     expect([mine.has('bees'), theirs.trouble('bees')]).toEqual([
       true,
-      'Words “Bees” is missing. Open the book from its ZIP, or choose another.',
+      'Word bank “Bees” is missing. Open the book from its ZIP, or choose another.',
     ]);
   });
 });
@@ -201,7 +201,7 @@ describe('the file of a book', () => {
     [
       'a ZIP with a changed resource',
       inZip({ [place]: strToU8('other') }),
-      /Words “Bees” is not what the recipe names/,
+      /Word bank “Bees” is not what the recipe names/,
     ],
     ['a ZIP that is cut off', inZip({ [place]: bees }).subarray(0, 300), /is cut off|is damaged/],
     ['a recipe that is too long', new Uint8Array(5 * 1024 * 1024).fill(32), /has 4 MB at most/],
@@ -278,7 +278,7 @@ describe('a book whose words are missing', () => {
     const { default: makeInThread } = await import('#server/press/thread.ts');
     const { port1, port2 } = new MessageChannel();
     await expect(makeInThread({ recipe, own: [], folder: store, progress: port2 as never })).rejects.toThrow(
-      'Words “Bees” is missing. Open the book from its ZIP, or choose another.',
+      'Word bank “Bees” is missing. Open the book from its ZIP, or choose another.',
     );
     port1.close();
     expect((await db().select().from(job).where(eq(job.id, queued)))[0]!.state).toBe('queued');

@@ -8,7 +8,7 @@ const MOST_LETTERS = 4000;
 /** A list of texts, such as prompts or sayings: plain text in UTF-8, one a line. */
 export const texts = defineType({
   id: 'texts',
-  name: 'Texts',
+  name: 'Text list',
   extension: 'txt',
   mostBytes: 8 * 1024 * 1024,
   facts: keyed({ texts: wholeNumber(1, MOST_TEXTS) }),

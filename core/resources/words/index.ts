@@ -9,7 +9,7 @@ const MOST_LETTERS = 60;
 /** A word bank: plain text in UTF-8, one word or phrase a line. */
 export const words = defineType({
   id: 'words',
-  name: 'Words',
+  name: 'Word bank',
   extension: 'txt',
   mostBytes: WORD_LIST_LIMITS.bytes,
   facts: keyed({ words: wholeNumber(1, WORD_LIST_LIMITS.words) }),
