@@ -10,7 +10,10 @@ const titled = (title: string) => (now: Recipe) => ({ ...now, title });
 /** What the server was asked to save, and what it answers next. */
 let asked: { from: number; recipe: Recipe }[];
 let answers: (() => Response | Promise<Response>)[];
-let drafts: Map<string, string>;
+/** The browser's store: what is kept there are its own keys, as in a real one. */
+let drafts: Record<string, string>;
+/** Names that some tab holds. */
+let held: Set<string>;
 
 const saved = (revision: number) => () =>
   Response.json({ saved: true, revision, savedAt: '2026-11-25T08:00:00Z' });
@@ -21,16 +24,32 @@ beforeEach(() => {
   vi.useFakeTimers();
   asked = [];
   answers = [];
-  drafts = new Map();
+  drafts = Object.create({
+    getItem: (key: string) => drafts[key] ?? null,
+    setItem(key: string, value: string) {
+      drafts[key] = value;
+    },
+    removeItem: (key: string) => void delete drafts[key],
+  });
+  held = new Set();
   vi.stubGlobal('fetch', async (_: string, { body }: { body: string }) => {
     asked.push(JSON.parse(body));
     const answer = answers.shift();
     return answer ? answer() : saved(asked.length + 1)();
   });
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => drafts.get(key) ?? null,
-    setItem: (key: string, value: string) => void drafts.set(key, value),
-    removeItem: (key: string) => void drafts.delete(key),
+  vi.stubGlobal('localStorage', drafts);
+  vi.stubGlobal('navigator', {
+    locks: {
+      async request(name: string, ...[options, work]: [unknown, (lock: object | null) => unknown]) {
+        if (!work) {
+          held.add(name);
+          await (options as () => Promise<void>)();
+          held.delete(name);
+          return;
+        }
+        return work(held.has(name) ? null : {});
+      },
+    },
   });
   vi.stubGlobal('addEventListener', () => {});
   vi.stubGlobal('removeEventListener', () => {});
@@ -138,11 +157,11 @@ describe('saving', () => {
     store.getState().edit(titled('Kept'));
     await wait(500);
     expect(store.getState().saveState).toBe('unreachable');
-    expect([...drafts.values()][0]).toContain('Kept');
+    expect(Object.values(drafts)[0]).toContain('Kept');
     await wait(10_000);
     expect(asked).toHaveLength(3);
     expect(store.getState().saveState).toBe('saved');
-    expect(drafts.size).toBe(0);
+    expect(Object.keys(drafts)).toEqual([]);
   });
 
   it('stops at a conflict until it is decided: mine is saved on top of theirs, or theirs is taken and mine undone to', async () => {
@@ -171,28 +190,50 @@ describe('saving', () => {
   });
 
   it('brings back what a closed tab could not save, unless somebody saved since', async () => {
-    const first = open();
-    answers.push(() => Promise.reject(new Error('no network')));
-    first.getState().edit(titled('Unsaved'));
+    const closed = async (title: string) => {
+      const tab = open();
+      const close = tab.begin();
+      answers.push(() => Promise.reject(new Error('no network')));
+      tab.getState().edit(titled(title));
+      await wait(500);
+      answers.push(() => Promise.reject(new Error('no network')));
+      close();
+      await wait(0);
+    };
+    await closed('Unsaved');
     const again = open();
     again.begin();
+    await wait(0);
     expect(again.getState().value.title).toBe('Unsaved');
     again.getState().undo();
     expect(again.getState().value.title).toBe(recipe.title);
 
-    first.getState().edit(titled('Unsaved'));
+    await closed('Unsaved too');
     const later = open(2);
     later.begin();
+    await wait(0);
     expect(later.getState().value.title).toBe(recipe.title);
   });
 
-  it('does not trust a draft that is no recipe', () => {
-    drafts.set(`quill-draft-${recipe.id}`, JSON.stringify({ from: 1, value: { quill: 2, id: recipe.id } }));
-    const store = open();
-    store.begin();
-    expect(store.getState().value).toBe(recipe);
-    drafts.set(`quill-draft-${recipe.id}`, 'not even JSON');
-    store.begin();
-    expect(store.getState().value).toBe(recipe);
+  it('leaves to another tab what that has not saved yet', async () => {
+    const first = open();
+    first.begin();
+    first.getState().edit(titled('On its way'));
+    const second = open();
+    second.begin();
+    await wait(0);
+    expect(second.getState()).toMatchObject({ value: recipe, saveState: 'saved' });
+    expect(Object.keys(drafts)).toHaveLength(1);
+  });
+
+  it('does not trust a draft that is no recipe', async () => {
+    for (const kept of [JSON.stringify({ from: 1, value: { quill: 2, id: recipe.id } }), 'not even JSON']) {
+      drafts[`quill-draft-${recipe.id}/gone`] = kept;
+      const store = open();
+      store.begin();
+      await wait(0);
+      expect(store.getState().value).toBe(recipe);
+      expect(Object.keys(drafts)).toEqual([]);
+    }
   });
 });

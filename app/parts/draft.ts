@@ -1,3 +1,4 @@
+import { nanoid } from 'nanoid';
 import { temporal } from 'zundo';
 import { createStore } from 'zustand';
 
@@ -47,9 +48,21 @@ export interface DraftOptions<Value> {
   refusal(value: Value): string | null;
   /** Sends a state that began from a revision. */
   save(value: Value, from: number): Promise<SaveAnswer<Value>>;
-  /** Name under which this browser keeps what it could not save; left out, it keeps nothing. */
+  /** Name under which this browser keeps what its tabs could not save; left out, it keeps nothing. */
   keptAs?: string;
 }
+
+/** Held by a tab as long as it works under that name, so that others leave alone what it has not saved yet. */
+function holdName(name: string): () => void {
+  let letGo = (): void => {};
+  // Only pages that come by https or from this machine have locks; elsewhere a draft is anybody's.
+  void navigator.locks?.request(name, () => new Promise<void>((done) => (letGo = done)));
+  return () => letGo();
+}
+
+/** Whether no tab works under that name any more. */
+const isLeft = async (name: string): Promise<boolean> =>
+  navigator.locks ? navigator.locks.request(name, { ifAvailable: true }, (lock) => lock !== null) : true;
 
 /**
  * The state of something that is worked on. `begin` is called in the browser only: it brings back what an earlier tab
@@ -60,28 +73,44 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
   let lastEdit = { name: '', at: 0 };
   let saving = false;
 
+  const own = `${keptAs}/${nanoid()}`;
+
   const keep = (): void => {
     if (!keptAs) return;
     const { value, revision } = store.getState();
     try {
-      localStorage.setItem(keptAs, JSON.stringify({ from: revision, value }));
+      localStorage.setItem(own, JSON.stringify({ from: revision, value }));
     } catch {
       // Private windows and full stores keep nothing; saving goes on.
     }
   };
   const letGo = (): void => {
-    if (keptAs) localStorage.removeItem(keptAs);
+    if (keptAs) localStorage.removeItem(own);
   };
-  /** What this browser could not save before it was closed, if it began from the state that is there now. */
-  const unsaved = (): Value | null => {
+  /** What was kept under a name, if it began from the state that is there now. */
+  const unsaved = (name: string): Value | null => {
     try {
-      const kept = JSON.parse((keptAs && localStorage.getItem(keptAs)) || 'null') as {
-        from: number;
-        value: Value;
-      } | null;
+      const kept = JSON.parse(localStorage.getItem(name) ?? 'null') as { from: number; value: Value } | null;
       return kept?.value && kept.from === opened.revision && refusal(kept.value) === null ? kept.value : null;
     } catch {
       return null;
+    }
+  };
+  /** Names of drafts of this state that are not this tab's; none where the browser keeps nothing. */
+  const others = (): string[] => {
+    try {
+      return Object.keys(localStorage).filter((name) => name.startsWith(`${keptAs}/`) && name !== own);
+    } catch {
+      return [];
+    }
+  };
+  /** Brings back what a tab that is gone could not save, unless work has begun here already. */
+  const takeUp = async (): Promise<void> => {
+    for (const name of others()) {
+      if (!(await isLeft(name)) || store.getState().value !== opened.value) continue;
+      const draft = unsaved(name);
+      localStorage.removeItem(name);
+      if (draft && JSON.stringify(draft) !== JSON.stringify(opened.value)) store.getState().edit(() => draft);
     }
   };
 
@@ -197,8 +226,8 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
 
   return Object.assign(store, {
     begin(): () => void {
-      const draft = unsaved();
-      if (draft && JSON.stringify(draft) !== JSON.stringify(opened.value)) store.getState().edit(() => draft);
+      const letNameGo = keptAs ? holdName(own) : () => {};
+      if (keptAs) void takeUp();
       const leave = () => {
         if (store.getState().saveState === 'changed') void save();
       };
@@ -207,6 +236,7 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
         removeEventListener('pagehide', leave);
         clearTimeout(timer);
         leave();
+        letNameGo();
       };
     },
   });

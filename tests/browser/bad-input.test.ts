@@ -8,7 +8,7 @@ test('two tabs on one book do not overwrite each other, and every state can be b
   await page.goto(url(`/books/${id}/listing`));
   const other = await context.newPage();
   await other.goto(url(`/books/${id}/listing`));
-  // At work: a tab that is still starting takes up what another has not saved yet.
+  // Both began from the same state.
   await expect(ticket(other, 'Proof')).toContainText('to fix');
   await page.getByLabel('Title', { exact: true }).fill('Mine');
   await saved(page);
