@@ -2,10 +2,11 @@ import { appendFileSync, createReadStream, existsSync, mkdtempSync, readFileSync
 import { open, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { type Book, bookFrom, type Recipe, readRecipe, troublesOfBook } from '#core/book/index.ts';
+import { type Book, gatherBook, type Recipe, readRecipe, troublesOfBook } from '#core/book/index.ts';
 import { BookFileTrouble, isZip, resourceFileName, unpackBook } from '#core/export/book-file.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { decodePicture } from '#core/resources/decode-picture.ts';
-import { gather, type ResourceLoader, ResourceTrouble } from '#core/resources/index.ts';
+import { type ResourceLoader, ResourceTrouble } from '#core/resources/index.ts';
 
 /** The caller's mistake: shown as it is, without a stack. */
 export class BadCall extends Error {}
@@ -100,7 +101,7 @@ export async function bookFromFile(file: string): Promise<Book> {
       return readFileSync(found);
     },
   };
-  return bookFrom(recipe, await gather(recipe.resources, loader));
+  return gatherBook(recipe, loader, typesetterFromDisk());
 }
 
 /** As bookFromFile, for what needs all of a book. @throws BadCall that names what it lacks, and where it would be looked for */

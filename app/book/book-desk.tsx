@@ -33,6 +33,8 @@ export interface Desk {
   penNames: string[];
   /** The word banks of the workspace. */
   banks: KeptResource[];
+  /** The typefaces of the workspace's own. */
+  typefaces: KeptResource[];
   jobs: Job[];
 }
 
@@ -47,7 +49,7 @@ export function useDesk(): Desk {
 export function BookDesk({
   children,
   ...given
-}: Pick<Desk, 'files' | 'submissions' | 'penNames' | 'banks'> & {
+}: Pick<Desk, 'files' | 'submissions' | 'penNames' | 'banks' | 'typefaces'> & {
   firstPages: string;
   children: ReactNode;
 }) {
@@ -57,7 +59,7 @@ export function BookDesk({
   const { book: id } = useParams();
   const book = useMemo(() => bookFrom(recipe), [recipe]);
   const ticket = useMemo(() => jobTicket(book), [book]);
-  const { files, submissions, penNames, banks } = given;
+  const { files, submissions, penNames, banks, typefaces } = given;
   // By value: files come anew with every answer of the server, mostly the same.
   const made = JSON.stringify(Object.fromEntries(files.map((file) => [file.name, file.madeFrom])));
   const madeFrom = useMemo(() => JSON.parse(made) as MadeFrom, [made]);
@@ -71,9 +73,22 @@ export function BookDesk({
   const desk = useMemo(
     () => ({
       ...{ book, plan: book.plan, ticket, proof, firstPages },
-      ...{ files, filesCurrent, outOfDate, submissions, penNames, banks, jobs },
+      ...{ files, filesCurrent, outOfDate, submissions, penNames, banks, typefaces, jobs },
     }),
-    [book, ticket, proof, firstPages, files, filesCurrent, outOfDate, submissions, penNames, banks, jobs],
+    [
+      book,
+      ticket,
+      proof,
+      firstPages,
+      files,
+      filesCurrent,
+      outOfDate,
+      submissions,
+      penNames,
+      banks,
+      typefaces,
+      jobs,
+    ],
   );
   return <DeskContext.Provider value={desk}>{children}</DeskContext.Provider>;
 }

@@ -1,14 +1,16 @@
+import type { Rights } from '#core/resources/index.ts';
 import type { KeptResource } from '#server/resources/resources.ts';
 
-/** Sends a content to the workspace's resources. @returns what is kept, or why it is not */
+/** Sends a content to the workspace's resources. @returns what is kept of it, one or more, or why nothing is */
 export async function uploadResource(
   type: string,
   name: string,
   content: Uint8Array | File,
-): Promise<{ kept: KeptResource } | { problem: string }> {
+  rights: Rights = {},
+): Promise<{ kept: KeptResource[] } | { problem: string }> {
   const away = { problem: 'It could not be kept: the server does not answer. Try again.' };
   try {
-    const response = await fetch(`/resources?${new URLSearchParams({ type, name })}`, {
+    const response = await fetch(`/resources?${new URLSearchParams({ type, name, ...rights })}`, {
       method: 'POST',
       headers: { 'content-type': 'application/octet-stream' },
       body: content as BodyInit,

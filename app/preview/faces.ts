@@ -1,16 +1,16 @@
-import type { FaceId } from '#core/faces/index.ts';
+import type { ShippedFace } from '#core/faces/index.ts';
 import { createTypesetter } from '#core/scene/create-typesetter.ts';
 import type { Typesetter } from '#core/scene/index.ts';
 import { faceUrl } from './faces-url.ts';
 
 /** In most pages of most books. */
-const USUAL: readonly FaceId[] = ['alegreya-sans-regular', 'alegreya-bold', 'alegreya-italic'];
+const USUAL: readonly ShippedFace[] = ['alegreya-sans-regular', 'alegreya-bold', 'alegreya-italic'];
 
 /**
  * Waits for the file, which only a worker may do: most books need few of the faces, and a face is asked for in the
  * middle of setting a line.
  */
-function read(face: FaceId): Uint8Array {
+function read(face: ShippedFace): Uint8Array {
   const request = new XMLHttpRequest();
   request.open('GET', faceUrl(face), false);
   request.responseType = 'arraybuffer';

@@ -1,12 +1,12 @@
 import { expose, transfer } from 'comlink';
-import { type Book, bookFrom } from '#core/book/book.ts';
+import type { Book } from '#core/book/book.ts';
 import { drawPage } from '#core/book/draw.ts';
+import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
 import { pageSteps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
-import { gather } from '#core/resources/index.ts';
 import type { Scene } from '#core/scene/index.ts';
 import { browserLoader } from './browser-loader.ts';
 import { drawScene } from './canvas.ts';
@@ -67,8 +67,7 @@ const otherWork = (): Promise<void> =>
     bell.postMessage(null);
   });
 
-const gathered = async (recipe: Recipe): Promise<Book> =>
-  bookFrom(recipe, await gather(recipe.resources, browserLoader));
+const gathered = (recipe: Recipe): Promise<Book> => gatherBook(recipe, browserLoader, type);
 
 const press = {
   /** Answers when the worker has loaded what it needs. */
@@ -118,6 +117,7 @@ const press = {
   },
 
   async front(width: number, height: number, given?: Recipe): Promise<Picture> {
+    if (given) await gatherFront(given, browserLoader, type);
     const recipe = given ?? (await book!).recipe;
     // Composed at the trim's own size, so that the thumbnail is the cover made small.
     const points = 432;

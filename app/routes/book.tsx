@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { Outlet, redirect } from 'react-router';
 import * as v from 'valibot';
 import { fingerprint } from '#core/fingerprint.ts';
-import { words } from '#core/resources/index.ts';
+import { typeface, words } from '#core/resources/index.ts';
 import { openBook, openStored } from '#server/books.ts';
 import { madeFiles } from '#server/files.ts';
 import { enqueueFiles } from '#server/jobs.ts';
@@ -30,11 +30,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   if (!found) throw notFound();
   if ('unreadable' in found) throw redirect(`/books/${id}/unreadable`);
   const book = found.opened;
-  const [files, submissions, penNames, banks] = await Promise.all([
+  const [files, submissions, penNames, banks, typefaces] = await Promise.all([
     madeFiles(workspaceId, id),
     listSubmissions(workspaceId, id),
     listPenNames(workspaceId),
     listResources(workspaceId, words.id),
+    listResources(workspaceId, typeface.id),
   ]);
   return {
     book,
@@ -43,6 +44,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     submissions,
     penNames,
     banks,
+    typefaces,
   };
 }
 
@@ -80,6 +82,7 @@ function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
         submissions={loaderData.submissions}
         penNames={loaderData.penNames}
         banks={loaderData.banks}
+        typefaces={loaderData.typefaces}
       >
         <OpenedBook />
       </BookDesk>

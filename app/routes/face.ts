@@ -1,5 +1,5 @@
 import { readFace } from '#core/faces/faces-from-disk.ts';
-import { isFace } from '#core/faces/index.ts';
+import { isShippedFace } from '#core/faces/index.ts';
 import { notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/face.ts';
 
@@ -7,7 +7,7 @@ import type { Route } from './+types/face.ts';
 export async function loader({ request, params }: Route.LoaderArgs) {
   await requireVisitor(request);
   const face = params.face ?? '';
-  if (!isFace(face)) throw notFound();
+  if (!isShippedFace(face)) throw notFound();
   return new Response(readFace(face) as unknown as BodyInit, {
     headers: {
       'content-type': 'font/ttf',

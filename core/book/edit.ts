@@ -1,4 +1,6 @@
 import { customAlphabet } from 'nanoid';
+import type { HouseFaces } from '../faces/choice.ts';
+import type { ShippedFace } from '../faces/index.ts';
 import { type PageKind, pageKind } from '../pages/index.ts';
 import { type NamedResource, NOTHING_GATHERED, type Resources, withResource } from '../resources/index.ts';
 import { newestOf } from '../versions.ts';
@@ -7,6 +9,7 @@ import { fillContext, troublesOf } from './items.ts';
 import { pageLimits } from './plan.ts';
 import { type Recipe, readRecipe } from './recipe.ts';
 import { type Entry, type Group, isGroup, kindOf, needsOf, type Section, sectionsOf } from './sections.ts';
+import { faceNeeds } from './typefaces.ts';
 
 const sectionId = customAlphabet('abcdefghijkmnpqrstuvwxyz23456789', 6);
 
@@ -107,9 +110,21 @@ export const changeGroup = (recipe: Recipe, id: string, change: (group: Group) =
   sections: recipe.sections.map((entry) => (isGroup(entry) && entry.id === id ? change(entry) : entry)),
 });
 
+/** The names of all resources that something in a book uses. */
+const usedIn = (recipe: Recipe): Set<string> =>
+  new Set([...sectionsOf(recipe.sections).flatMap(needsOf), ...faceNeeds(recipe)].map(({ id }) => id));
+
+/** Leaves out the resources that were used before a change and are not after it. */
+function leaveOutUnused(before: Recipe, changed: Recipe): Recipe {
+  const once = usedIn(before);
+  const now = usedIn(changed);
+  const kept = Object.entries(changed.resources).filter(([name]) => now.has(name) || !once.has(name));
+  return { ...changed, resources: Object.fromEntries(kept) };
+}
+
 /**
  * Puts a resource to use: names it in the recipe, and lets a section be changed to use it under that name. Resources
- * that the section used before and nothing uses any more are left out.
+ * that nothing uses any more are left out.
  */
 export function takeResource(
   recipe: Recipe,
@@ -117,22 +132,27 @@ export function takeResource(
   resource: NamedResource,
   use: (section: Section, name: string) => Section,
 ): Recipe {
-  const before = new Set(usedBy(recipe, section));
   const { resources, id } = withResource(recipe.resources, resource);
-  const changed = changeSection({ ...recipe, resources }, section, (now) => use(now, id));
-  const used = new Set(sectionsOf(changed.sections).flatMap((one) => usedBy(changed, one.id)));
-  return {
-    ...changed,
-    resources: Object.fromEntries(
-      Object.entries(changed.resources).filter(([name]) => used.has(name) || !before.has(name)),
-    ),
-  };
+  return leaveOutUnused(
+    recipe,
+    changeSection({ ...recipe, resources }, section, (now) => use(now, id)),
+  );
 }
 
-const usedBy = (recipe: Recipe, section: string): string[] =>
-  sectionsOf(recipe.sections)
-    .filter(({ id }) => id === section)
-    .flatMap((one) => needsOf(one).map(({ id }) => id));
+/** Sets words of the house style in another face: one that ships, or a typeface of the publisher's own. */
+export function chooseFace(
+  recipe: Recipe,
+  role: keyof HouseFaces<unknown>,
+  chosen: ShippedFace | NamedResource,
+): Recipe {
+  const { resources, id } =
+    typeof chosen === 'string'
+      ? { resources: recipe.resources, id: null }
+      : withResource(recipe.resources, chosen);
+  const choice = id === null ? (chosen as ShippedFace) : { typeface: id };
+  const typefaces = { ...recipe.style.typefaces, [role]: choice };
+  return leaveOutUnused(recipe, { ...recipe, resources, style: { ...recipe.style, typefaces } });
+}
 
 /** Shows or hides a layer of the cover. */
 export function showLayer(recipe: Recipe, id: string, shown: boolean): Recipe {

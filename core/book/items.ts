@@ -6,6 +6,7 @@ import type { Book } from './book.ts';
 import { type PlannedPage, printedNumber } from './plan.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, needsOf, type Section } from './sections.ts';
+import { faceNeeds } from './typefaces.ts';
 
 /** Bytes of items kept: some four thousand puzzles. */
 const BYTES_KEPT = 24 * 1024 * 1024;
@@ -59,9 +60,12 @@ export function fillContext(
 export const troublesOf = ({ resources }: Pick<Book, 'resources'>, section: Section): string[] =>
   needsOf(section).flatMap(({ id }) => resources.trouble(id) ?? []);
 
-/** What the sections of a book use that cannot be used, each once. */
+/** What a book uses that cannot be used, each once. */
 export const troublesOfBook = (book: Book): string[] => [
-  ...new Set([...book.sections.values()].flatMap((section) => troublesOf(book, section))),
+  ...new Set([
+    ...[...book.sections.values()].flatMap((section) => troublesOf(book, section)),
+    ...faceNeeds(book.recipe).flatMap(({ id }) => book.resources.trouble(id) ?? []),
+  ]),
 ];
 
 /**

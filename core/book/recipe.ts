@@ -1,15 +1,17 @@
 import * as v from 'valibot';
 import { compositions } from '../cover/compositions/index.ts';
 import { MOTIF_NAMES } from '../cover/names.ts';
+import { USUAL_FACES } from '../faces/choice.ts';
 import { FACE_IDS } from '../faces/index.ts';
 import { identifier, keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
-import { kindsRevision } from '../pages/index.ts';
+import { kindsRevision, type Need } from '../pages/index.ts';
 import { printService, printServices } from '../print/index.ts';
-import { resourcesSchema } from '../resources/index.ts';
+import { resourcesSchema, typeface } from '../resources/index.ts';
 import { LENGTH_PATTERN } from '../units.ts';
 import { ofAny, versionSchema } from '../versions.ts';
 import { migrated } from './migrations.ts';
 import { type Entry, isGroup, needsOf, type Section, sectionsSchema } from './sections.ts';
+import { faceNeeds } from './typefaces.ts';
 
 /** Version of the recipe format this program writes; it reads every one before it. */
 export const RECIPE_VERSION = 2;
@@ -19,6 +21,8 @@ const MOST_IN_SECTION = 828;
 const MOST_DESCRIPTION = 10_000;
 const MOST_KEYWORD = 250;
 const MOST_KEYWORDS = 20;
+/** More than any book wants; a typesetter keeps as many at hand. */
+const MOST_TYPEFACES = 32;
 
 const length = v.pipe(
   v.string((issue) => `is ${issue.received}, but should be a number with a unit, such as "6in".`),
@@ -54,9 +58,10 @@ const print = v.pipe(
   }),
 );
 
-const face = v.picklist(
-  FACE_IDS,
-  (issue) => `is ${issue.received}, which is no typeface known here. docs/reference.md lists them.`,
+const face = v.union(
+  [v.picklist(FACE_IDS), keyed({ typeface: identifier })],
+  (issue) =>
+    `is ${issue.received}, which is no typeface known here. docs/reference.md lists them; one among the resources is named as {"typeface": "its name"}.`,
 );
 
 const style = keyed({
@@ -71,10 +76,7 @@ const style = keyed({
       display: face,
       text: face,
     }),
-    {
-      display: 'alegreya-bold',
-      text: 'alegreya-sans-regular',
-    },
+    USUAL_FACES,
   ),
   motif: v.optional(oneOf(MOTIF_NAMES), 'hexagons'),
   numbering: v.optional(
@@ -250,17 +252,18 @@ function crossProblems(recipe: Recipe): RecipeProblem[] {
       });
     else seen.set(id, name);
   };
+  const checkNeed = ({ id, type, path }: Need) => {
+    const found = recipe.resources[id];
+    if (found?.type === type) return;
+    const known = Object.keys(recipe.resources).filter((one) => recipe.resources[one]!.type === type);
+    problems.push({
+      path,
+      message: `names “${id}”, which ${found ? `is of type ${found.type}` : 'is not in resources'}. Resources of type ${type} in this recipe: ${known.join(', ') || 'none'}.`,
+    });
+  };
   const checkSection = (section: Section, path: string, name: string) => {
     check(section.id, path, name);
-    for (const { id, type, path: option } of needsOf(section)) {
-      const found = recipe.resources[id];
-      if (found?.type === type) continue;
-      const known = Object.keys(recipe.resources).filter((one) => recipe.resources[one]!.type === type);
-      problems.push({
-        path: `${path}.options.${option}`,
-        message: `names “${id}”, which ${found ? `is of type ${found.type}` : 'is not in resources'}. Resources of type ${type} in this recipe: ${known.join(', ') || 'none'}.`,
-      });
-    }
+    for (const need of needsOf(section)) checkNeed({ ...need, path: `${path}.options.${need.path}` });
   };
   recipe.sections.forEach((entry, i) => {
     const path = `sections.${i}`;
@@ -272,6 +275,13 @@ function crossProblems(recipe: Recipe): RecipeProblem[] {
     for (const [k, member] of entry.group.members.entries())
       checkSection(member, `${path}.group.members.${k}`, `member ${k + 1} of section ${i + 1}`);
   });
+  for (const need of faceNeeds(recipe)) checkNeed(need);
+  const typefaces = Object.values(recipe.resources).filter(({ type }) => type === typeface.id).length;
+  if (typefaces > MOST_TYPEFACES)
+    problems.push({
+      path: 'resources',
+      message: `has ${typefaces} typefaces; ${MOST_TYPEFACES} are allowed. Take out those that are not used.`,
+    });
   problems.push(...printProblems(recipe));
   return problems;
 }

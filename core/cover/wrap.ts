@@ -1,5 +1,6 @@
 import type { Book } from '../book/book.ts';
 import type { Recipe } from '../book/recipe.ts';
+import { houseFaces } from '../faces/choice.ts';
 import { type CoverSheet, coverSheets, printRules, type Rect } from '../print/index.ts';
 import { boundsOf, type Scene, type Typesetter } from '../scene/index.ts';
 import { type CoverContext, type CoverLayer, compositionOf } from './compositions/index.ts';
@@ -12,7 +13,8 @@ type Panels = Pick<CoverContext<never, never>, 'sheet' | 'front' | 'back' | 'spi
 /** What the composition of a recipe puts on the panels, from the ground up, those that are hidden too. */
 function layersOn(recipe: Recipe, panels: Panels, type: Typesetter): CoverLayer[] {
   const { cover } = recipe;
-  const context = { ...panels, recipe, type, options: cover.options, fields: cover.fields };
+  const faces = houseFaces(recipe, type);
+  const context = { ...panels, recipe, type, faces, options: cover.options, fields: cover.fields };
   return compositionOf(cover)
     .layers(context as CoverContext<never, never>)
     .filter(({ marks }) => marks.length > 0);

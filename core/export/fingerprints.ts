@@ -1,4 +1,5 @@
 import { type Book, needsOf } from '../book/index.ts';
+import { faceOf } from '../faces/choice.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { valueKey } from '../value-key.ts';
 import { listingSheet } from './listing.ts';
@@ -31,7 +32,10 @@ export function fingerprintsOf(book: Book): Fingerprints {
       sheet,
       paper,
       palette: style.palette,
-      typefaces: style.typefaces,
+      typefaces: {
+        display: faceOf(style.typefaces.display, recipe.resources),
+        text: faceOf(style.typefaces.text, recipe.resources),
+      },
       motif: style.motif,
       cover: recipe.cover,
       pages: plan.pages.length,

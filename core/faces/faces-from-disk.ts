@@ -2,12 +2,12 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { createTypesetter } from '../scene/create-typesetter.ts';
 import type { Typesetter } from '../scene/index.ts';
-import { type FaceId, faceFile } from './index.ts';
+import { faceFile, type ShippedFace } from './index.ts';
 
 const require = createRequire(import.meta.url);
 
 /** The bytes of a face from the installed font packages. For Node; a page of the application fetches them. */
-export const readFace = (face: FaceId): Uint8Array => readFileSync(require.resolve(faceFile(face)));
+export const readFace = (face: ShippedFace): Uint8Array => readFileSync(require.resolve(faceFile(face)));
 
 let shared: Typesetter | undefined;
 

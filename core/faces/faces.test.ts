@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
 import * as fontkit from 'fontkit';
+import { convert } from 'fontverter';
 import { describe, expect, it } from 'vitest';
 import { readFace, typesetterFromDisk } from './faces-from-disk.ts';
 import {
@@ -11,7 +11,8 @@ import {
   faceFile,
   fallbackFaces,
   familyOf,
-  isFace,
+  isShippedFace,
+  licenseFile,
   MOODS,
   type Script,
   textFace,
@@ -29,6 +30,7 @@ const LETTERS: Record<Script, string> = {
   cyrillic: 'ЖяЇґ',
   greek: 'Ωάλ',
   hebrew: 'אש',
+  music: '𝄞𝄢♭♯𝅗𝅥',
 };
 
 describe('the typefaces that ship', () => {
@@ -50,11 +52,8 @@ describe('the typefaces that ship', () => {
       expect(faces).toHaveLength(family.styles.length);
       expect(faces).toContain(titleFace(family));
       expect(faces).toContain(textFace(family));
-      const license = readFileSync(
-        join(dirname(require.resolve(`@expo-google-fonts/${family.id}/package.json`)), 'LICENSE_FONT'),
-        'utf8',
-      );
-      expect(license).toMatch(family.license === 'OFL-1.1' ? /SIL OPEN FONT LICENSE/ : /Apache License/);
+      const license = readFileSync(require.resolve(licenseFile(family)), 'utf8');
+      expect(license).toMatch(family.license === 'OFL-1.1' ? /SIL OPEN FONT LICENSE/i : /Apache License/);
       for (const face of faces) {
         expect(existsSync(require.resolve(faceFile(face)))).toBe(true);
         const bytes = readFace(face);
@@ -72,11 +71,18 @@ describe('the typefaces that ship', () => {
     },
   );
 
+  it('have the music face from its package, unpacked and nothing else', async () => {
+    const packed = readFileSync(
+      require.resolve('@fontsource/noto-music/files/noto-music-music-400-normal.woff2'),
+    );
+    expect(Buffer.from(readFace('noto-music-regular')).equals(await convert(packed, 'sfnt'))).toBe(true);
+  });
+
   it('are named as recipes name them, and no other name is one', () => {
     expect(new Set(FACE_IDS).size).toBe(FACE_IDS.length);
-    for (const face of FACE_IDS) expect(isFace(face)).toBe(true);
+    for (const face of FACE_IDS) expect(isShippedFace(face)).toBe(true);
     for (const name of ['alegreya', 'alegreya-thin', '../etc', 'toString']) {
-      expect(isFace(name)).toBe(false);
+      expect(isShippedFace(name)).toBe(false);
       expect(() => faceFile(name)).toThrow(RangeError);
     }
   });
@@ -92,6 +98,7 @@ describe('a letter that a face does not have', () => {
     expect(facesOf('λ', 'jost-bold')).toEqual(['noto-sans-bold']);
     expect(facesOf('Ω', 'dm-serif-display-regular')).toEqual(['noto-serif-regular']);
     expect(facesOf('❦', 'schoolbell-regular')).toEqual(['noto-sans-symbols-2-regular']);
+    expect(facesOf('𝄞', 'schoolbell-regular')).toEqual(['noto-music-regular']);
     expect(facesOf('שAЖ', 'fredoka-regular')).toEqual(['fredoka-regular', 'noto-sans-regular']);
   });
 
@@ -99,6 +106,7 @@ describe('a letter that a face does not have', () => {
     expect(type.shape('𓀀', 'lora-regular').missing).toEqual(['𓀀']);
     for (const face of FACE_IDS)
       for (const letter of 'אЖ❦')
-        for (const other of fallbackFaces(face, letter.codePointAt(0)!)) expect(isFace(other)).toBe(true);
+        for (const other of fallbackFaces(face, letter.codePointAt(0)!))
+          expect(isShippedFace(other)).toBe(true);
   });
 });

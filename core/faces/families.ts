@@ -429,4 +429,14 @@ export const FAMILIES = [
     scripts: LATIN,
     ...OFL,
   },
+  {
+    id: 'noto-music',
+    name: 'Noto Music',
+    file: 'NotoMusic',
+    folder: '#core/faces/noto-music',
+    mood: 'ornament',
+    styles: ['regular'],
+    scripts: ['music'],
+    ...OFL,
+  },
 ] as const satisfies readonly Family[];

@@ -22,6 +22,7 @@ export const SCRIPTS = {
   cyrillic: 'Cyrillic',
   greek: 'Greek',
   hebrew: 'Hebrew',
+  music: 'Musical notation',
 } as const;
 
 export type Script = keyof typeof SCRIPTS;
@@ -47,6 +48,8 @@ export interface Family {
   name: string;
   /** The beginning of its files' names. */
   file: string;
+  /** Where its files lie side by side, its license with them; left out, in its package, a folder for each style. */
+  folder?: string;
   mood: Mood;
   /** The last is the one for titles. */
   styles: readonly [Style, ...Style[]];

@@ -7,9 +7,17 @@ export * from './family.ts';
 type Shipped = (typeof FAMILIES)[number];
 
 /** A face of a family that ships with the program: `alegreya-bold`. */
-export type FaceId = {
+export type ShippedFace = {
   [Id in Shipped['id']]: `${Id}-${Extract<Shipped, { id: Id }>['styles'][number]}`;
 }[Shipped['id']];
+
+/** A face of a publisher's own, by the hash of its content. */
+export type OwnFace = `sha256-${string}`;
+
+/** A face that words can be set in. */
+export type FaceId = ShippedFace | OwnFace;
+
+export const isOwnFace = (face: FaceId): face is OwnFace => face.startsWith('sha256-');
 
 /** Raised when the packages of the typefaces are updated: a browser keeps the old ones until then. */
 export const FACES_VERSION = 1;
@@ -20,10 +28,10 @@ const known = new Map<string, { family: Family; style: Style }>(
   ),
 );
 
-/** All faces, family by family. */
-export const FACE_IDS = [...known.keys()] as FaceId[];
+/** All faces that ship, family by family. */
+export const FACE_IDS = [...known.keys()] as ShippedFace[];
 
-export const isFace = (id: string): id is FaceId => known.has(id);
+export const isShippedFace = (id: string): id is ShippedFace => known.has(id);
 
 /** The family of a face. @throws RangeError for one that does not ship with the program */
 export function familyOf(face: string): Family {
@@ -32,23 +40,27 @@ export function familyOf(face: string): Family {
   return found.family;
 }
 
+/** Where the license of a family lies. */
+export const licenseFile = ({ id, folder }: Family): string =>
+  `${folder ?? `@expo-google-fonts/${id}`}/LICENSE_FONT`;
+
 /** The scripts of a family beside Latin, by name. */
 export const otherScripts = ({ scripts }: Family): string[] =>
   scripts.filter((script) => script !== 'latin' && script !== 'extended').map((script) => SCRIPTS[script]);
 
 /** Where a face lies: a file of a package, static TrueType, with its license beside it. @throws RangeError */
 export function faceFile(face: string): string {
-  const { id, file } = familyOf(face);
-  const folder = STYLES[known.get(face)!.style];
-  return `@expo-google-fonts/${id}/${folder}/${file}_${folder}.ttf`;
+  const { id, file, folder } = familyOf(face);
+  const style = STYLES[known.get(face)!.style];
+  return `${folder ?? `@expo-google-fonts/${id}/${style}`}/${file}_${style}.ttf`;
 }
 
 /** The face of a family for titles: its last style. */
-export const titleFace = ({ id, styles }: Family): FaceId => `${id}-${styles.at(-1)!}` as FaceId;
+export const titleFace = ({ id, styles }: Family): ShippedFace => `${id}-${styles.at(-1)!}` as ShippedFace;
 
 /** The face of a family for text: its regular, or whatever it has. */
-export const textFace = ({ id, styles }: Family): FaceId =>
-  `${id}-${styles.includes('regular') ? 'regular' : styles[0]}` as FaceId;
+export const textFace = ({ id, styles }: Family): ShippedFace =>
+  `${id}-${styles.includes('regular') ? 'regular' : styles[0]}` as ShippedFace;
 
 /** Faces with serifs, so that a letter that is missing comes from one with serifs too. */
 const hasSerifs = ({ mood, id }: Family): boolean =>
@@ -58,13 +70,17 @@ const hasSerifs = ({ mood, id }: Family): boolean =>
 
 /**
  * Faces that are asked in this order for a letter that a face does not have: by the script of the letter (Unicode
- * UAX #24), with serifs or without, bold or not, as the face itself is. Signs come last.
+ * UAX #24), with serifs or without, bold or not, as the face itself is. Signs and notes come last.
  */
-export function fallbackFaces(face: string, codePoint: number): readonly FaceId[] {
+export function fallbackFaces(face: string, codePoint: number): readonly ShippedFace[] {
   const { family, style } = known.get(face) ?? { family: FAMILIES[0] as Family, style: 'regular' };
   const serif = hasSerifs(family);
   const weight = /bold|black/.test(style) ? 'bold' : 'regular';
   return /\p{Script=Hebrew}/u.test(String.fromCodePoint(codePoint))
     ? [serif ? `frank-ruhl-libre-${weight}` : `noto-sans-hebrew-${weight}`]
-    : [serif ? `noto-serif-${weight}` : `noto-sans-${weight}`, 'noto-sans-symbols-2-regular'];
+    : [
+        serif ? `noto-serif-${weight}` : `noto-sans-${weight}`,
+        'noto-sans-symbols-2-regular',
+        'noto-music-regular',
+      ];
 }

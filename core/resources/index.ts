@@ -5,4 +5,6 @@ export * from './picture/index.ts';
 export * from './resource.ts';
 export * from './schema.ts';
 export * from './texts/index.ts';
+export * from './typeface/format.ts';
+export * from './typeface/index.ts';
 export * from './words/index.ts';

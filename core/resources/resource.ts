@@ -10,6 +10,8 @@ export class ResourceTrouble extends Error {
 export interface ReadingTools {
   /** @throws ResourceTrouble for what is no picture */
   decodePicture(bytes: Uint8Array): Promise<Omit<Raster, 'id'>>;
+  /** The content is new here: all of it is read, however long that takes. */
+  thorough?: true;
 }
 
 /**

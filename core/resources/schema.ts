@@ -4,10 +4,11 @@ import { pdf } from './pdf/index.ts';
 import { picture } from './picture/index.ts';
 import type { ResourceType } from './resource.ts';
 import { texts } from './texts/index.ts';
+import { typeface } from './typeface/index.ts';
 import { words } from './words/index.ts';
 
 /** All types of resource. */
-export const resourceTypes: readonly ResourceType[] = [words, texts, picture, pdf];
+export const resourceTypes: readonly ResourceType[] = [words, texts, picture, pdf, typeface];
 
 /** @throws RangeError when no such type is known */
 export function resourceType(id: string): ResourceType {

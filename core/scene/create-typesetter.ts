@@ -1,19 +1,20 @@
 import * as fontkit from 'fontkit';
-import { type FaceId, fallbackFaces } from '../faces/index.ts';
+import { embeddingTrouble } from '../faces/embedding.ts';
+import { type FaceId, fallbackFaces, isOwnFace, type OwnFace, type ShippedFace } from '../faces/index.ts';
 import { buildPath, type Path } from './path.ts';
 import type { GlyphBox, GlyphRun, ShapedText, Typesetter } from './typesetter.ts';
 
 /** Shaped words kept; the oldest half is dropped when it is full. */
 const SHAPED_WORDS_KEPT = 40_000;
 
-/** fsType 2: restricted license embedding (OpenType specification, OS/2 table). */
-const RESTRICTED_EMBEDDING = 2;
+/** Own faces kept at a time, the ones of the book at hand among them; a recipe names fewer. */
+const OWN_FACES_KEPT = 48;
 
 /**
  * Turns text into placed glyphs with the font's own ligatures and kerning.
- * @param read gives the bytes of a face; called once for each face that is used
+ * @param read gives the bytes of a face that ships; called once for each face that is used
  */
-export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter {
+export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Typesetter {
   const fonts = new Map<FaceId, fontkit.Font>();
   // By face, then by word or glyph: looked up for every letter of a page, so no key is put together.
   const shaped = new Map<FaceId, Map<string, ShapedText>>();
@@ -24,7 +25,8 @@ export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter
   const font = (face: FaceId): fontkit.Font => {
     let opened = fonts.get(face);
     if (!opened) {
-      opened = fontkit.create(read(face) as Buffer) as fontkit.Font;
+      if (isOwnFace(face)) throw new RangeError(`The typeface ${face} was not added.`);
+      opened = fontkit.create(read(face));
       fonts.set(face, opened);
     }
     return opened;
@@ -119,15 +121,30 @@ export function createTypesetter(read: (face: FaceId) => Uint8Array): Typesetter
     return found;
   };
 
+  /** Own faces, the one that was wanted last at the end. */
+  const own = new Set<OwnFace>();
+  const forget = (face: OwnFace): void => {
+    own.delete(face);
+    words -= shaped.get(face)?.size ?? 0;
+    if (lastFace === face) lastFace = null;
+    for (const cache of [fonts, shaped, boxes, outlines]) cache.delete(face);
+  };
+
   return {
     shape,
     font,
+    add(face, bytes) {
+      if (!own.delete(face)) fonts.set(face, fontkit.create(bytes));
+      own.add(face);
+      for (const old of own) {
+        if (own.size <= OWN_FACES_KEPT) break;
+        forget(old);
+      }
+    },
+    has: (face) => !isOwnFace(face) || own.has(face),
     width: (text, face, size) => shape(text, face).width * size,
     capHeight: (face) => font(face).capHeight / font(face).unitsPerEm,
-    mayEmbed: (face) => {
-      const { fsType } = font(face)['OS/2'] as unknown as { fsType: Record<string, boolean> | number };
-      return typeof fsType === 'number' ? (fsType & 0xf) !== RESTRICTED_EMBEDDING : !fsType.noEmbedding;
-    },
+    mayEmbed: (face) => embeddingTrouble(font(face)) === null,
     box: (face, glyph) =>
       kept(boxes, face, glyph, () => {
         const opened = font(face);

@@ -1,5 +1,5 @@
 import type { Font } from 'fontkit';
-import type { FaceId } from '../faces/index.ts';
+import type { FaceId, OwnFace } from '../faces/index.ts';
 import type { Path } from './path.ts';
 
 /** A stretch of glyphs in one face. Lengths in ems. */
@@ -29,6 +29,10 @@ export interface GlyphBox {
 }
 
 export interface Typesetter {
+  /** Takes in a face of a publisher's own, a static font that was read before. Added again, it stays for longer. */
+  add(face: OwnFace, bytes: Uint8Array): void;
+  /** Whether words can be set in a face: in one that ships always, in an own one once it was added. */
+  has(face: FaceId): boolean;
   shape(text: string, face: FaceId): ShapedText;
   /** Width in points, tracking left out. */
   width(text: string, face: FaceId, size: number): number;

@@ -1,8 +1,8 @@
 import { bookFrom } from '#core/book/book.ts';
+import { gatherBook } from '#core/book/gather-book.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { firstPagesPng } from '#core/export/first-pages.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
-import { gather } from '#core/resources/index.ts';
 import { storeLoader } from '../resources/loader.ts';
 
 const type = typesetterFromDisk();
@@ -42,7 +42,5 @@ export default async ({
 }: {
   recipe: unknown;
   own: string[];
-}): Promise<Uint8Array | null> => {
-  const recipe = parseRecipe(value);
-  return firstPagesPng(bookFrom(recipe, await gather(recipe.resources, storeLoader(own))), type);
-};
+}): Promise<Uint8Array | null> =>
+  firstPagesPng(await gatherBook(parseRecipe(value), storeLoader(own), type), type);

@@ -1,13 +1,12 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
-import { bookFrom } from '#core/book/book.ts';
+import { gatherBook } from '#core/book/gather-book.ts';
 import { troublesOfBook } from '#core/book/items.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
-import { gather } from '#core/resources/index.ts';
 import { storeLoader } from '../resources/loader.ts';
 
 export interface PressTask {
@@ -22,10 +21,10 @@ export interface PressTask {
 /** Makes all files of a book into the folder. Runs in a worker thread; nothing here touches the database. */
 export default async function press({ recipe: value, own, folder, progress }: PressTask): Promise<string[]> {
   const recipe = parseRecipe(value);
-  const book = bookFrom(recipe, await gather(recipe.resources, storeLoader(own)));
+  const type = typesetterFromDisk();
+  const book = await gatherBook(recipe, storeLoader(own), type);
   const [trouble] = troublesOfBook(book);
   if (trouble) throw new Error(trouble);
-  const type = typesetterFromDisk();
   let total = 0;
   await writeInteriorFile(book, type, join(folder, 'interior.pdf'), (written, of) => {
     total = of;

@@ -1,20 +1,41 @@
-import { readFile } from 'node:fs/promises';
+import { readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { decodePicture } from '#core/resources/decode-picture.ts';
 import { ResourceTrouble, resourceType } from '#core/resources/index.ts';
+import { PREPARE } from './prepare.ts';
 
-/** Reads an uploaded content once, as a book would. Runs in a thread of its own, with little memory and time. */
-export default async function inspect({
-  path,
-  type,
-  hash,
-}: {
-  path: string;
-  type: string;
-  hash: string;
-}): Promise<{ facts: unknown } | { trouble: string }> {
+/** What the thread is asked: each answers with a trouble where the content is to blame. */
+export type InspectTask =
+  | { ask: 'inspect'; path: string; type: string; hash: string }
+  | { ask: 'prepare'; path: string; type: string; folder: string };
+
+/** What a content says of itself, read once as a book would. */
+async function inspect(path: string, type: string, hash: string) {
+  const tools = { decodePicture, thorough: true } as const;
+  const { facts } = await resourceType(type).read(await readFile(path), tools, hash);
+  return { facts };
+}
+
+/** Makes an upload into what books use, as files in a folder. */
+async function prepare(path: string, type: string, folder: string) {
+  const prepared = await PREPARE[type]!(await readFile(path));
+  return {
+    prepared: await Promise.all(
+      prepared.map(async ({ name, bytes }, i) => {
+        const file = join(folder, `prepared-${i}`);
+        await writeFile(file, bytes);
+        return { name, path: file };
+      }),
+    ),
+  };
+}
+
+/** Reads uploads in a thread of its own, with little memory and time. */
+export default async function work(task: InspectTask) {
   try {
-    const { facts } = await resourceType(type).read(await readFile(path), { decodePicture }, hash);
-    return { facts };
+    return await (task.ask === 'inspect'
+      ? inspect(task.path, task.type, task.hash)
+      : prepare(task.path, task.type, task.folder));
   } catch (error) {
     if (error instanceof ResourceTrouble) return { trouble: error.message };
     throw error;

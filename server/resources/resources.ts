@@ -10,6 +10,8 @@ import { db } from '../db/client.ts';
 import { resource } from '../db/schema.ts';
 import { settings } from '../settings.ts';
 import { contentOf, fileStore, whenStoreIsThere } from '../store/index.ts';
+import type { InspectTask } from './inspect-thread.ts';
+import { PREPARE } from './prepare.ts';
 
 /** Time and memory that reading an upload may take. */
 const INSPECT_SECONDS = 60;
@@ -30,12 +32,12 @@ function inspector(): Piscina {
   return threads;
 }
 
-/** What the content of an upload says of itself. @throws ResourceTrouble for one that no book could use */
-async function inspected(path: string, type: string, hash: string): Promise<unknown> {
+/** Has something read in the thread. @throws ResourceTrouble where the content is to blame */
+async function inThread<Answer extends object>(task: InspectTask): Promise<Answer> {
   const signal = AbortSignal.timeout(INSPECT_SECONDS * 1000);
-  let answer: { facts: unknown } | { trouble: string };
+  let answer: Answer | { trouble: string };
   try {
-    answer = await inspector().run({ path, type, hash }, { signal });
+    answer = await inspector().run(task, { signal });
   } catch (error) {
     // A thread that ran out of memory or time is gone, and the next upload has a new one.
     if (signal.aborted)
@@ -44,7 +46,7 @@ async function inspected(path: string, type: string, hash: string): Promise<unkn
     throw new ResourceTrouble('could not be read: it takes more memory than is allowed. Make it smaller.');
   }
   if ('trouble' in answer) throw new ResourceTrouble(answer.trouble);
-  return answer.facts;
+  return answer;
 }
 
 /** A resource of a workspace, as its books may name it. */
@@ -90,16 +92,18 @@ const tooLong = (most: number) =>
   );
 
 /**
- * Takes an upload as it comes: writes it aside no further than it may be long, reads it in a thread, and keeps it. The
- * same content is kept once, under its newest name.
+ * Takes an upload as it comes: writes it aside no further than it may be long, makes of it what books use, reads that in a
+ * thread, and keeps it. The same content is kept once, under its newest name.
+ * @returns what is kept: one content, or several where the upload held several
  * @throws ResourceTrouble for one that is too long, or that no book could use; nothing is kept then
  */
-export async function keepResource(
+export async function keepUpload(
   workspaceId: string,
   upload: Upload,
   content: AsyncIterable<Uint8Array> | Iterable<Uint8Array>,
-): Promise<KeptResource> {
-  const { mostBytes } = resourceType(upload.type);
+): Promise<KeptResource[]> {
+  const { type } = upload;
+  const { mostBytes } = resourceType(type);
   const folder = await scratchFolder();
   const path = join(folder, 'content');
   try {
@@ -115,10 +119,22 @@ export async function keepResource(
       },
       createWriteStream(path),
     );
-    return await keepFile(workspaceId, upload, path);
+    if (!Object.hasOwn(PREPARE, type)) return [await keepFile(workspaceId, upload, path)];
+    const task = { ask: 'prepare', path, type, folder } as const;
+    const { prepared } = await inThread<{ prepared: { name: string; path: string }[] }>(task);
+    const kept: KeptResource[] = [];
+    for (const one of prepared)
+      kept.push(await keepFile(workspaceId, { ...upload, name: one.name.slice(0, 100) }, one.path));
+    return kept;
   } finally {
     await rm(folder, { recursive: true, force: true });
   }
+}
+
+/** As keepUpload, of a content that is kept as it is. */
+export async function keepResource(...given: Parameters<typeof keepUpload>): Promise<KeptResource> {
+  const [kept] = await keepUpload(...given);
+  return kept!;
 }
 
 /**
@@ -137,7 +153,7 @@ export async function keepFile(
   if (expected !== undefined && hash !== expected)
     throw new ResourceTrouble('is not what the recipe names: its content was changed or is cut off.');
   if (content.size > mostBytes) throw tooLong(mostBytes);
-  const facts = await inspected(path, typeId, hash);
+  const { facts } = await inThread<{ facts: unknown }>({ ask: 'inspect', path, type: typeId, hash });
   await whenStoreIsThere(() => fileStore().take(path, content));
   const row = { type: typeId, hash, name, size: content.size, facts, rights };
   await db()

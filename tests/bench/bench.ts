@@ -9,9 +9,10 @@ import { namesOfNoFile } from '#core/export/content.sample.ts';
 import { contentStream } from '#core/export/content.ts';
 import { type PdfPage, writePdf } from '#core/export/pdf.ts';
 import { readFace, typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
+import type { ShippedFace } from '#core/faces/index.ts';
 import { findWord, makeWordSearch } from '#core/puzzles/word-search/index.ts';
 import { randomStream } from '#core/random.ts';
-import { boundsOf, buildPath, eachMark, type FaceId, type Mark, readPath } from '#core/scene/index.ts';
+import { boundsOf, buildPath, eachMark, type Mark, readPath } from '#core/scene/index.ts';
 import { graphemes as graphemesOf } from '#core/words/graphemes.ts';
 import { DEMO_BANKS } from '#server/demo/banks.ts';
 import { recipeOf } from '../support/books.ts';
@@ -50,15 +51,15 @@ function highLevel(pages: PdfPage[]): Promise<void> {
     const document = new PDFDocument({ autoFirstPage: false, margin: 0 });
     document.on('data', () => {});
     document.on('end', done);
-    const faces = new Map<FaceId, string>();
+    const faces = new Set<string>();
     for (const { scene } of pages) {
       document.addPage({ size: [scene.width, scene.height], margin: 0 });
       for (const layer of scene.layers) {
         eachMark(layer.marks, (mark) => {
           if (mark.type === 'text') {
             if (!faces.has(mark.face)) {
-              document.registerFont(mark.face, readFace(mark.face) as Buffer);
-              faces.set(mark.face, mark.face);
+              document.registerFont(mark.face, readFace(mark.face as ShippedFace) as Buffer);
+              faces.add(mark.face);
             }
             document.font(mark.face).fontSize(mark.size);
             if (mark.centers) {

@@ -1,12 +1,12 @@
 import { drawScene } from '#app/preview/canvas.ts';
+import type { ShippedFace } from '#core/faces/index.ts';
 import { createTypesetter } from '#core/scene/create-typesetter.ts';
-import type { FaceId } from '#core/scene/index.ts';
 import { MARK_SAMPLES, SAMPLE_SIDE } from '#core/scene/marks.sample.ts';
 
 // Runs in a browser: the renderer of the previews, on the samples of every mark.
 
 const faces = new Map<string, Uint8Array>();
-const type = createTypesetter((face: FaceId) => faces.get(face)!);
+const type = createTypesetter((face: ShippedFace) => faces.get(face)!);
 
 const bytesOf = (base64: string) => Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
 

@@ -5,8 +5,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { pdfBytes } from '#core/export/pdf.ts';
 import { scenePng } from '#core/export/picture.ts';
 import { readFace, typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
+import type { ShippedFace } from '#core/faces/index.ts';
 import { createTypesetter } from '#core/scene/create-typesetter.ts';
-import type { FaceId } from '#core/scene/index.ts';
 import { MARK_SAMPLES, SAMPLE_SIDE } from '#core/scene/marks.sample.ts';
 import browserSettings from '../../playwright.config.ts';
 import { byMuPdf, byPoppler, type Difference, difference, isGray } from './pixels.ts';
@@ -63,7 +63,7 @@ describe.each([
     page = await browser.newPage();
     await page.addScriptTag({ content: outputFiles[0]!.text });
     // Whatever the samples ask for, fallbacks included.
-    const asked = new Set<FaceId>();
+    const asked = new Set<ShippedFace>();
     const listening = createTypesetter((face) => {
       asked.add(face);
       return readFace(face);

@@ -1,14 +1,18 @@
-import { mkdtempSync, readdirSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PassThrough } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
+import { deflateSync } from 'node:zlib';
 import { eq, sql as raw } from 'drizzle-orm';
 import { strToU8, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { Recipe } from '#core/book/index.ts';
 import { firstPagesPng } from '#core/export/first-pages.ts';
+import { readFace } from '#core/faces/faces-from-disk.ts';
+import { withFsType } from '#core/faces/fonts.sample.ts';
 import { gather, hashOf, writeWords } from '#core/resources/index.ts';
 import { openBookFile, writeBookFile } from '#server/book-file.ts';
 import { createBook, openBook, revisionOf } from '#server/books.ts';
@@ -18,7 +22,7 @@ import { book, bookRevision, job, workspace } from '#server/db/schema.ts';
 import { newId } from '#server/ids.ts';
 import { enqueueFiles, stopQueue } from '#server/jobs.ts';
 import { storeLoader } from '#server/resources/loader.ts';
-import { keepResource, listResources, ownContents } from '#server/resources/resources.ts';
+import { keepResource, keepUpload, listResources, ownContents } from '#server/resources/resources.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
 
@@ -73,6 +77,21 @@ const huntWith = (hash: string, more: object = {}): Recipe =>
 async function* chunksOf(bytes: Uint8Array, size = 7000): AsyncGenerator<Uint8Array> {
   for (let at = 0; at < bytes.length; at += size) yield bytes.subarray(at, at + size);
 }
+/** A variable font, packed for the web. */
+const inter = readFileSync(
+  createRequire(import.meta.url).resolve('inter-ui/variable-latin/InterVariable-subset.woff2'),
+);
+/** A WOFF of one table, which says that it is so long (WOFF 1.0, W3C, sections 3 and 4). */
+function woffOf(table: Uint8Array, length: number): Uint8Array {
+  const packed = deflateSync(table);
+  const woff = Buffer.alloc(64 + packed.length);
+  woff.write('wOFF\0\x01\0\0', 'latin1');
+  woff.writeUInt16BE(1, 12);
+  woff.write('glyf', 44);
+  for (const [i, value] of [64, packed.length, length].entries()) woff.writeUInt32BE(value, 48 + 4 * i);
+  woff.set(packed, 64);
+  return woff;
+}
 const nothingAside = () => expect(readdirSync(join(store, 'making'))).toEqual([]);
 
 describe('an upload', () => {
@@ -115,6 +134,26 @@ describe('an upload', () => {
     ],
     ['that is no PDF', 'pdf', () => strToU8('%PDF-1.4 but not really'), /is no PDF/],
     ['that is nothing', 'words', () => new Uint8Array(0), /is empty/],
+    ['that is no font', 'typeface', () => strToU8('%PDF-1.4 a font'), /is no font/],
+    [
+      'of a font that may not be embedded',
+      'typeface',
+      () => withFsType(readFace('lora-bold'), 2),
+      /may not be embedded: its license does not allow it/,
+    ],
+    ['of a packed font that is cut off', 'typeface', () => inter.subarray(0, 9000), /cannot be unpacked/],
+    [
+      'of a packed font with more in it than it says',
+      'typeface',
+      () => woffOf(new Uint8Array(90_000_000), 1000),
+      /cannot be unpacked/,
+    ],
+    [
+      'of a packed font that would be too large',
+      'typeface',
+      () => woffOf(new Uint8Array(1000), 0xf0000000),
+      /more than 40 MB when it is unpacked/,
+    ],
   ])('%s is refused, and nothing is left of it', async (_, type, content, message) => {
     await expect(keepResource(own, { type, name: 'x' }, chunksOf(content()))).rejects.toThrow(message);
     expect(await listResources(own)).toEqual([]);
@@ -129,6 +168,19 @@ describe('an upload', () => {
     await expect(keepResource(own, { type: 'words', name: 'x' }, broken())).rejects.toThrow(
       'connection reset',
     );
+    nothingAside();
+  });
+
+  it('of a variable font gives a typeface for each of its styles, with the rights that were said', async () => {
+    const rights = { license: 'OFL 1.1', source: 'made up' };
+    const upload = { type: 'typeface', name: 'inter.woff2', rights };
+    const kept = await keepUpload(own, upload, chunksOf(inter));
+    expect(kept.map(({ name }) => name)).toEqual([
+      ...['Inter Thin', 'Inter ExtraLight', 'Inter Light', 'Inter Regular', 'Inter Medium'],
+      ...['Inter SemiBold', 'Inter Bold', 'Inter ExtraBold', 'Inter Black'],
+    ]);
+    for (const one of kept) expect(one).toMatchObject({ rights, facts: { family: 'Inter Variable' } });
+    expect(await listResources(own, 'typeface')).toHaveLength(9);
     nothingAside();
   });
 

@@ -91,7 +91,7 @@ export function WordsField({
           onBank={async (name, list) => {
             const answer = await uploadResource(words.id, name, writeWords(list));
             if ('problem' in answer) return answer.problem;
-            choose(answer.kept);
+            choose(answer.kept[0]!);
             setTyping(false);
             return null;
           }}

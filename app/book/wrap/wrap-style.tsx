@@ -1,15 +1,20 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
+import { useRevalidator } from 'react-router';
+import { chooseFace } from '#core/book/edit.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { compositionOf } from '#core/cover/compositions/index.ts';
 import { MOTIF_NAMES } from '#core/cover/names.ts';
 import { textFace, titleFace } from '#core/faces/index.ts';
+import { AddTypeface } from '../../parts/add-typeface.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
 import { TypefaceField } from '../../parts/typeface-field.tsx';
+import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 import { MOTIF_LABELS, PALETTES } from './house-styles.ts';
 
@@ -18,6 +23,10 @@ export function WrapStyle({ children }: { children: ReactNode }) {
   const style = useBook((state) => state.value.style);
   const cover = useBook((state) => state.value.cover);
   const edit = useBook((state) => state.edit);
+  const named = useBook((state) => state.value.resources);
+  const { typefaces: own } = useDesk();
+  const { revalidate } = useRevalidator();
+  const [adding, setAdding] = useState(false);
   const set = (change: Partial<Recipe['style']>) =>
     edit((recipe) => ({ ...recipe, style: { ...recipe.style, ...change } }));
   const chosen = PALETTES.find(({ palette }) => JSON.stringify(palette) === JSON.stringify(style.palette));
@@ -79,15 +88,21 @@ export function WrapStyle({ children }: { children: ReactNode }) {
         <TypefaceField
           label="Typeface of the title"
           value={style.typefaces.display}
-          faceOf={titleFace}
-          onChange={(display) => set({ typefaces: { ...style.typefaces, display } })}
+          {...{ own, named }}
+          shippedFace={titleFace}
+          onChange={(face) => edit((recipe) => chooseFace(recipe, 'display', face))}
         />
         <TypefaceField
           label="Typeface of the words"
           value={style.typefaces.text}
-          faceOf={textFace}
-          onChange={(text) => set({ typefaces: { ...style.typefaces, text } })}
+          {...{ own, named }}
+          shippedFace={textFace}
+          onChange={(face) => edit((recipe) => chooseFace(recipe, 'text', face))}
         />
+        <Button onClick={() => setAdding(true)} sx={{ alignSelf: 'flex-start' }}>
+          Add typefaces …
+        </Button>
+        {adding && <AddTypeface onClose={() => setAdding(false)} onKept={() => void revalidate()} />}
         <OptionFields
           schema={compositionOf(cover).options}
           values={cover.options}

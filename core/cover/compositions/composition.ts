@@ -1,5 +1,7 @@
 import type * as v from 'valibot';
 import type { Recipe } from '../../book/recipe.ts';
+import type { HouseFaces } from '../../faces/choice.ts';
+import type { FaceId } from '../../faces/index.ts';
 import type { Rect } from '../../print/index.ts';
 import type { Mark, Matrix, Typesetter } from '../../scene/index.ts';
 import type { Versioned } from '../../versions.ts';
@@ -14,6 +16,8 @@ export interface Panel {
 export interface CoverContext<Options, Fields> {
   recipe: Recipe;
   options: Options;
+  /** Those of the house style. */
+  faces: HouseFaces<FaceId>;
   /** The words that the composition asks for beside those of the book. */
   fields: Fields;
   /** The whole sheet, which the ground must fill. */

@@ -1,7 +1,7 @@
-import { needsOf } from '../../book/index.ts';
+import { faceNeeds, needsOf } from '../../book/index.ts';
 import type { Check } from '../finding.ts';
 
-/** Everything that the sections use is at hand. */
+/** Everything that the book uses is at hand. */
 export const resources: Check = {
   id: 'resources',
   name: 'Words, pictures and other resources are at hand',
@@ -20,5 +20,14 @@ export const resources: Check = {
           ]
         : [];
     });
+  },
+  ofBook({ book }) {
+    const troubles = faceNeeds(book.recipe).flatMap(({ id }) => book.resources.trouble(id) ?? []);
+    return [...new Set(troubles)].map((trouble) => ({
+      check: 'resources',
+      severity: 'fix' as const,
+      message: `Wrap: ${trouble}`,
+      place: { view: 'wrap' as const },
+    }));
   },
 };

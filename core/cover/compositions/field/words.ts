@@ -57,10 +57,9 @@ function block(
 }
 
 /** Pen name, title, subtitle and series, one below the other from the head of the front. */
-export function wordsOnFront({ recipe, options, front, type }: Context): CoverLayer[] {
+export function wordsOnFront({ recipe, options, faces, front, type }: Context): CoverLayer[] {
   const { trim, safe } = front!;
   const { accent, light } = paletteOf(recipe);
-  const { display, text } = recipe.style.typefaces;
   const middle = safe.x + safe.width / 2;
   const layers: CoverLayer[] = [];
   let y = safe.y + trim.height * 0.03;
@@ -85,7 +84,7 @@ export function wordsOnFront({ recipe, options, front, type }: Context): CoverLa
   add('front-title', 'Title', measure, {
     text: recipe.title,
     field: 'title',
-    face: display,
+    face: faces.display,
     color: accent,
     most: ((trim.width / 5.6) * options.titleSize) / 100,
     height: trim.height * 0.3,
@@ -96,7 +95,7 @@ export function wordsOnFront({ recipe, options, front, type }: Context): CoverLa
     add('front-subtitle', 'Subtitle', safe.width * 0.92, {
       text: recipe.subtitle,
       field: 'subtitle',
-      face: text,
+      face: faces.text,
       color: light,
       most: trim.width / 20,
       height: trim.height * 0.1,
@@ -125,13 +124,13 @@ export const columnOnBack = ({ safe }: NonNullable<Context['back']>) => ({
 });
 
 /** The blurb at the head of the back, and the imprint at its foot beside the barcode. */
-export function wordsOnBack({ recipe, fields, back, type }: Context): CoverLayer[] {
+export function wordsOnBack({ recipe, faces, fields, back, type }: Context): CoverLayer[] {
   const { safe, clear } = back!;
   const { light } = paletteOf(recipe);
   const { x, width } = columnOnBack(back!);
   const layers: CoverLayer[] = [];
   if (fields.blurb) {
-    const face = recipe.style.typefaces.text;
+    const face = faces.text;
     const top = safe.y + safe.height * 0.1;
     const { size, lines, leading } = fitText(
       type,
@@ -179,7 +178,7 @@ export function wordsOnBack({ recipe, fields, back, type }: Context): CoverLayer
 }
 
 /** Title and pen name along the spine, where they can be read; nothing on one that is too short for its title. */
-export function wordsOnSpine({ recipe, spine, type }: Context): CoverLayer[] {
+export function wordsOnSpine({ recipe, faces, spine, type }: Context): CoverLayer[] {
   const { length, width, place } = spine!;
   const { accent, light } = paletteOf(recipe);
   // Ascenders and descenders stay inside the strip with the capitals centered in it.
@@ -222,7 +221,7 @@ export function wordsOnSpine({ recipe, spine, type }: Context): CoverLayer[] {
       name: 'Title on the spine',
       field: 'title',
       text: recipe.title,
-      face: recipe.style.typefaces.display,
+      face: faces.display,
       color: accent,
     },
     { share: 0.6, most, end: false },
