@@ -1,5 +1,6 @@
 import { type PrintRules, type PrintSpec, printRules } from '../print/index.ts';
 import { NOTHING_GATHERED, type Resources } from '../resources/index.ts';
+import { type Hyphenate, wholeWords } from '../text/hyphenation.ts';
 import { type Plan, planBook, printSpec } from './plan.ts';
 import type { Recipe } from './recipe.ts';
 import { type Section, sectionsOf } from './sections.ts';
@@ -15,14 +16,20 @@ export interface Book {
   sections: ReadonlyMap<string, Section>;
   /** What its sections use beside the recipe. */
   resources: Resources;
+  /** How words of its language are broken at the ends of lines. */
+  hyphenate: Hyphenate;
 }
 
 /**
  * Plans a recipe.
- * @param resources gathered for drawing; planning does without
+ * @param resources gathered for drawing, as hyphenation is; planning does without
  * @throws RangeError for a service, binding or kind that is not known
  */
-export function bookFrom(recipe: Recipe, resources: Resources = NOTHING_GATHERED): Book {
+export function bookFrom(
+  recipe: Recipe,
+  resources: Resources = NOTHING_GATHERED,
+  hyphenate: Hyphenate = wholeWords,
+): Book {
   const rules = printRules(recipe.print.service, recipe.print.binding);
   return {
     recipe,
@@ -31,5 +38,6 @@ export function bookFrom(recipe: Recipe, resources: Resources = NOTHING_GATHERED
     rules,
     sections: new Map(sectionsOf(recipe.sections).map((section) => [section.id, section])),
     resources,
+    hyphenate,
   };
 }

@@ -64,6 +64,7 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
     resources: book.resources,
     book: book.recipe,
     type,
+    hyphenate: book.hyphenate,
   });
   return unit.key === undefined
     ? { marks }

@@ -1,17 +1,25 @@
 import { gather, type ResourceLoader } from '../resources/index.ts';
 import type { Typesetter } from '../scene/index.ts';
+import { hyphenation, wholeWords } from '../text/hyphenation.ts';
 import { type Book, bookFrom } from './book.ts';
 import type { Recipe } from './recipe.ts';
+import { kindOf, sectionsOf } from './sections.ts';
 import { addTypefaces, faceNeeds } from './typefaces.ts';
+
+const hyphenates = ({ sections }: Recipe): boolean =>
+  sectionsOf(sections).some((section) => kindOf(section).hyphenates);
 
 /**
  * Reads what a book uses beside its recipe, and makes it ready to be drawn.
  * @param type its typesetter: words of the book are set with no other
  */
 export async function gatherBook(recipe: Recipe, loader: ResourceLoader, type: Typesetter): Promise<Book> {
-  const resources = await gather(recipe.resources, loader);
+  const [resources, hyphenate] = await Promise.all([
+    gather(recipe.resources, loader),
+    hyphenates(recipe) ? hyphenation(recipe.language) : wholeWords,
+  ]);
   addTypefaces(type, recipe, resources);
-  return bookFrom(recipe, resources);
+  return bookFrom(recipe, resources, hyphenate);
 }
 
 /** As gatherBook, for the front of a cover alone, which needs no words or pictures of the pages. */

@@ -1,4 +1,5 @@
 import { FOLIO_STRIP, type PageFrame } from '../print/index.ts';
+import { flowColumns } from '../text/columns.ts';
 import type { PlannedAnswer } from './plan.ts';
 import { kindOf, type Section, SOLUTIONS_PER_PAGE, type Solutions } from './sections.ts';
 
@@ -79,38 +80,14 @@ export function answersOnPages(
       })),
     );
   }
-  const pages: PlannedAnswer[][] = [];
-  for (let rest = answers; rest.length; ) {
-    const filled = fillColumns(rest, layout.columns, layout.lines);
-    if (filled.length < rest.length) {
-      pages.push(filled);
-      rest = rest.slice(filled.length);
-      continue;
-    }
-    const longest = Math.max(...rest.map(({ lines }) => lines));
-    let lines = layout.lines;
-    // The fewest lines a column in which all of them still fit.
-    while (lines > longest && fillColumns(rest, layout.columns, lines - 1).length === rest.length) lines--;
-    pages.push(fillColumns(rest, layout.columns, lines));
-    break;
-  }
-  return pages;
-}
-
-/** As many answers as fit into columns of so many lines; one that is longer than a column is cut to it. */
-function fillColumns(answers: SolutionStream['answers'], columns: number, lines: number): PlannedAnswer[] {
-  const placed: PlannedAnswer[] = [];
-  let column = 0;
-  let row = 0;
-  for (const { section, item, lines: wanted } of answers) {
-    const rows = Math.min(wanted, lines);
-    if (row + rows > lines) {
-      column++;
-      row = 0;
-    }
-    if (column >= columns) break;
-    placed.push({ section, item, column, row, rows });
-    row += rows;
-  }
-  return placed;
+  const { columns, lines: rows } = layout;
+  return flowColumns(
+    answers.map(({ lines }) => ({ lines, whole: true })),
+    { columns, rows },
+  ).map((page) =>
+    page.map(({ of, lines, column, row }) => {
+      const { section, item } = answers[of]!;
+      return { section, item, column, row, rows: lines };
+    }),
+  );
 }

@@ -2,6 +2,7 @@ import type * as v from 'valibot';
 import type { PageFrame, Rect, Side } from '../print/index.ts';
 import type { Resources, ResourceType } from '../resources/index.ts';
 import type { Mark, Typesetter } from '../scene/index.ts';
+import type { Hyphenate } from '../text/hyphenation.ts';
 import type { Versioned } from '../versions.ts';
 
 /** What a page may say about the book: fields of the recipe, never copies of them. */
@@ -71,6 +72,8 @@ export interface DrawContext<Options, Item> {
   resources: Resources;
   book: BookFields;
   type: Typesetter;
+  /** How words of the book's language are broken; not at all unless the kind says that it hyphenates. */
+  hyphenate: Hyphenate;
 }
 
 export interface FillContext<Options> {
@@ -157,6 +160,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
    * makes them does other work, or leaves off.
    */
   fillSteps?(context: FillContext<Options>): Generator<void, Item>;
+  /** Its words are broken at the ends of lines: what that takes is loaded for books with such pages. */
+  hyphenates?: true;
   /** Items depend on their place in the section and on how many there are, as rising levels do. */
   usesPlace?: true;
   /** What keeps an item as it is, whatever the settings become. Stored in the recipe. */

@@ -2,9 +2,10 @@ import { addDays, formatISO, parseISO } from 'date-fns';
 import * as v from 'valibot';
 import { identifier, keyed, oneOf, wholeNumber } from '../keyed.ts';
 import { randomStream } from '../random.ts';
-import { pdf, picture } from '../resources/index.ts';
+import { pdf, picture, texts } from '../resources/index.ts';
 import { BLACK, ellipsePath, type Mark, rectPath, textLine } from '../scene/index.ts';
 import { setting } from '../settings.ts';
+import { flowColumns, lineMarks, setParagraph } from '../text/index.ts';
 import { type DrawContext, defineKind, itemUnits, type PageKind, type Unit } from './kind.ts';
 
 /** Kinds that nobody is offered: each uses what the ones on offer do not. */
@@ -165,6 +166,54 @@ export const proseSample = defineKind({
     return Array.from({ length: Math.ceil(words / wordsToAPage) }, (_, page) => ({ data: page }));
   },
   draw: () => [],
+});
+
+/** Texts in columns: justified, their words broken by the language of the book, titles (#) in small capitals. */
+export const textSample = defineKind({
+  id: 'text-sample',
+  version: 1,
+  name: 'Text',
+  purpose: 'A page of text.',
+  extent: 'single',
+  defaultCount: 1,
+  numbered: true,
+  hyphenates: true,
+  options: keyed({
+    texts: v.optional(identifier, 'texts'),
+    columns: setting(wholeNumber(1, 4), 2, { label: 'Columns' }),
+    align: v.optional(oneOf(['left', 'justify']), 'justify'),
+  }),
+  needs: ({ texts: id }) => [{ id, type: 'texts', path: 'texts' }],
+  units: () => [{}],
+  draw({ body, options, resources, type, hyphenate }): Mark[] {
+    const [gap, leading] = [18, 14];
+    const width = (body.width - gap * (options.columns - 1)) / options.columns;
+    const set = resources.value(texts, options.texts).map((text) => {
+      const title = text.startsWith('# ');
+      const style = { face: 'alegreya-regular', size: 10.5, color: BLACK, smallCaps: title } as const;
+      const lines = setParagraph(
+        type,
+        title ? text.slice(2) : text,
+        { ...style, align: options.align, ...(title ? {} : { indent: 12, hyphenate }) },
+        width,
+      );
+      return { title, style, lines };
+    });
+    const flowing = set.map(({ title, lines }) => ({ lines: lines.length, withNext: title }));
+    const layout = { columns: options.columns, rows: Math.floor(body.height / leading) };
+    const [page = []] = flowColumns(flowing, layout);
+    return page.flatMap(({ of, from, lines, column, row }) =>
+      set[of]!.lines.slice(from, from + lines).flatMap((line, i) =>
+        lineMarks(
+          type,
+          line,
+          set[of]!.style,
+          body.x + column * (width + gap),
+          body.y + (row + i + 1) * leading,
+        ),
+      ),
+    );
+  },
 });
 
 /** Two pages that face each other. */

@@ -16,9 +16,7 @@ const OWN_FACES_KEPT = 48;
  */
 export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Typesetter {
   const fonts = new Map<FaceId, fontkit.Font>();
-  // By face, then by word or glyph: looked up for every letter of a page, so no key is put together.
-  const shaped = new Map<FaceId, Map<string, ShapedText>>();
-  let words = 0;
+  // By face, then by glyph: looked up for every letter of a page, so no key is put together.
   const boxes = new Map<FaceId, Map<number, GlyphBox>>();
   const outlines = new Map<FaceId, Map<number, Path>>();
 
@@ -39,17 +37,17 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
     );
   };
 
-  const layout = (text: string, face: FaceId): GlyphRun => {
+  const layout = (text: string, face: FaceId, features: string[]): GlyphRun => {
     const opened = font(face);
     const em = opened.unitsPerEm;
     const codePoint = text.codePointAt(0)!;
     // Nothing joins or kerns with a letter alone, as in a grid, and a face takes a tenth of a second to unfold that.
-    if (text.length === String.fromCodePoint(codePoint).length) {
+    if (features.length === 0 && text.length === String.fromCodePoint(codePoint).length) {
       const { id, advanceWidth } = opened.glyphForCodePoint(codePoint);
       const width = advanceWidth / em;
       return { face, glyphs: [id], advances: [width], widths: [width], codePoints: [[codePoint]] };
     }
-    const { glyphs, positions } = opened.layout(text);
+    const { glyphs, positions } = opened.layout(text, features);
     return {
       face,
       glyphs: glyphs.map((glyph) => glyph.id),
@@ -59,7 +57,7 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
     };
   };
 
-  const shapeWord = (word: string, wanted: FaceId): ShapedText => {
+  const shapeWord = (word: string, wanted: FaceId, features: string[]): ShapedText => {
     const stretches: { face: FaceId; text: string }[] = [];
     const missing: string[] = [];
     for (const letter of word) {
@@ -70,33 +68,16 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
       if (last?.face === face) last.text += letter;
       else stretches.push({ face, text: letter });
     }
-    const runs = stretches.map((stretch) => layout(stretch.text, stretch.face));
+    const runs = stretches.map((stretch) => layout(stretch.text, stretch.face, features));
     const width = runs.reduce((sum, run) => sum + run.advances.reduce((a, b) => a + b, 0), 0);
     return { width, runs, missing };
   };
 
-  let lastFace: FaceId | null = null;
-  let ofFace = new Map<string, ShapedText>();
-  const word = (text: string, face: FaceId): ShapedText => {
-    if (face !== lastFace) {
-      ofFace = shaped.get(face) ?? new Map();
-      shaped.set(face, ofFace);
-      lastFace = face;
-    }
-    let found = ofFace.get(text);
-    if (!found) {
-      if (words >= SHAPED_WORDS_KEPT) {
-        words = 0;
-        for (const kept of shaped.values()) words += dropOlderHalf(kept);
-      }
-      found = shapeWord(text, face);
-      ofFace.set(text, found);
-      words++;
-    }
-    return found;
-  };
+  const plainWords = wordCache((word, face) => shapeWord(word, face, []));
+  const smallCapsWords = wordCache((word, face) => shapeWord(word, face, ['smcp']));
 
-  const shape = (text: string, face: FaceId): ShapedText => {
+  const shape = (text: string, face: FaceId, smallCaps = false): ShapedText => {
+    const { word } = smallCaps ? smallCapsWords : plainWords;
     if (!text.includes(' ')) return word(text, face);
     const parts = text.split(/(?<= )/);
     const shapedParts = parts.map((part) => word(part, face));
@@ -125,9 +106,8 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
   const own = new Set<OwnFace>();
   const forget = (face: OwnFace): void => {
     own.delete(face);
-    words -= shaped.get(face)?.size ?? 0;
-    if (lastFace === face) lastFace = null;
-    for (const cache of [fonts, shaped, boxes, outlines]) cache.delete(face);
+    for (const words of [plainWords, smallCapsWords]) words.forget(face);
+    for (const cache of [fonts, boxes, outlines]) cache.delete(face);
   };
 
   return {
@@ -142,7 +122,8 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
       }
     },
     has: (face) => !isOwnFace(face) || own.has(face),
-    width: (text, face, size) => shape(text, face).width * size,
+    width: (text, face, size, smallCaps) => shape(text, face, smallCaps).width * size,
+    hasSmallCaps: (face) => font(face).availableFeatures.includes('smcp'),
     capHeight: (face) => font(face).capHeight / font(face).unitsPerEm,
     mayEmbed: (face) => embeddingTrouble(font(face)) === null,
     box: (face, glyph) =>
@@ -160,6 +141,42 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
         const opened = font(face);
         return outlineInEms(opened.getGlyph(glyph).path.commands, opened.unitsPerEm);
       }),
+  };
+}
+
+/**
+ * Shaped words by face, then by word: looked up for every letter of a page, so no key is put together, and words of the same
+ * face come one after the other.
+ */
+function wordCache(make: (word: string, face: FaceId) => ShapedText) {
+  const shaped = new Map<FaceId, Map<string, ShapedText>>();
+  let words = 0;
+  let lastFace: FaceId | null = null;
+  let ofFace = new Map<string, ShapedText>();
+  return {
+    word(text: string, face: FaceId): ShapedText {
+      if (face !== lastFace) {
+        ofFace = shaped.get(face) ?? new Map();
+        shaped.set(face, ofFace);
+        lastFace = face;
+      }
+      let found = ofFace.get(text);
+      if (!found) {
+        if (words >= SHAPED_WORDS_KEPT) {
+          words = 0;
+          for (const kept of shaped.values()) words += dropOlderHalf(kept);
+        }
+        found = make(text, face);
+        ofFace.set(text, found);
+        words++;
+      }
+      return found;
+    },
+    forget(face: FaceId): void {
+      words -= shaped.get(face)?.size ?? 0;
+      shaped.delete(face);
+      if (lastFace === face) lastFace = null;
+    },
   };
 }
 

@@ -114,6 +114,13 @@ export const MARK_SAMPLES: Record<string, Mark[]> = {
       centers: [40, 95, 150, 205],
     },
   ],
+  'small capitals': [
+    { ...{ type: 'text', text: 'Bees & Avens', face: 'alegreya-bold', size: 32 }, x: 15, y: 100, color: INK },
+    {
+      ...{ type: 'text', text: 'Bees & Avens', face: 'alegreya-bold', size: 32 },
+      ...{ x: 15, y: 150, color: INK, smallCaps: true, tracking: 1 },
+    },
+  ],
   'a gray picture': [{ type: 'image', image: rasterSample(1), x: 20, y: 45, width: 200, height: 150 }],
   'a color picture, cropped': [
     {

@@ -51,6 +51,8 @@ export interface TextMark {
   centers?: number[];
   /** Space added after each letter, in points. */
   tracking?: number;
+  /** Small letters are set as small capitals, where the face has them. */
+  smallCaps?: boolean;
 }
 
 /** A picture, or a part of it, filling a rectangle. Turned by the group it stands in. */

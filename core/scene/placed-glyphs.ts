@@ -21,7 +21,7 @@ export function eachPlacedGlyph(
     }
     return;
   }
-  place(type.shape(mark.text, mark.face).runs, mark.x, mark.size, mark.tracking ?? 0, each);
+  place(type.shape(mark.text, mark.face, mark.smallCaps).runs, mark.x, mark.size, mark.tracking ?? 0, each);
 }
 
 function place(
@@ -41,8 +41,12 @@ function place(
 }
 
 /** Width of a line as it will be drawn, tracking included, in points. */
-export function lineWidth(type: Typesetter, text: string, face: FaceId, size: number, tracking = 0): number {
-  const { width, runs } = type.shape(text, face);
+export function lineWidth(
+  type: Typesetter,
+  text: string,
+  { face, size, tracking = 0, smallCaps }: Pick<TextMark, 'face' | 'size' | 'tracking' | 'smallCaps'>,
+): number {
+  const { width, runs } = type.shape(text, face, smallCaps);
   const glyphs = runs.reduce((sum, run) => sum + run.glyphs.length, 0);
   return width * size + Math.max(0, glyphs - 1) * tracking;
 }

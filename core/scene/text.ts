@@ -9,6 +9,8 @@ export interface TextStyle {
   size: number;
   color: Color;
   tracking?: number;
+  /** See TextMark. */
+  smallCaps?: boolean;
 }
 
 export type Align = 'left' | 'center' | 'right';
@@ -22,7 +24,7 @@ export function textLine(
   y: number,
   align: Align = 'left',
 ): TextMark {
-  const width = align === 'left' ? 0 : lineWidth(type, text, style.face, style.size, style.tracking);
+  const width = align === 'left' ? 0 : lineWidth(type, text, style);
   return {
     type: 'text',
     text,
@@ -30,6 +32,7 @@ export function textLine(
     size: style.size,
     color: style.color,
     ...(style.tracking ? { tracking: style.tracking } : {}),
+    ...(style.smallCaps ? { smallCaps: true } : {}),
     x: align === 'center' ? x - width / 2 : align === 'right' ? x - width : x,
     y,
   };
@@ -73,7 +76,7 @@ export interface FittedText {
 
 /** How far the ink of a line reaches beyond the wider of its two ends, in points: the hook of an f, the arm of a W. */
 function overhang(type: Typesetter, text: string, face: FaceId, size: number): number {
-  const end = lineWidth(type, text, face, size);
+  const end = lineWidth(type, text, { face, size });
   let most = 0;
   eachPlacedGlyph({ type: 'text', text, face, size, color: BLACK, x: 0, y: 0 }, type, (drawn, glyph, x) => {
     const { minX, maxX } = type.box(drawn, glyph);

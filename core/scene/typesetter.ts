@@ -33,9 +33,11 @@ export interface Typesetter {
   add(face: OwnFace, bytes: Uint8Array): void;
   /** Whether words can be set in a face: in one that ships always, in an own one once it was added. */
   has(face: FaceId): boolean;
-  shape(text: string, face: FaceId): ShapedText;
+  /** @param smallCaps small letters as small capitals, where the face has them (OpenType feature smcp) */
+  shape(text: string, face: FaceId, smallCaps?: boolean): ShapedText;
   /** Width in points, tracking left out. */
-  width(text: string, face: FaceId, size: number): number;
+  width(text: string, face: FaceId, size: number, smallCaps?: boolean): number;
+  hasSmallCaps(face: FaceId): boolean;
   box(face: FaceId, glyph: number): GlyphBox;
   /** The outline of a glyph in ems, y upwards. */
   outline(face: FaceId, glyph: number): Path;

@@ -4,7 +4,6 @@ import {
   BLACK,
   type FaceId,
   fitText,
-  lineWidth,
   type Mark,
   rectPath,
   type Typesetter,
@@ -149,8 +148,7 @@ export function drawWordSearchPage({
   if (solutionPage) {
     const style = { face: 'alegreya-sans-regular', size: REFERENCE_SIZE, color: { gray: 0.35 } } as const;
     const text = `Solution on page ${solutionPage}`;
-    const x = middle - lineWidth(type, text, style.face, style.size) / 2;
-    marks.push(textLine(type, text, style, x, body.y + body.height - 2));
+    marks.push(textLine(type, text, style, middle, body.y + body.height - 2, 'center'));
   }
   return marks;
 }

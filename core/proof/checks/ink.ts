@@ -59,7 +59,8 @@ function facesIn(
   for (const layer of scene.layers) {
     eachMark(layer.marks, (mark) => {
       if (mark.type !== 'text') return;
-      for (const letter of context.type.shape(mark.text, mark.face).missing) missing.add(letter);
+      for (const letter of context.type.shape(mark.text, mark.face, mark.smallCaps).missing)
+        missing.add(letter);
       eachPlacedGlyph(mark, context.type, (face) => faces.add(face));
     });
   }

@@ -1,0 +1,3 @@
+export * from './columns.ts';
+export * from './hyphenation.ts';
+export * from './paragraph.ts';

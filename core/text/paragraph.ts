@@ -1,0 +1,145 @@
+import { breakLines, forcedBreak, type InputItem, MAX_COST } from 'tex-linebreak';
+import { type Mark, type TextStyle, type Typesetter, textLine } from '../scene/index.ts';
+import { type Hyphenate, wholeWords } from './hyphenation.ts';
+
+/** Words of a line that are drawn together, and where they begin, in points from the left. */
+export interface Stretch {
+  text: string;
+  x: number;
+}
+
+export interface Line {
+  stretches: Stretch[];
+  /** Of its words as they stand, in points. */
+  width: number;
+}
+
+export interface ParagraphStyle extends TextStyle {
+  align: 'left' | 'justify';
+  /** Of the first line, in points. */
+  indent?: number;
+  hyphenate?: Hyphenate;
+}
+
+/** How much a space of a justified line may grow and shrink, in parts of itself (D. E. Knuth, The TeXbook, chapter 12). */
+const STRETCH = 1 / 2;
+const SHRINK = 1 / 3;
+/** How far the right edge of a ragged paragraph may wander, in ems. */
+const RAG = 3;
+/** How unwelcome a hyphen is, of 1000; plain TeX has 50. */
+const HYPHEN_COST = 50;
+
+/** What a broken word is kerned less than a whole one, in points. */
+const SLACK = 0.6;
+
+/** A part of a word, or a place between them. */
+type Item = InputItem & { text?: string };
+
+/**
+ * Breaks a paragraph into the lines that are best together, not one after the other (D. E. Knuth and M. F. Plass, “Breaking
+ * Paragraphs into Lines”, Software – Practice and Experience 11, 1981): justified, or with a ragged right edge and spaces
+ * as wide as they are. Words that are wider than the measure stand out.
+ */
+export function setParagraph(type: Typesetter, text: string, style: ParagraphStyle, width: number): Line[] {
+  const words = text.split(/\s+/).filter(Boolean);
+  if (words.length === 0) return [];
+  const { face, size, smallCaps, align } = style;
+  const measure = (part: string): number => type.width(part, face, size, smallCaps);
+  const lines = linesOf(itemsOf(words, style, align, width, measure), style, width, measure);
+  if (align === 'left' || lines.every((line) => reach(line) <= width + SLACK)) return lines;
+  // A measure that is too narrow for even spaces: as good as it gets with a ragged edge, and spaces that make up for it.
+  return linesOf(itemsOf(words, style, 'left', width, measure), style, width, measure);
+}
+
+/** Where the last word of a line ends. */
+const reach = ({ stretches: [first], width }: Line): number => first!.x + width;
+
+type Measure = (part: string) => number;
+
+function itemsOf(
+  words: readonly string[],
+  { indent = 0, hyphenate = wholeWords, size }: ParagraphStyle,
+  align: ParagraphStyle['align'],
+  width: number,
+  measure: Measure,
+): Item[] {
+  const rag = align === 'left' ? RAG * size : 0;
+  const items: Item[] = indent ? [{ type: 'box', width: indent, text: '' }] : [];
+  words.forEach((word, i) => {
+    // A space is as wide as what it adds to the word before it, kerning included.
+    const before = words[i - 1];
+    if (before) items.push(...between(rag, measure(`${before} `) - measure(before)));
+    // What is wider than the measure has a line of its own, as if it all but filled it.
+    const room = width - (i === 0 ? indent : 0) - 0.01;
+    for (const item of partsOf(word, hyphenate, rag, measure))
+      items.push(item.type === 'box' ? { ...item, width: Math.min(item.width, room) } : item);
+  });
+  // The last line is as long as it is, and none begins behind it.
+  return [...items, NEVER, { type: 'glue', width: 0, stretch: MAX_COST * width, shrink: 0 }, forcedBreak()];
+}
+
+/** No line ends here. */
+const NEVER: Item = { type: 'penalty', width: 0, cost: MAX_COST, flagged: false };
+
+/** The parts of a word with the places where it may be broken; one that has hyphens of its own is broken at them. */
+function partsOf(word: string, hyphenate: Hyphenate, rag: number, measure: Measure): Item[] {
+  const parts = word.split(/(?<=\p{L}-)(?=\p{L})/u).flatMap((part) => hyphenate(part));
+  let before = 0;
+  let set = '';
+  return parts.flatMap((part, i): Item[] => {
+    // By what the word grows, so that kerning across the place counts.
+    set += part;
+    const grown = measure(set);
+    const box: Item = { type: 'box', width: grown - before, text: part };
+    before = grown;
+    if (i === parts.length - 1) return [box];
+    const hyphen = part.endsWith('-') ? 0 : measure(`${set}-`) - grown;
+    const place: Item = { type: 'penalty', width: hyphen, cost: HYPHEN_COST, flagged: true };
+    if (rag === 0) return [box, place];
+    const edge = (stretch: number): Item => ({ type: 'glue', width: 0, stretch, shrink: 0 });
+    return [box, NEVER, edge(rag), place, edge(-rag)];
+  });
+}
+
+/**
+ * What stands between two words: a space that gives, or one as it is, before an edge that does (Knuth and Plass, page 1139).
+ * @param rag how far the edge gives; 0 where it is straight
+ */
+function between(rag: number, space: number): Item[] {
+  if (rag === 0)
+    return [{ type: 'glue', width: space, stretch: space * STRETCH, shrink: space * SHRINK, text: ' ' }];
+  return [
+    { type: 'glue', width: 0, stretch: rag, shrink: 0 },
+    { type: 'penalty', width: 0, cost: 0, flagged: false },
+    { type: 'glue', width: space, stretch: -rag, shrink: 0, text: ' ' },
+  ];
+}
+
+function linesOf(items: Item[], { align }: ParagraphStyle, width: number, measure: Measure): Line[] {
+  const breaks = [-1, ...breakLines(items, width, { maxAdjustmentRatio: null }).filter((at) => at > 0)];
+  return breaks.slice(1).map((end, i) => {
+    const inside = items.slice(breaks[i]! + 1, end);
+    const indent = inside[0]?.type === 'box' && inside[0].text === '' ? inside[0].width : 0;
+    const broken = items[end]!;
+    const hyphen = broken.type === 'penalty' && broken.width > 0 ? '-' : '';
+    const words = `${inside.map(({ text = '' }) => text).join('')}${hyphen}`.trim();
+    const natural = measure(words);
+    const gaps = words.split(' ').length - 1;
+    const last = i === breaks.length - 2;
+    const spare = width - indent - natural;
+    // The last line is justified only where it would stand out otherwise.
+    const give = align === 'justify' && gaps > 0 && (!last || spare < 0) ? spare / gaps : 0;
+    if (give === 0) return { stretches: [{ text: words, x: indent }], width: natural };
+    let x = indent;
+    const stretches = words.split(' ').map((text) => {
+      const placed = { text, x };
+      x += measure(`${text} `) + give;
+      return placed;
+    });
+    return { stretches, width: natural + give * gaps };
+  });
+}
+
+/** The marks of a line with its left edge at `x` and its baseline at `y`. */
+export const lineMarks = (type: Typesetter, line: Line, style: TextStyle, x: number, y: number): Mark[] =>
+  line.stretches.map((stretch) => textLine(type, stretch.text, style, x + stretch.x, y));
