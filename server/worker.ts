@@ -21,6 +21,8 @@ const threads = new Piscina({
   minThreads: 0,
   maxThreads: Math.max(1, availableParallelism() - 1),
   idleTimeout: 60_000,
+  // As for the command (cli/bin.mjs): three such halves make up the young generation.
+  resourceLimits: { maxYoungGenerationSizeMb: 24 },
 });
 const me = await registerWorker();
 const boss = await queue();
