@@ -1,11 +1,3 @@
-import '@fontsource/alegreya/latin-400.css';
-import '@fontsource/alegreya/latin-700.css';
-import '@fontsource/alegreya-sans/latin-400.css';
-import '@fontsource/alegreya-sans/latin-500.css';
-import '@fontsource/alegreya-sans/latin-700.css';
-import '@fontsource/alegreya-sans/latin-ext-400.css';
-import '@fontsource/alegreya-sans/greek-400.css';
-import '@fontsource/alegreya-sans/cyrillic-400.css';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CssBaseline from '@mui/material/CssBaseline';
@@ -22,7 +14,9 @@ import {
   ScrollRestoration,
   useRouteError,
 } from 'react-router';
+import fonts from './fonts.css?inline';
 import { useNonce } from './nonce.ts';
+import { EarlyPress } from './preview/early-press.tsx';
 import { theme } from './theme.ts';
 
 export const meta = () => [
@@ -40,6 +34,10 @@ export function Layout({ children }: { children: ReactNode }) {
         <link rel="icon" href="/quill.svg" type="image/svg+xml" />
         <Meta />
         <Links />
+        {/* In the page itself: so little is not worth a request that everything waits for. */}
+        <style nonce={nonce} suppressHydrationWarning>
+          {fonts}
+        </style>
         <meta name="emotion-insertion-point" content="" />
       </head>
       <body>
@@ -47,6 +45,7 @@ export function Layout({ children }: { children: ReactNode }) {
           <CssBaseline />
           {children}
         </ThemeProvider>
+        <EarlyPress />
         <ScrollRestoration nonce={nonce} />
         <Scripts nonce={nonce} />
       </body>

@@ -1,11 +1,11 @@
 import { and, eq, isNull, ne, or, sql as raw } from 'drizzle-orm';
-import { bookFrom, type Recipe, readRecipe } from '#core/book/index.ts';
+import { bookFrom, faceResources, type Recipe, readRecipe } from '#core/book/index.ts';
 import { type Fingerprints, fingerprintsOf } from '#core/export/fingerprints.ts';
 import { db } from './db/client.ts';
 import { book } from './db/schema.ts';
 
 /** Raised when a summary says something else, or a plan may come out otherwise: all are then made anew. */
-export const SUMMARY_VERSION = 2;
+export const SUMMARY_VERSION = 3;
 /** Books summed up at a time. */
 const BATCH = 100;
 
@@ -26,7 +26,7 @@ export function summaryOf(recipe: Recipe): BookSummary {
   const { title, subtitle, penName, series, imprint } = recipe;
   return {
     version: SUMMARY_VERSION,
-    front: { ...recipe, sections: [], resources: {} },
+    front: { ...recipe, sections: [], resources: faceResources(recipe) },
     pages: whole.plan.pages.length,
     trim: whole.spec.trim,
     fingerprints: fingerprintsOf(whole),

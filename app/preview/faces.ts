@@ -15,7 +15,9 @@ function read(face: ShippedFace): Uint8Array {
   request.open('GET', faceUrl(face), false);
   request.responseType = 'arraybuffer';
   request.send();
-  if (request.status !== 200) throw new Error(`The typeface ${face} could not be loaded.`);
+  // Somebody who was signed out meanwhile is sent to a page.
+  if (request.status !== 200 || !request.getResponseHeader('content-type')?.startsWith('font/'))
+    throw new Error(`The typeface ${face} could not be loaded.`);
   return new Uint8Array(request.response as ArrayBuffer);
 }
 

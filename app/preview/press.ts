@@ -1,5 +1,6 @@
 import { type Remote, wrap } from 'comlink';
 import type { Recipe } from '#core/book/recipe.ts';
+import { EARLY_PRESS } from './early-press.tsx';
 import type { Press } from './press.worker.ts';
 import pressUrl from './press.worker.ts?worker&url';
 
@@ -11,9 +12,17 @@ interface Running {
   ready: boolean;
 }
 
+/** The worker that the page began before its program was there, once; then new ones. */
+function newWorker(): Worker {
+  const page = globalThis as { [EARLY_PRESS]?: Worker };
+  const early = page[EARLY_PRESS];
+  delete page[EARLY_PRESS];
+  return early ?? new Worker(pressUrl, { type: 'module', name: 'press' });
+}
+
 function start(): Running {
   const running: Running = {
-    remote: wrap<Press>(new Worker(pressUrl, { type: 'module', name: 'press' })),
+    remote: wrap<Press>(newWorker()),
     ready: false,
   };
   void running.remote.ready().then(() => {
@@ -83,6 +92,3 @@ export async function drawingInView<T>(drawn: Promise<T>): Promise<T> {
 /** Resolves as soon as everything in view is drawn: work that can wait leaves the processor to it. */
 export const viewDrawn = (): Promise<void> =>
   underWay === 0 ? Promise.resolve() : new Promise((resolve) => atRest.push(resolve));
-
-// Begun when the module is read at the latest, while the page is still being put together: typefaces take a moment.
-if (typeof Worker !== 'undefined') drawingPress();

@@ -16,6 +16,7 @@ import { BookMessages } from '../book/book-messages.tsx';
 import { JobTicket } from '../book/job-ticket.tsx';
 import { BookProvider, openBookStore } from '../book/store.ts';
 import { useBookKeys } from '../book/use-book-keys.ts';
+import type { RouteHandle } from '../preview/early-press.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/book.ts';
 
@@ -64,6 +65,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   const answer = await handIn(workspaceId, id, book.recipe);
   return { refused: 'refused' in answer ? answer.refused : null };
 }
+
+/** Pages are drawn in it from the beginning. */
+export const handle: RouteHandle = { draws: true };
 
 /** An open book: its header and job ticket, which never leave, and one of its five views. */
 export default function Book({ loaderData }: Route.ComponentProps) {

@@ -4,7 +4,7 @@ import { hyphenation, wholeWords } from '../text/hyphenation.ts';
 import { type Book, bookFrom } from './book.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, sectionsOf } from './sections.ts';
-import { addTypefaces, faceNeeds } from './typefaces.ts';
+import { addTypefaces, faceResources } from './typefaces.ts';
 
 const hyphenates = ({ sections }: Recipe): boolean =>
   sectionsOf(sections).some((section) => kindOf(section).hyphenates);
@@ -24,6 +24,5 @@ export async function gatherBook(recipe: Recipe, loader: ResourceLoader, type: T
 
 /** As gatherBook, for the front of a cover alone, which needs no words or pictures of the pages. */
 export async function gatherFront(recipe: Recipe, loader: ResourceLoader, type: Typesetter): Promise<void> {
-  const needed = faceNeeds(recipe).map(({ id }) => [id, recipe.resources[id]!] as const);
-  if (needed.length) addTypefaces(type, recipe, await gather(Object.fromEntries(needed), loader));
+  addTypefaces(type, recipe, await gather(faceResources(recipe), loader));
 }

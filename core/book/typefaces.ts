@@ -13,6 +13,10 @@ export const faceNeeds = ({ style }: Pick<Recipe, 'style'>): Need[] =>
       : [{ id: choice.typeface, type: typeface.id, path: `style.typefaces.${role}` }],
   );
 
+/** Of the resources of a recipe, the typefaces of its house style: all that the front of a cover needs. */
+export const faceResources = (recipe: Recipe): Recipe['resources'] =>
+  Object.fromEntries(faceNeeds(recipe).map(({ id }) => [id, recipe.resources[id]!]));
+
 /** Gives a typesetter the typefaces of a book that were gathered, so that words can be set in them. */
 export function addTypefaces(type: Typesetter, recipe: Recipe, resources: Resources): void {
   for (const { id } of faceNeeds(recipe)) {
