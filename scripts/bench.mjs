@@ -4,7 +4,7 @@ import { rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
-import { benchBooks, benchBrowser } from '../tests/bench/browser.mjs';
+import { benchBooks, benchBrowser, benchCurves } from '../tests/bench/browser.mjs';
 import { benchNiches } from '../tests/bench/niches.mjs';
 import { buildIfNeeded, installDebianPackages, postgresql, program } from './lib/install.mjs';
 import { freePort, removePostgres, startPostgres } from './lib/postgres.mjs';
@@ -32,6 +32,7 @@ run(async () => {
     throw new Stop('The bench failed.');
   installDebianPackages([postgresql, program('chromium')]);
   buildIfNeeded();
+  await benchCurves();
   const database = await startPostgres(HOME);
   let programs;
   rmSync(LOOP_FILE, { force: true });

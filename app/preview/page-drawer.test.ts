@@ -112,6 +112,29 @@ describe('the drawer of pages', () => {
     expect(drawer.picture(6)).toBeUndefined();
   });
 
+  it('says how far it has come with what is in view, and nothing when all of it is there', async () => {
+    const press = pressOnDemand(100);
+    const drawer = new PageDrawer(press.draw);
+    const told: (string | null)[] = [];
+    const say = () => {
+      const now = drawer.progress();
+      return now && `${now.done} of ${now.of}`;
+    };
+    const leave = drawer.watchProgress(() => told.push(say()));
+    expect(drawer.progress()).toBeNull();
+    drawer.want({ recipe: states[0]!, width: 74, inView: pageNumbers(1, 9), ahead: pageNumbers(10, 20) });
+    expect(drawer.progress()).toBe(drawer.progress());
+    await press.answer(4);
+    await press.answer();
+    await press.answer();
+    drawer.want({ recipe: states[1]!, width: 74, inView: [1, 2], ahead: [] });
+    drawer.want(null);
+    expect(told).toEqual(['0 of 9', '4 of 9', null, '0 of 2', null]);
+    leave();
+    drawer.want({ recipe: states[0]!, width: 74, inView: [5], ahead: [] });
+    expect(told).toHaveLength(5);
+  });
+
   it('rests when nothing is wanted any more', async () => {
     const press = pressOnDemand(100);
     const drawer = new PageDrawer(press.draw);

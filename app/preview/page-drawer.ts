@@ -16,6 +16,12 @@ export interface Wanted {
   ahead: readonly number[];
 }
 
+/** How far the drawing of what is in view has come. */
+export interface Progress {
+  done: number;
+  of: number;
+}
+
 interface Kept {
   recipe: Recipe;
   width: number;
@@ -32,8 +38,10 @@ export class PageDrawer {
   readonly #kept = new Map<number, Kept>();
   readonly #watchers = new Map<number, Set<() => void>>();
   readonly #draw: (wanted: Wanted, pages: number[], inView: boolean) => Promise<DrawnPage[]>;
+  readonly #onProgress = new Set<() => void>();
   #wanted: Wanted | null = null;
   #busy = false;
+  #progress: Progress | null = null;
 
   /** @param draw draws pages as wanted; those missing from its answer are asked for again */
   constructor(draw: (wanted: Wanted, pages: number[], inView: boolean) => Promise<DrawnPage[]>) {
@@ -54,6 +62,24 @@ export class PageDrawer {
     };
   }
 
+  /** How far it has come; null when all in view is there. The same object until that changes. */
+  progress = (): Progress | null => this.#progress;
+
+  /** Calls `show` whenever progress changes. @returns the way to end that */
+  watchProgress = (show: () => void): (() => void) => {
+    this.#onProgress.add(show);
+    return () => this.#onProgress.delete(show);
+  };
+
+  #tellProgress(): void {
+    const of = this.#wanted?.width ? this.#wanted.inView.length : 0;
+    const done = of - this.#missing(this.#wanted?.inView ?? []).length;
+    const before = this.#progress;
+    this.#progress = done === of ? null : { done, of };
+    if (before?.done !== this.#progress?.done || before?.of !== this.#progress?.of)
+      for (const show of this.#onProgress) show();
+  }
+
   /** Says what is wanted from now on; null ends the drawing. */
   want(wanted: Wanted | null): void {
     // What would be drawn only to be dropped again is left out.
@@ -61,6 +87,7 @@ export class PageDrawer {
       ...wanted,
       ahead: wanted.ahead.slice(0, Math.max(0, PAGES_KEPT - wanted.inView.length)),
     };
+    this.#tellProgress();
     void this.#work();
   }
 
@@ -81,14 +108,19 @@ export class PageDrawer {
   #next(): { wanted: Wanted; pages: number[]; inView: boolean } | null {
     const wanted = this.#wanted;
     if (!wanted || wanted.width < 1) return null;
-    const missing = (page: number) => {
-      const known = this.#kept.get(page);
-      return !known || known.recipe !== wanted.recipe || known.width !== wanted.width;
-    };
-    const inView = wanted.inView.filter(missing);
+    const inView = this.#missing(wanted.inView);
     if (inView.length) return { wanted, pages: inView, inView: true };
-    const ahead = wanted.ahead.filter(missing);
+    const ahead = this.#missing(wanted.ahead);
     return ahead.length ? { wanted, pages: ahead.slice(0, AHEAD_AT_ONCE), inView: false } : null;
+  }
+
+  /** Of the pages, those that are not there as they are wanted. */
+  #missing(pages: readonly number[]): number[] {
+    const wanted = this.#wanted;
+    return pages.filter((page) => {
+      const known = this.#kept.get(page);
+      return known?.recipe !== wanted?.recipe || known?.width !== wanted?.width;
+    });
   }
 
   #keep({ recipe, width }: Wanted, drawn: DrawnPage[]): void {
@@ -103,5 +135,6 @@ export class PageDrawer {
       if (this.#kept.size <= PAGES_KEPT) break;
       if (!needed.has(page)) this.#kept.delete(page);
     }
+    this.#tellProgress();
   }
 }

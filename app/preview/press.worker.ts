@@ -12,6 +12,9 @@ import { browserLoader } from './browser-loader.ts';
 import { drawScene } from './canvas.ts';
 import { typesetterInWorker } from './faces.ts';
 
+/** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
+const SHOW_MS = 250;
+
 /** A proof, or a run of pages, listens for other work after this long. */
 const STRETCH_MS = 15;
 
@@ -79,14 +82,15 @@ const press = {
   },
 
   /**
-   * Draws pages of the recipe at hand, `width` pixels wide, one after the other. It leaves off when another
-   * recipe comes meanwhile: what is still missing from the answer would be drawn in vain.
+   * Draws pages of the recipe at hand, `width` pixels wide, one after the other. It leaves off when that takes long, to
+   * be asked for the rest, and when another recipe comes meanwhile: what is still missing would be drawn in vain.
    */
   async pages(numbers: number[], width: number): Promise<DrawnPage[]> {
     const asked = book!;
     const whole = await asked;
     const drawn: DrawnPage[] = [];
-    let rested = performance.now();
+    const began = performance.now();
+    let rested = began;
     /** Gives way when it is time. @returns false when another book came meanwhile */
     const goesOn = async (): Promise<boolean> => {
       if (performance.now() - rested < STRETCH_MS) return true;
@@ -102,7 +106,7 @@ const press = {
       }
       for (const _ of pageSteps(whole, planned)) if (!(await goesOn())) break pages;
       drawn.push({ page, picture: pictureOf(drawPage(whole, page, type), width) });
-      if (!(await goesOn())) break;
+      if (performance.now() - began > SHOW_MS || !(await goesOn())) break;
     }
     return transfer(
       drawn,

@@ -12,10 +12,11 @@ import { readFace, typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import type { ShippedFace } from '#core/faces/index.ts';
 import { findWord, makeWordSearch } from '#core/puzzles/word-search/index.ts';
 import { randomStream } from '#core/random.ts';
-import { boundsOf, buildPath, eachMark, type Mark, readPath } from '#core/scene/index.ts';
+import { boundsOf, eachMark, readPath } from '#core/scene/index.ts';
 import { graphemes as graphemesOf } from '#core/words/graphemes.ts';
 import { DEMO_BANKS } from '#server/demo/banks.ts';
 import { recipeOf } from '../support/books.ts';
+import { curvesScene, drawCurves, FIGURES } from './curves.ts';
 
 const type = typesetterFromDisk();
 const ROUNDS = 9;
@@ -134,44 +135,19 @@ await pdfRow('120 ruled pages', ruled(120), 1.5);
 await pdfRow('828 ruled pages', ruled(828), 1.5);
 await pdfRow('100 pages of word searches', searches(100), 3);
 
-/** A page of 20,000 curves in 200 closed figures: dense line art. */
-function drawCurves(): Mark[] {
-  const random = randomStream('bench', 'curves');
-  return Array.from({ length: 200 }, (): Mark => {
-    let x = 60 + random.unit() * 480;
-    let y = 60 + random.unit() * 680;
-    const near = (n: number) => n + (random.unit() - 0.5) * 20;
-    const path = buildPath(102).move(x, y);
-    for (let i = 0; i < 100; i++) {
-      const toX = Math.min(560, Math.max(50, near(x)));
-      const toY = Math.min(760, Math.max(50, near(y)));
-      path.curve(near(x), near(y), near(toX), near(toY), toX, toY);
-      x = toX;
-      y = toY;
-    }
-    return {
-      type: 'path',
-      path: path.close().done(),
-      stroke: { width: 1.5, paint: { gray: 0 }, join: 'round' },
-    };
-  });
-}
 {
-  const curvesPage = (marks: Mark[]): PdfPage => ({
-    scene: { width: 612, height: 810, gray: true, layers: [{ marks }] },
-    trim: { x: 0, y: 0, width: 612, height: 810 },
-  });
   const stream = contentStream(drawCurves(), 810, namesOfNoFile, type, true);
   const reference = await cpu(() => deflateSync(stream, { level: 6 }));
   const whole = await cpu(() => {
-    const marks = drawCurves();
-    boundsOf(marks, type);
-    return writePdf([curvesPage(marks)], type, { title: '', author: '' }, () => {});
+    const scene = curvesScene();
+    boundsOf(scene.layers[0]!.marks, type);
+    const trim = { x: 0, y: 0, width: scene.width, height: scene.height };
+    return writePdf([{ scene, trim }], type, { title: '', author: '' }, () => {});
   });
   // The numbers that the drawing is made of cost the same whoever draws it.
   const numbers = await cpu(() => {
     const random = randomStream('bench', 'curves');
-    for (let i = 0; i < 200 * 602; i++) random.unit();
+    for (let i = 0; i < FIGURES * 602; i++) random.unit();
   });
   console.log(
     `A page of 20,000 curves            ${((whole - numbers) / reference).toFixed(2)} × deflate (at most 1.2), drawn, measured and written`,

@@ -1,5 +1,7 @@
 // Measured in the page: from a changed setting to redrawn spreads, scrolling, opening a book.
+import { resolve } from 'node:path';
 import { chromium } from '@playwright/test';
+import { build } from 'esbuild';
 import postgres from 'postgres';
 import { figure, median, quietly } from './quiet.mjs';
 
@@ -9,20 +11,22 @@ const BOOKS = 2000;
 /** So long nothing is done between two samples, in ms. */
 const REST_MS = 1500;
 
+const BROWSER = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
 /** A browser with the demo account signed in, at the size the program is made for. */
 export async function openDemo(base) {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const browser = await chromium.launch(BROWSER);
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${base}/sign-in`);
   await page.getByRole('button', { name: /Look around/ }).click();
@@ -131,6 +135,58 @@ export async function benchBrowser(base) {
   );
   console.log(
     `Opening a book to live drawing           ${opened('press')} (under 1000), from when on changes are seen at once`,
+  );
+}
+
+/** Pages of dense line art that are looked at one after the other. */
+const CURVE_PAGES = 60;
+/** A page of the proof that fills the screen, in pixels. */
+const PROOF_WIDTH = 540;
+
+/** The first preview of a page of 20,000 curves, in a page that has drawn nothing yet, and the memory that sixty of them take. */
+export async function benchCurves() {
+  const { outputFiles } = await build({
+    entryPoints: ['tests/bench/curves-page.ts'],
+    bundle: true,
+    write: false,
+    format: 'iife',
+    platform: 'browser',
+    alias: { 'brotli/decompress.js': resolve('app/preview/no-brotli.ts') },
+    define: { global: 'globalThis' },
+    logLevel: 'error',
+  });
+  const browser = await chromium.launch(BROWSER);
+  const fresh = async () => {
+    const page = await browser.newPage();
+    await page.addScriptTag({ content: outputFiles[0].text });
+    await page.waitForTimeout(REST_MS / 3);
+    return page;
+  };
+  const first = await quietly(7, 25, async () => {
+    const page = await fresh();
+    const spent = await page.evaluate((width) => globalThis.drawCurvesPage('curves', width), PROOF_WIDTH);
+    await page.close();
+    return spent;
+  });
+  const page = await fresh();
+  const client = await page.context().newCDPSession(page);
+  const megabytes = async () => (await client.send('Runtime.getHeapUsage')).usedSize / 1048576;
+  const held = [];
+  for (let i = 0; i < CURVE_PAGES; i++) {
+    await page.evaluate(
+      ([which, width]) => globalThis.drawCurvesPage(which, width),
+      [`page ${i}`, PROOF_WIDTH],
+    );
+    held.push(await megabytes());
+  }
+  await client.send('HeapProfiler.collectGarbage');
+  const after = await megabytes();
+  await browser.close();
+  console.log(
+    `\nFirst preview of 20,000 curves           ${figure(first)} (under 150), ${PROOF_WIDTH} pixels wide`,
+  );
+  console.log(
+    `Memory over ${CURVE_PAGES} pages of 20,000 curves    ${Math.max(...held).toFixed(0)} MB at most, ${held[0].toFixed(0)} MB after the first, ${after.toFixed(0)} MB when all are left`,
   );
 }
 

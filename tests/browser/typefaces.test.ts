@@ -52,9 +52,7 @@ test('a typeface of one’s own is added, seen, chosen, and embedded; one that m
   // Its front on the shelf is drawn in it too.
   const front = page.getByRole('img', { name: 'Front of Tide Pool Field Notes' });
   await page.getByRole('link', { name: 'Books', exact: true }).click();
-  await expect
-    .poll(() => front.evaluate((canvas: HTMLCanvasElement) => canvas.width))
-    .toBe(184);
+  await expect.poll(() => front.evaluate((canvas: HTMLCanvasElement) => canvas.width)).toBe(184);
   await page.goBack();
 
   const download = page.waitForEvent('download');

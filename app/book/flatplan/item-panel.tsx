@@ -9,6 +9,7 @@ import type { Section } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { gather } from '#core/resources/index.ts';
 import { browserLoader } from '../../preview/browser-loader.ts';
+import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
 import { useDesk } from '../book-desk.tsx';
@@ -84,6 +85,7 @@ export function ItemPanel({
         </Typography>
         <Typography variant="body2">page {at}</Typography>
         <Typography variant="body2">{solution ? `solution p. ${solution}` : 'no solution'}</Typography>
+        <DrawingProgress pages={drawn} />
         {pinned && (
           <Typography variant="body2" color="warning.main">
             pinned as it is

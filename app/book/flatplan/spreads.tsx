@@ -6,6 +6,7 @@ import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'rea
 import { preload } from 'react-dom';
 import { FIRST_PAGES } from '#core/book/first-pages.ts';
 import type { PlannedPage } from '#core/book/plan.ts';
+import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PAGES_KEPT, type PageDrawer } from '../../preview/page-drawer.ts';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
@@ -141,6 +142,7 @@ export function Spreads({
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 4, px: 4, pt: 2 }}>
         <Typography sx={{ fontWeight: 700 }}>Spreads</Typography>
         <Typography color="text.secondary">pages 1–{plan.pages.length}</Typography>
+        <DrawingProgress pages={drawn} />
         <Box sx={{ flex: 1 }} />
         <Button
           size="small"

@@ -9,6 +9,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { frameOf } from '#core/book/draw.ts';
 import type { PlannedPage } from '#core/book/plan.ts';
 import { Guides } from '../../parts/guides.tsx';
+import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
 import { useDesk } from '../book-desk.tsx';
@@ -78,6 +79,7 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
           Next →
         </Button>
         <Box sx={{ flex: 1 }} />
+        <DrawingProgress pages={drawn} />
         <FormControlLabel
           control={<Switch size="small" checked={guides} onChange={(_, on) => setGuides(on)} />}
           label="Guides"
