@@ -1,3 +1,4 @@
+import { houseFaces } from '../faces/choice.ts';
 import { FOLIO_STRIP, type PageFrame, pageFrame, type Rect } from '../print/index.ts';
 import {
   fitText,
@@ -64,6 +65,7 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
     resources: book.resources,
     book: book.recipe,
     type,
+    faces: houseFaces(book.recipe, type),
     hyphenate: book.hyphenate,
   });
   return unit.key === undefined

@@ -5,8 +5,17 @@ import { withFsType } from '../faces/fonts.sample.ts';
 import { proofBook } from '../proof/index.ts';
 import { decodePicture } from '../resources/decode-picture.ts';
 import { hashOf, type NamedResource, type ResourceLoader, typeface } from '../resources/index.ts';
+import type { TextMark } from '../scene/index.ts';
 import { recipeOf } from './book.sample.ts';
-import { bookFrom, chooseFace, gatherBook, type Recipe, readRecipe, troublesOfBook } from './index.ts';
+import {
+  bookFrom,
+  chooseFace,
+  drawPage,
+  gatherBook,
+  type Recipe,
+  readRecipe,
+  troublesOfBook,
+} from './index.ts';
 
 const lora = readFace('lora-bold');
 const named = (bytes: Uint8Array, name: string): NamedResource => ({
@@ -35,6 +44,26 @@ describe('a typeface of one’s own in a house style', () => {
     );
     expect(after).toMatchObject({ interior: before!.interior, listing: before!.listing });
     expect(after!.cover).not.toBe(before!.cover);
+  });
+
+  it('sets the title page, whose first version keeps its own', () => {
+    const facesOn = (version: number, display: 'jost-bold' | 'lora-bold') => {
+      const recipe = chooseFace(
+        recipeOf([
+          { id: 't', kind: 'title-page', version },
+          { id: 'r', kind: 'ruled', pages: 40 },
+        ]),
+        'display',
+        display,
+      );
+      const book = bookFrom(recipe);
+      const marks = drawPage(book, 1, typesetterFromDisk()).layers[0]!.marks;
+      const title = marks.find((mark) => mark.type === 'text' && mark.sourceField === 'title') as TextMark;
+      return { face: title.face, interior: fingerprintsOf(book).interior };
+    };
+    expect(facesOn(2, 'jost-bold').face).toBe('jost-bold');
+    expect(facesOn(1, 'jost-bold')).toEqual({ ...facesOn(1, 'lora-bold'), face: 'alegreya-bold' });
+    expect(facesOn(2, 'jost-bold').interior).not.toBe(facesOn(2, 'lora-bold').interior);
   });
 
   it('that is not among the resources, or too many, is refused with its path', () => {

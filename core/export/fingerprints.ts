@@ -1,4 +1,4 @@
-import { type Book, needsOf } from '../book/index.ts';
+import { type Book, kindOf, needsOf } from '../book/index.ts';
 import { faceOf } from '../faces/choice.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { valueKey } from '../value-key.ts';
@@ -17,11 +17,17 @@ export function fingerprintsOf(book: Book): Fingerprints {
   const { seed, title, subtitle, series, penName, imprint, language, print, style } = recipe;
   const names = { seed, title, subtitle, series, penName, imprint, language };
   const { finish: _finish, paper, ...sheet } = print;
+  const typefaces = {
+    display: faceOf(style.typefaces.display, recipe.resources),
+    text: faceOf(style.typefaces.text, recipe.resources),
+  };
+  const inHouseFaces = [...book.sections.values()].some((section) => kindOf(section).inHouseFaces);
   return {
     interior: fingerprint({
       ...names,
       sheet,
       numbering: style.numbering,
+      ...(inHouseFaces ? { typefaces } : {}),
       sections: recipe.sections.map(valueKey),
       resources: [...book.sections.values()].flatMap((section) =>
         needsOf(section).map(({ id }) => recipe.resources[id]!.hash),
@@ -32,10 +38,7 @@ export function fingerprintsOf(book: Book): Fingerprints {
       sheet,
       paper,
       palette: style.palette,
-      typefaces: {
-        display: faceOf(style.typefaces.display, recipe.resources),
-        text: faceOf(style.typefaces.text, recipe.resources),
-      },
+      typefaces,
       motif: style.motif,
       cover: recipe.cover,
       pages: plan.pages.length,

@@ -28,6 +28,7 @@ const ruledSamples = (shade: 'grey' | 'gray') => [
 /** By kind and version, sections that use what it can do, on a trim that is nobody's default. */
 const SAMPLES: Record<string, object[]> = {
   'title-page 1': [{}, { options: { series: false } }],
+  'title-page 2': [{}, { options: { series: false } }],
   'belongs-to 1': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
   'word-search 1': [
     { items: 3, options: { words: { lists: [{ title: 'In the hive', words: HIVE_WORDS }] } } },

@@ -1,4 +1,6 @@
 import type * as v from 'valibot';
+import type { HouseFaces } from '../faces/choice.ts';
+import type { FaceId } from '../faces/index.ts';
 import type { PageFrame, Rect, Side } from '../print/index.ts';
 import type { Resources, ResourceType } from '../resources/index.ts';
 import type { Mark, Typesetter } from '../scene/index.ts';
@@ -72,6 +74,8 @@ export interface DrawContext<Options, Item> {
   resources: Resources;
   book: BookFields;
   type: Typesetter;
+  /** Those of the house style; a kind that uses them says so. */
+  faces: HouseFaces<FaceId>;
   /** How words of the book's language are broken; not at all unless the kind says that it hyphenates. */
   hyphenate: Hyphenate;
 }
@@ -160,6 +164,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
    * makes them does other work, or leaves off.
    */
   fillSteps?(context: FillContext<Options>): Generator<void, Item>;
+  /** It is set in the typefaces of the house style: with them, its pages become others. */
+  inHouseFaces?: true;
   /** Its words are broken at the ends of lines: what that takes is loaded for books with such pages. */
   hyphenates?: true;
   /** Items depend on their place in the section and on how many there are, as rising levels do. */

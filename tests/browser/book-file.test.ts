@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, inkOf, openBook, saved, test, ticket, url } from './quill.ts';
+import { expect, inkOf, openBook, saved, sections, test, ticket, url } from './quill.ts';
 
 const moths = {
   quill: 1,
@@ -40,6 +40,16 @@ test('a book goes out as one file with its words and comes in again; a recipe al
   await page.waitForURL(/flatplan/);
   await expect.poll(() => inkOf(page, 2)).toBeGreaterThan(0.01);
   const pages = await ticket(page, 'Pages').textContent();
+  // Its title page is as that program made it, until the newer version is taken.
+  await sections(page).first().click();
+  await expect(
+    page.getByText(/Made with version 1 of this kind. Version 2: Words are set in the typefaces/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Use version 2' }).click();
+  await expect(page.getByText(/Made with version 1/)).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/Made with version 1/)).toBeVisible();
+  await saved(page);
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Export' }).click();
   const path = await (await download).path();

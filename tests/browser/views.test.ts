@@ -33,6 +33,22 @@ test('the five views of a demo book, each whole at 1280 × 800', async ({ page }
   }
 });
 
+test('a drawing that takes long says how far it is, and no longer when it is there', async ({
+  page,
+  context,
+}) => {
+  await openBook(page, 'The Beekeeper’s Word Hunt');
+  await context.route(/press\.worker/, async (route) => {
+    await new Promise((later) => setTimeout(later, 3000));
+    await route.continue();
+  });
+  await page.reload();
+  await expect(page.getByText(/^0 of \d+ drawn$/)).toBeVisible();
+  await expect(page.getByRole('progressbar', { name: 'Pages in view that are drawn' }).first()).toBeVisible();
+  await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.01);
+  await expect(page.getByText(/ drawn$/)).toBeHidden();
+});
+
 test('words on the wrap are changed where they stand', async ({ page }) => {
   await openBook(page, 'Tide Pool Field Notes', 'wrap');
   await page.getByRole('button', { name: 'Change the subtitle' }).click();

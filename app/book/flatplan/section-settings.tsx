@@ -75,16 +75,11 @@ function OneSection({
         {kind.name}
       </Typography>
       {newer && (
-        <Alert
-          severity="info"
-          variant="outlined"
-          action={
-            <Button onClick={() => edit((recipe) => takeNewerVersion(recipe, section.id))}>
-              Use version {newer.version}
-            </Button>
-          }
-        >
+        <Alert severity="info" variant="outlined">
           Made with version {section.version} of this kind. Version {newer.version}: {newer.changes.join(' ')}
+          <Button size="small" onClick={() => edit((recipe) => takeNewerVersion(recipe, section.id))}>
+            Use version {newer.version}
+          </Button>
         </Alert>
       )}
       {extent === 'items' && <ItemPanel key={section.id} section={section} page={page} onPage={onPage} />}

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { keyed } from '../../keyed.ts';
 import { setting } from '../../settings.ts';
-import { defineKind } from '../kind.ts';
+import { defineKind, type PageKind } from '../kind.ts';
 import { drawTitlePage } from './draw.ts';
 
 const options = keyed({
@@ -13,9 +13,9 @@ const options = keyed({
 
 export type TitlePageOptions = v.InferOutput<typeof options>;
 
-export const titlePage = defineKind({
+/** What every version says of itself. */
+const titled = {
   id: 'title-page',
-  version: 1,
   name: 'Title page',
   purpose: 'Title, subtitle, pen name and imprint, from the book.',
   extent: 'single',
@@ -23,5 +23,35 @@ export const titlePage = defineKind({
   numbered: false,
   options,
   units: () => [{}],
-  draw: drawTitlePage,
+} as const;
+
+/** In Alegreya, whatever the house style says. */
+const first = defineKind<TitlePageOptions, never>({
+  ...titled,
+  version: 1,
+  draw: (context) =>
+    drawTitlePage(context, {
+      title: 'alegreya-bold',
+      subtitle: 'alegreya-italic',
+      penName: 'alegreya-bold',
+      small: 'alegreya-sans-regular',
+    }),
+});
+
+export const titlePage = defineKind<TitlePageOptions, never>({
+  ...titled,
+  version: 2,
+  inHouseFaces: true,
+  earlier: [
+    {
+      version: 1,
+      migrate: (same) => same,
+      changes: 'Words are set in the typefaces of the house style, as they are on the cover.',
+      kept: first as unknown as PageKind,
+    },
+  ],
+  draw: (context) => {
+    const { display, text } = context.faces;
+    return drawTitlePage(context, { title: display, subtitle: text, penName: text, small: text });
+  },
 });
