@@ -9,6 +9,7 @@ import { registerKind } from '../pages/index.ts';
 import {
   agedSample,
   artSample,
+  artworkSample,
   datedSample,
   importedSample,
   openSumsSample,
@@ -25,11 +26,12 @@ import { gutterFor, printRules } from '../print/index.ts';
 import { proofBook } from '../proof/index.ts';
 import { decodePicture } from '../resources/decode-picture.ts';
 import { gather, hashOf, type ResourceLoader } from '../resources/index.ts';
-import { eachMark } from '../scene/index.ts';
+import { boundsOf, eachMark } from '../scene/index.ts';
 import { setting } from '../settings.ts';
 import { planOf, recipeOf, sectionAt } from './book.sample.ts';
 import {
   alternate,
+  bodyOf,
   bookFrom,
   drawPage,
   filledItem,
@@ -50,7 +52,7 @@ const type = typesetterFromDisk();
 
 for (const kind of [
   ...[datedSample, artSample, sumsSample, textSumsSample, proseSample, spreadSample],
-  ...[importedSample, pictureSample, agedSample, slowSample],
+  ...[importedSample, pictureSample, artworkSample, agedSample, slowSample],
 ])
   registerKind(kind as never);
 
@@ -169,7 +171,7 @@ describe('a resource', () => {
       'resources.file.facts.pages',
     );
     expect(problems({ resources: { file: { ...file, type: 'film' } } })![0]!.message).toMatch(
-      /is "film"\. Types of resource known here: words, texts, picture, pdf/,
+      /is "film"\. Types of resource known here: words, texts, dictionary, picture, artwork, pdf, typeface/,
     );
     expect(problems({ resources: { file: { ...file, hash: '../x' } } })![0]!.message).toMatch(
       /should be the hash/,
@@ -192,6 +194,25 @@ describe('a resource', () => {
     const { interior } = fingerprintsOf(book);
     expect(fingerprintsOf(bookFrom(other)).interior).not.toBe(interior);
     expect(fingerprintsOf(bookFrom(renamed)).interior).toBe(interior);
+  });
+
+  it('that is artwork is drawn once and placed often', async () => {
+    const svg = new TextEncoder().encode(
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><circle cx="5" cy="5" r="5"/></svg>',
+    );
+    const dot = { type: 'artwork', hash: hashOf(svg), name: 'Dot', facts: { width: 10, height: 10 } };
+    const recipeOfDots = recipeOf([{ id: 'd', kind: 'artwork-sample' }], { resources: { artwork: dot } });
+    const book = bookFrom(
+      recipeOfDots,
+      await gather(recipeOfDots.resources, { load: async () => svg, decodePicture }),
+    );
+    const { marks } = drawPage(book, 1, type).layers[0]!;
+    const { x, width } = bodyOf(book, book.plan.pages[0]!);
+    expect(new Set(marks.map((mark) => mark.type === 'symbol' && mark.drawing)).size).toBe(1);
+    expect(boundsOf(marks, type)).toMatchObject({
+      left: expect.closeTo(x, 2),
+      right: expect.closeTo(x + width, 2),
+    });
   });
 
   it('is put to use under a name of its own, and what nothing uses any more is left out', () => {

@@ -2,7 +2,7 @@ import { addDays, formatISO, parseISO } from 'date-fns';
 import * as v from 'valibot';
 import { identifier, keyed, oneOf, wholeNumber } from '../keyed.ts';
 import { randomStream } from '../random.ts';
-import { pdf, picture, texts } from '../resources/index.ts';
+import { artwork, pdf, picture, texts } from '../resources/index.ts';
 import { BLACK, ellipsePath, type Mark, rectPath, textLine } from '../scene/index.ts';
 import { setting } from '../settings.ts';
 import { flowColumns, lineMarks, setParagraph } from '../text/index.ts';
@@ -272,6 +272,30 @@ export const pictureSample = defineKind({
     const raster = resources.value(picture, options.picture);
     const height = (body.width * raster.height) / raster.width;
     return [{ type: 'image', image: raster, x: body.x, y: body.y, width: body.width, height }];
+  },
+});
+
+/** A drawing as wide as a third of the page, nine times: drawn once, placed often. */
+export const artworkSample = defineKind({
+  id: 'artwork-sample',
+  version: 1,
+  name: 'Drawings',
+  purpose: 'Nine drawings.',
+  extent: 'single',
+  defaultCount: 1,
+  numbered: true,
+  options: keyed({ artwork: v.optional(identifier, 'artwork') }),
+  needs: ({ artwork: id }) => [{ id, type: 'artwork', path: 'artwork' }],
+  units: () => [{}],
+  draw: ({ body, options, resources }): Mark[] => {
+    const { drawing, width } = resources.value(artwork, options.artwork);
+    const side = body.width / 3;
+    const scale = side / width;
+    return Array.from({ length: 9 }, (_, i) => ({
+      type: 'symbol',
+      drawing,
+      matrix: [scale, 0, 0, scale, body.x + (i % 3) * side, body.y + Math.floor(i / 3) * side],
+    }));
   },
 });
 

@@ -1,3 +1,5 @@
+export * from './artwork/index.ts';
+export * from './dictionary/index.ts';
 export * from './gather.ts';
 export * from './name.ts';
 export * from './pdf/index.ts';

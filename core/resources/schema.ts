@@ -1,5 +1,7 @@
 import * as v from 'valibot';
 import { identifier, keyed, oneOf, text } from '../keyed.ts';
+import { artwork } from './artwork/index.ts';
+import { dictionary } from './dictionary/index.ts';
 import { pdf } from './pdf/index.ts';
 import { picture } from './picture/index.ts';
 import type { ResourceType } from './resource.ts';
@@ -8,7 +10,15 @@ import { typeface } from './typeface/index.ts';
 import { words } from './words/index.ts';
 
 /** All types of resource. */
-export const resourceTypes: readonly ResourceType[] = [words, texts, picture, pdf, typeface];
+export const resourceTypes: readonly ResourceType[] = [
+  words,
+  texts,
+  dictionary,
+  picture,
+  artwork,
+  pdf,
+  typeface,
+];
 
 /** @throws RangeError when no such type is known */
 export function resourceType(id: string): ResourceType {

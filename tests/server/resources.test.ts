@@ -134,6 +134,12 @@ describe('an upload', () => {
     ],
     ['that is no PDF', 'pdf', () => strToU8('%PDF-1.4 but not really'), /is no PDF/],
     ['that is nothing', 'words', () => new Uint8Array(0), /is empty/],
+    [
+      'of artwork with a program in it',
+      'artwork',
+      () => strToU8('<svg viewBox="0 0 9 9"><path d="M0 0h9v9z"/><script>alert(1)</script></svg>'),
+      /has a program in it/,
+    ],
     ['that is no font', 'typeface', () => strToU8('%PDF-1.4 a font'), /is no font/],
     [
       'of a font that may not be embedded',
