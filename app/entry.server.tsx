@@ -11,6 +11,7 @@ import {
   ServerRouter,
 } from 'react-router';
 import { styleCache } from './emotion.ts';
+import fonts from './fonts.css?inline';
 import { NonceProvider } from './nonce.ts';
 import { pageHeaders } from './security.server.ts';
 
@@ -46,7 +47,11 @@ export default function handleRequest(
               '<style ',
               `<style nonce="${nonce}" `,
             );
-            const page = html.replace(/(<meta name="emotion-insertion-point"[^>]*>)/, `$1${styles}`);
+            const page = html.replace(
+              /(<meta name="emotion-insertion-point"[^>]*>)/,
+              // In the page itself: so little is not worth a request that everything waits for.
+              `$1<style nonce="${nonce}">${fonts}</style>${styles}`,
+            );
             for (const [name, value] of Object.entries(pageHeaders(nonce))) headers.set(name, value);
             headers.set('content-type', 'text/html; charset=utf-8');
             const body = new PassThrough();

@@ -14,7 +14,6 @@ import {
   ScrollRestoration,
   useRouteError,
 } from 'react-router';
-import fonts from './fonts.css?inline';
 import { useNonce } from './nonce.ts';
 import { EarlyPress } from './preview/early-press.tsx';
 import { theme } from './theme.ts';
@@ -34,10 +33,6 @@ export function Layout({ children }: { children: ReactNode }) {
         <link rel="icon" href="/quill.svg" type="image/svg+xml" />
         <Meta />
         <Links />
-        {/* In the page itself: so little is not worth a request that everything waits for. */}
-        <style nonce={nonce} suppressHydrationWarning>
-          {fonts}
-        </style>
         <meta name="emotion-insertion-point" content="" />
       </head>
       <body>
