@@ -12,7 +12,11 @@ const utf8 = (text: string) => new TextEncoder().encode(text);
 const svg = (inside: string, head = 'viewBox="0 0 100 80"') =>
   utf8(`<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}</svg>`);
 const read = (bytes: Uint8Array) => artwork.read(bytes, tools, '');
-const marksOf = async (inside: string, head?: string) => (await read(svg(inside, head))).value.drawing.marks;
+/** What lies on the sheet, which cuts off what lies beyond. */
+const marksOf = async (inside: string, head?: string) => {
+  const [sheet] = (await read(svg(inside, head))).value.drawing.marks as [GroupMark];
+  return sheet.marks;
+};
 const troubleOf = (bytes: Uint8Array) =>
   read(bytes).then(
     () => null,
@@ -29,11 +33,9 @@ describe('artwork', () => {
     expect((await read(svg('<path d="M0 0h9v9z"/>', 'width="12px" height="7.5"'))).facts).toEqual({
       ...{ width: 12, height: 7.5 },
     });
-    const centered = await marksOf(
-      '<rect x="-50" y="-40" width="10" height="10"/>',
-      'viewBox="-50 -40 100 80"',
-    );
-    expect(boundsOf(centered, type)).toEqual({ left: 0, top: 0, right: 10, bottom: 10 });
+    const centered = svg('<rect x="-60" y="-40" width="20" height="10"/>', 'viewBox="-50 -40 100 80"');
+    const { marks } = (await read(centered)).value.drawing;
+    expect(boundsOf(marks, type)).toEqual({ left: 0, top: 0, right: 10, bottom: 10 });
   });
 
   it('has shapes, paint and what groups hand down, as SVG 1.1 says', async () => {

@@ -1,6 +1,6 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { compose, fromDefinition, fromTransformAttribute } from 'transformation-matrix';
-import type { GroupMark, Mark, Matrix } from '../../scene/index.ts';
+import { type GroupMark, type Mark, type Matrix, rectPath } from '../../scene/index.ts';
 import { ResourceTrouble } from '../resource.ts';
 import type { Artwork } from './index.ts';
 import { INITIAL, opacityOf, type Painting, painting, paintsOf, styled } from './paint.ts';
@@ -183,6 +183,8 @@ export function readSvg(bytes: Uint8Array): { art: Artwork; numbers: number } {
 
   const marks = marksOf(root, INITIAL, 0);
   if (marks.length === 0) throw new ResourceTrouble('shows nothing.');
-  const placed: Mark[] = x || y ? [{ type: 'group', matrix: [1, 0, 0, 1, -x, -y], marks }] : marks;
-  return { art: { width, height, drawing: { marks: placed } }, numbers };
+  // What lies beyond the sheet is not seen.
+  const clip = { path: rectPath(x, y, width, height) };
+  const sheet: Mark = { type: 'group', matrix: [1, 0, 0, 1, -x, -y], clip, marks };
+  return { art: { width, height, drawing: { marks: [sheet] } }, numbers };
 }
