@@ -4,7 +4,7 @@ import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { boundsOf, type GroupMark, type PathMark } from '../../scene/index.ts';
 import { decodePicture } from '../decode-picture.ts';
 import { dictionary } from '../dictionary/index.ts';
-import { ResourceTrouble } from '../resource.ts';
+import { troubleIn } from '../trouble.sample.ts';
 import { artwork } from './index.ts';
 
 const tools = { decodePicture };
@@ -17,14 +17,7 @@ const marksOf = async (inside: string, head?: string) => {
   const [sheet] = (await read(svg(inside, head))).value.drawing.marks as [GroupMark];
   return sheet.marks;
 };
-const troubleOf = (bytes: Uint8Array) =>
-  read(bytes).then(
-    () => null,
-    (error) => {
-      expect(error).toBeInstanceOf(ResourceTrouble);
-      return (error as Error).message;
-    },
-  );
+const troubleOf = (bytes: Uint8Array) => troubleIn(read(bytes));
 const type = typesetterFromDisk();
 
 describe('artwork', () => {

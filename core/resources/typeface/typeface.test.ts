@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { readFace } from '../../faces/faces-from-disk.ts';
 import { withFsType } from '../../faces/fonts.sample.ts';
 import { decodePicture } from '../decode-picture.ts';
-import { ResourceTrouble } from '../resource.ts';
+import { troubleIn } from '../trouble.sample.ts';
 import { typeface } from './index.ts';
 
 const require = createRequire(import.meta.url);
@@ -17,14 +17,7 @@ const variable = readFileSync(require.resolve('inter-ui/variable/InterVariable.w
 
 const tools = { decodePicture, thorough: true } as const;
 const read = async (bytes: Uint8Array) => (await typeface.read(bytes, tools, '')).facts;
-const troubleOf = (bytes: Uint8Array) =>
-  read(bytes).then(
-    () => null,
-    (error) => {
-      expect(error).toBeInstanceOf(ResourceTrouble);
-      return (error as Error).message;
-    },
-  );
+const troubleOf = (bytes: Uint8Array) => troubleIn(read(bytes));
 
 describe('a typeface of one’s own', () => {
   it('says its family, weight and slope, with outlines of either kind', async () => {
