@@ -14,7 +14,7 @@ const ground = {
 /** What the views of an open book share. */
 const book = {
   name: 'book-parts',
-  test: /(\/(app|core)\/|node_modules\/(@mui|papaparse|react-dropzone|@dnd-kit|@tanstack)\/)/,
+  test: /(\/(app|core)\/(?!niche\/)|node_modules\/(@mui|papaparse|react-dropzone|@dnd-kit|@tanstack)\/)/,
   minShareCount: 4,
 };
 

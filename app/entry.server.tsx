@@ -43,7 +43,9 @@ export default function handleRequest(
           collected.on('data', (chunk: Buffer) => chunks.push(chunk));
           collected.on('end', () => {
             const html = Buffer.concat(chunks).toString('utf8');
-            const styles = constructStyleTagsFromChunks(extractCriticalToChunks(html)).replaceAll(
+            // All that were made, also those that only stand behind others: the browser would make them anew.
+            const made = Object.keys(cache.inserted).map((id) => `${cache.key}-${id}`);
+            const styles = constructStyleTagsFromChunks(extractCriticalToChunks(made.join(' '))).replaceAll(
               '<style ',
               `<style nonce="${nonce}" `,
             );

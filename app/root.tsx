@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CssBaseline from '@mui/material/CssBaseline';
+import Stack from '@mui/material/Stack';
 import { ThemeProvider } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
@@ -16,7 +17,10 @@ import {
 } from 'react-router';
 import { useNonce } from './nonce.ts';
 import { EarlyPress } from './preview/early-press.tsx';
+import { onlyFromHere } from './same-origin.server.ts';
 import { theme } from './theme.ts';
+
+export const middleware = [onlyFromHere];
 
 export const meta = () => [
   { title: 'Restless Quill' },
@@ -36,11 +40,11 @@ export function Layout({ children }: { children: ReactNode }) {
         <meta name="emotion-insertion-point" content="" />
       </head>
       <body>
+        <EarlyPress />
         <ThemeProvider theme={theme}>
           <CssBaseline />
           {children}
         </ThemeProvider>
-        <EarlyPress />
         <ScrollRestoration nonce={nonce} />
         <Scripts nonce={nonce} />
       </body>
@@ -52,21 +56,40 @@ export default function App() {
   return <Outlet />;
 }
 
+/** What a page says in place of itself, and whether loading it again may help. */
+function saidOf(error: unknown): { heading: string; text: string; again: boolean } {
+  const status = isRouteErrorResponse(error) ? error.status : 500;
+  if (status === 404)
+    return {
+      heading: 'There is nothing here',
+      text: 'The page was moved or the book was deleted.',
+      again: false,
+    };
+  if (status === 403 && isRouteErrorResponse(error))
+    return { heading: 'Request refused', text: String(error.data), again: false };
+  return {
+    heading: 'Something went wrong',
+    text: 'What you saved is safe. Try again; if it happens once more, sign in anew.',
+    again: true,
+  };
+}
+
 export function ErrorBoundary() {
-  const error = useRouteError();
-  const found = isRouteErrorResponse(error);
-  const missing = found && error.status === 404;
+  const { heading, text, again } = saidOf(useRouteError());
   return (
     <Box component="main" sx={{ maxWidth: 560, mx: 'auto', mt: 24, px: 6 }}>
-      <Typography variant="h1">{missing ? 'There is nothing here' : 'Something went wrong'}</Typography>
-      <Typography sx={{ my: 4 }}>
-        {missing
-          ? 'The page was moved or the book was deleted.'
-          : 'What you saved is safe. Load the page again; if it happens once more, sign in anew.'}
-      </Typography>
-      <Button component={Link} to="/" variant="contained">
-        To the desk
-      </Button>
+      <Typography variant="h1">{heading}</Typography>
+      <Typography sx={{ my: 4 }}>{text}</Typography>
+      <Stack direction="row" spacing={3}>
+        {again && (
+          <Button variant="contained" onClick={() => window.location.reload()}>
+            Try again
+          </Button>
+        )}
+        <Button component={Link} to="/" variant={again ? 'outlined' : 'contained'}>
+          To the desk
+        </Button>
+      </Stack>
     </Box>
   );
 }

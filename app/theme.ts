@@ -32,8 +32,8 @@ export const PIGMENTS = [
   tokens.lichen,
 ];
 
-const TITLE = '"Alegreya", Georgia, serif';
-const TEXT = '"Alegreya Sans", "Gill Sans", sans-serif';
+const TITLE = '"Alegreya", serif';
+const TEXT = '"Alegreya Sans", sans-serif';
 
 export const theme = createTheme({
   cssVariables: false,
@@ -66,10 +66,23 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         html: { fontSize: 15 },
+        '@keyframes mui-auto-fill': { from: { animationName: 'mui-auto-fill' } },
+        '@keyframes mui-auto-fill-cancel': { from: { animationName: 'mui-auto-fill-cancel' } },
         body: { fontVariantNumeric: 'lining-nums tabular-nums', overflow: 'hidden' },
         '*:focus-visible': { outline: `2px solid ${tokens.verdigris}`, outlineOffset: 1 },
         '@media (prefers-reduced-motion: reduce)': {
           '*': { animation: 'none !important', transition: 'none !important' },
+        },
+      },
+    },
+    // A field hears by these animations that the browser has filled it in. They stand once in the page instead of being
+    // brought by every field.
+    MuiInputBase: {
+      defaultProps: { disableInjectingGlobalStyles: true },
+      styleOverrides: {
+        input: {
+          animation: 'mui-auto-fill-cancel 10ms',
+          '&:-webkit-autofill': { animation: 'mui-auto-fill 5000s' },
         },
       },
     },

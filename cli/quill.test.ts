@@ -261,6 +261,29 @@ describe('quill, without a server', () => {
     expect(quill('check', folderOf('cut.zip')).stderr).toMatch(/cut\.zip is cut off|is damaged/);
   });
 
+  it('a recipe is read in every encoding that editors save it in', () => {
+    const text = `\uFEFF${readFileSync(recipe('plain.json', { title: 'Été' }), 'utf8')}`;
+    for (const [name, bytes] of [
+      ['bom.json', Buffer.from(text, 'utf8')],
+      ['utf16le.json', Buffer.from(text, 'utf16le')],
+      ['utf16be.json', Buffer.from(text, 'utf16le').swap16()],
+    ] as const) {
+      writeFileSync(join(folder, name), bytes);
+      const told = quill('describe', join(folder, name), '--json');
+      expect(told.status, told.stderr).toBe(0);
+      expect(JSON.parse(told.stdout)).toEqual(
+        JSON.parse(quill('describe', join(folder, 'plain.json'), '--json').stdout),
+      );
+    }
+    writeFileSync(
+      join(folder, 'picture.json'),
+      Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3, 0, 0, 9, 9, 9, 9]),
+    );
+    expect(quill('describe', join(folder, 'picture.json')).stderr).toMatch(
+      /picture\.json is no recipe: it is no text/,
+    );
+  });
+
   it('a recipe of the first version is made with the words that it holds', () => {
     const old = recipe('old.json', {
       quill: 1,

@@ -3,7 +3,14 @@ import { open, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { type Book, gatherBook, type Recipe, readRecipe, troublesOfBook } from '#core/book/index.ts';
-import { BookFileTrouble, isZip, resourceFileName, unpackBook } from '#core/export/book-file.ts';
+import { decodeJson } from '#core/decode-text.ts';
+import {
+  BOOK_FILE_LIMITS,
+  BookFileTrouble,
+  isZip,
+  resourceFileName,
+  unpackBook,
+} from '#core/export/book-file.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { decodePicture } from '#core/resources/decode-picture.ts';
 import { type ResourceLoader, ResourceTrouble } from '#core/resources/index.ts';
@@ -40,9 +47,12 @@ export async function readBookFile(file: string): Promise<ReadBook> {
 function readJson(file: string): ReadBook {
   let value: unknown;
   try {
-    value = JSON.parse(readFileSync(file, 'utf8'));
+    value = decodeJson(readFileSync(file), BOOK_FILE_LIMITS.recipe);
   } catch (error) {
-    throw new BadCall(`${file} is not JSON: ${(error as Error).message}.`);
+    if (error instanceof SyntaxError) throw new BadCall(`${file} is not JSON: ${error.message}.`);
+    throw new BadCall(
+      `${file} is no recipe: it is no text, or has more than ${BOOK_FILE_LIMITS.recipe / 1048576} MB.`,
+    );
   }
   const { recipe, contents } = read(file, value);
   const beside = new Map(

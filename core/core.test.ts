@@ -62,7 +62,7 @@ describe('fingerprints', () => {
 });
 
 describe('random streams', () => {
-  it('give the same numbers for the same key and others for a neighbouring one', () => {
+  it('give the same numbers for the same key and others for a neighboring one', () => {
     const first = (...key: (string | number)[]) => {
       const stream = randomStream(...key);
       return Array.from({ length: 8 }, () => stream.int(1_000_000));

@@ -32,3 +32,10 @@ export function decodeText(bytes: Uint8Array, most: number): string {
     return new TextDecoder('windows-1252').decode(bytes);
   }
 }
+
+/**
+ * The value of a JSON file in any encoding that editors save it in.
+ * @param most bytes that are taken
+ * @throws RangeError when the file is over the limit or is no text, SyntaxError when it is no JSON
+ */
+export const decodeJson = (bytes: Uint8Array, most: number): unknown => JSON.parse(decodeText(bytes, most));

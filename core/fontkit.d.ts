@@ -32,7 +32,7 @@ declare module 'fontkit' {
     glyphForCodePoint(codePoint: number): Glyph;
     layout(
       text: string,
-      features?: string[],
+      features?: Readonly<Record<string, boolean>>,
     ): {
       glyphs: Glyph[];
       positions: { xAdvance: number; xOffset: number; yOffset: number }[];

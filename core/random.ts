@@ -14,7 +14,7 @@ export interface RandomStream {
 
 /**
  * Opens the stream of a key: book seed, section, item number, count of re-rolls. Parts are joined with a
- * separator that no part can hold, then hashed, so that neighbouring keys give unrelated streams.
+ * separator that no part can hold, then hashed, so that neighboring keys give unrelated streams.
  * Generator: xoroshiro128+ (Blackman and Vigna 2018).
  */
 export function randomStream(...key: (string | number)[]): RandomStream {

@@ -3,10 +3,14 @@ import { spawnSync } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { build } from 'esbuild';
-import { benchBooks, benchBrowser, benchCurves } from '../tests/bench/browser.mjs';
-import { benchNiches } from '../tests/bench/niches.mjs';
-import { buildIfNeeded, installDebianPackages, postgresql, program } from './lib/install.mjs';
+import {
+  buildIfNeeded,
+  checkNode,
+  installDebianPackages,
+  installPackages,
+  postgresql,
+  program,
+} from './lib/install.mjs';
 import { freePort, removePostgres, startPostgres } from './lib/postgres.mjs';
 import { startPrograms } from './lib/programs.mjs';
 import { run, Stop } from './lib/say.mjs';
@@ -16,6 +20,12 @@ const DEMO_JOB_MS = 40_000;
 const LOOP_FILE = resolve('.quill-test/bench-loops');
 
 run(async () => {
+  checkNode();
+  installPackages();
+  // Not before the packages are there.
+  const { build } = await import('esbuild');
+  const { benchBooks, benchBrowser, benchCurves } = await import('../tests/bench/browser.mjs');
+  const { benchNiches } = await import('../tests/bench/niches.mjs');
   await build({
     entryPoints: { bench: 'tests/bench/bench.ts', memory: 'tests/bench/memory.ts', quill: 'cli/quill.ts' },
     outdir: 'build/bench',

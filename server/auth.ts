@@ -1,10 +1,12 @@
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
+import { APIError, createAuthMiddleware } from 'better-auth/api';
 import { eq } from 'drizzle-orm';
 import { type Database, db } from './db/client.ts';
 import * as schema from './db/schema.ts';
 import { newId } from './ids.ts';
 import { settings } from './settings.ts';
+import { NO_ADDRESS, signInTriesIn } from './sign-in-tries.ts';
 
 export const DEMO_ACCOUNT = {
   name: 'Tin Lantern Press',
@@ -14,8 +16,20 @@ export const DEMO_ACCOUNT = {
 
 const DAY = 60 * 60 * 24;
 
+const SIGN_IN = '/sign-in/email';
+
+/** Whose tries are counted. Everyone has the demo's password, so nobody's wrong tries close the demo. */
+function triedAccount(body: unknown): string | null {
+  const { email, password } = (body ?? {}) as { email?: unknown; password?: unknown };
+  if (email === DEMO_ACCOUNT.email && password === DEMO_ACCOUNT.password) return null;
+  return typeof email === 'string' ? email : null;
+}
+
+const addressOf = (headers: Headers | undefined): string => headers?.get('x-forwarded-for') ?? NO_ADDRESS;
+
 function make(database: Database) {
   const { PUBLIC_URL, SESSION_SECRET } = settings();
+  const tries = signInTriesIn(database);
   return betterAuth({
     baseURL: PUBLIC_URL,
     basePath: '/sign-in/api',
@@ -29,7 +43,28 @@ function make(database: Database) {
       storage: 'database',
       window: 60,
       max: 100,
-      customRules: { '/sign-in/email': { window: 60, max: 8 }, '/sign-up/email': { window: 60, max: 5 } },
+      // Tries to sign in are counted by account below.
+      customRules: {
+        [SIGN_IN]: false,
+        // Where addresses are not known, all presses that begin in the same minute come from one.
+        '/sign-up/email': ({ headers }) => ({ window: 60, max: addressOf(headers) === NO_ADDRESS ? 60 : 5 }),
+      },
+    },
+    hooks: {
+      before: createAuthMiddleware(async ({ path, body, headers }) => {
+        const account = path === SIGN_IN ? triedAccount(body) : null;
+        const wait = account === null ? 0 : await tries.count(account, addressOf(headers));
+        if (wait > 0)
+          throw new APIError(
+            'TOO_MANY_REQUESTS',
+            { message: `Too many attempts. Wait ${wait} seconds, then try again.` },
+            { 'retry-after': String(wait) },
+          );
+      }),
+      after: createAuthMiddleware(async ({ path, body, headers, context }) => {
+        const account = path === SIGN_IN && context.newSession ? triedAccount(body) : null;
+        if (account !== null) await tries.forget(account, addressOf(headers));
+      }),
     },
     advanced: {
       cookiePrefix: 'quill',
@@ -71,7 +106,7 @@ export const auth = () => {
  */
 export function knownAddress(from: Headers): Headers {
   const headers = new Headers(from);
-  if (!settings().TRUST_PROXY || !headers.get('x-forwarded-for')) headers.set('x-forwarded-for', '127.0.0.1');
+  if (!settings().TRUST_PROXY || !headers.get('x-forwarded-for')) headers.set('x-forwarded-for', NO_ADDRESS);
   return headers;
 }
 

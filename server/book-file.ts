@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { Writable } from 'node:stream';
 import { finished } from 'node:stream/promises';
 import { type Recipe, type RecipeProblem, readRecipe } from '#core/book/recipe.ts';
+import { decodeJson } from '#core/decode-text.ts';
 import { BOOK_FILE_LIMITS, BookFileTrouble, isZip, packBook, unpackBook } from '#core/export/book-file.ts';
 import { ResourceTrouble, resourceType } from '#core/resources/index.ts';
 import { createBook } from './books.ts';
@@ -50,7 +51,7 @@ async function openRecipe(workspaceId: string, content: AsyncIterable<Uint8Array
   }
   let value: unknown;
   try {
-    value = JSON.parse(new TextDecoder().decode(Buffer.concat(parts)));
+    value = decodeJson(Buffer.concat(parts), most);
   } catch {
     return { problems: ['The file is neither JSON nor a ZIP. Choose a recipe.json, or the ZIP of a book.'] };
   }

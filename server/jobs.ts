@@ -13,6 +13,7 @@ export const QUEUES = {
   expand: 'expand',
   'watch-submissions': 'watch-submissions',
   'watch-niches': 'watch-niches',
+  'forget-tries': 'forget-tries',
   reckon: 'reckon',
 } as const;
 /** Channel on which a change of a job is told; the payload is the workspace. */
@@ -122,7 +123,7 @@ export async function enqueueJob<Kind extends JobKind>(
 export async function cancelJob(workspaceId: string, id: string): Promise<boolean> {
   const stopped = await db()
     .update(job)
-    .set({ state: 'cancelled', message: 'Cancelled. Nothing was changed.', finishedAt: new Date() })
+    .set({ state: 'canceled', message: 'Canceled. Nothing was changed.', finishedAt: new Date() })
     .where(and(eq(job.workspaceId, workspaceId), eq(job.id, id), inArray(job.state, ['queued', 'running'])))
     .returning({ id: job.id });
   if (stopped.length) await tellJobs(workspaceId);

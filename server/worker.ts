@@ -12,6 +12,7 @@ import { lookJob } from './press/look-job.ts';
 import { makeFiles } from './press/make-files.ts';
 import { type ClaimedJob, claim, finish } from './press/running-job.ts';
 import { WATCH_NICHES_SECONDS, watchNiches } from './press/watch-niches.ts';
+import { FORGET_TRIES_SECONDS, forgetOldTries } from './sign-in-tries.ts';
 
 /** How often jobs of lost workers are looked for. */
 const RESCUE_SECONDS = 3;
@@ -77,6 +78,7 @@ async function regularly(name: keyof typeof QUEUES, seconds: number, run: () => 
 }
 await regularly('watch-submissions', WATCH_SUBMISSIONS_SECONDS, watchSubmissions);
 await regularly('watch-niches', WATCH_NICHES_SECONDS, watchNiches);
+await regularly('forget-tries', FORGET_TRIES_SECONDS, forgetOldTries);
 const rescue = setInterval(async () => {
   try {
     if (!(await me.isHeld())) beginAnew('The lock that says that it lives is gone');

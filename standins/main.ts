@@ -15,7 +15,7 @@ const app = wrenfairApp({
   folder: values.folder,
   key: values.key,
   ...(values.today ? { today: values.today } : {}),
-  behaviour: { reviewSeconds: Number(values['review-seconds']) || 0 },
+  behavior: { reviewSeconds: Number(values['review-seconds']) || 0 },
 });
 const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port: Number(values.port) }, () =>
   console.log(`Wrenfair stands in at http://127.0.0.1:${values.port}`),

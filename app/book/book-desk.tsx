@@ -63,7 +63,10 @@ export function BookDesk({
   // By value: files come anew with every answer of the server, mostly the same.
   const made = JSON.stringify(Object.fromEntries(files.map((file) => [file.name, file.madeFrom])));
   const madeFrom = useMemo(() => JSON.parse(made) as MadeFrom, [made]);
-  const outOfDate = useMemo(() => partsOutOfDate(madeFrom, fingerprintsOf(book)), [madeFrom, book]);
+  const outOfDate = useMemo(
+    () => (made === '{}' ? [] : partsOutOfDate(madeFrom, fingerprintsOf(book))),
+    [made, madeFrom, book],
+  );
   const filesCurrent = files.length > 0 && outOfDate.length === 0;
   const proof = useProof(madeFrom);
   const all = useJobs();

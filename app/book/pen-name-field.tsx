@@ -56,7 +56,7 @@ export function PenNameField() {
             value={name}
             onChange={(event) => setName(event.target.value)}
             sx={{ mt: 2, minWidth: 300 }}
-            helperText="Spelt as it shall stand on every book"
+            helperText="Spelled as it shall stand on every book"
           />
         </DialogContent>
         <DialogActions>

@@ -6,7 +6,7 @@ import { contrast } from './contrast.ts';
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
 
 describe('contrast (WCAG 2.2)', () => {
-  // The ends of the scale are the definition’s; #767676 is the darkest well-known grey that passes 4.5 on white (from memory).
+  // The ends of the scale are the definition’s; #767676 is the darkest well-known gray that passes 4.5 on white (from memory).
   it.each([
     ['#000000', '#ffffff', 21],
     ['#ffffff', '#ffffff', 1],

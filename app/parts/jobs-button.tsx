@@ -18,7 +18,7 @@ const STATES = {
   running: 'running',
   done: 'done',
   failed: 'failed',
-  cancelled: 'cancelled',
+  canceled: 'canceled',
 } as const;
 
 /** One job with its progress, time left and a way to stop it. */

@@ -3,9 +3,6 @@ import { createTypesetter } from '#core/scene/create-typesetter.ts';
 import type { Typesetter } from '#core/scene/index.ts';
 import { faceUrl } from './faces-url.ts';
 
-/** In most pages of most books. */
-const USUAL: readonly ShippedFace[] = ['alegreya-sans-regular', 'alegreya-bold', 'alegreya-italic'];
-
 /**
  * Waits for the file, which only a worker may do: most books need few of the faces, and a face is asked for in the
  * middle of setting a line.
@@ -22,9 +19,4 @@ function read(face: ShippedFace): Uint8Array {
 }
 
 /** A typesetter, in a worker, on the typefaces the files are made with. */
-export function typesetterInWorker(): Typesetter {
-  const type = createTypesetter(read);
-  // A face unfolds its kerning when the first word is set in it: better now, while the page is being put together.
-  for (const face of USUAL) type.shape('Aa', face);
-  return type;
-}
+export const typesetterInWorker = (): Typesetter => createTypesetter(read);

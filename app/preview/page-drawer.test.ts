@@ -36,6 +36,25 @@ function pressOnDemand(pages: number) {
 const pageNumbers = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
 describe('the drawer of pages', () => {
+  it('marks when everything in view is there, also where it was drawn ahead of need', async () => {
+    performance.clearMarks();
+    const marked = () =>
+      (performance.getEntriesByName('quill-drawn') as PerformanceMark[]).map(({ detail }) => detail.pages);
+    const press = pressOnDemand(100);
+    const drawer = new PageDrawer(press.draw);
+    const wanted = { recipe: states[0]!, width: 74, ahead: pageNumbers(1, 8) };
+    drawer.want({ ...wanted, inView: [] });
+    await press.answer();
+    expect(marked()).toEqual([]);
+    drawer.want({ ...wanted, inView: pageNumbers(1, 6) });
+    expect(marked()).toEqual([6]);
+    drawer.want({ ...wanted, recipe: states[1]!, inView: pageNumbers(1, 6) });
+    await press.answer(4);
+    expect(marked()).toEqual([6]);
+    await press.answer();
+    expect(marked()).toEqual([6, 6]);
+  });
+
   it('draws what is in view in one go, then what lies ahead a few at a time', async () => {
     const press = pressOnDemand(100);
     const drawer = new PageDrawer(press.draw);

@@ -42,6 +42,8 @@ export class PageDrawer {
   #wanted: Wanted | null = null;
   #busy = false;
   #progress: Progress | null = null;
+  /** All in view was there when it was last looked at. */
+  #whole = false;
 
   /** @param draw draws pages as wanted; those missing from its answer are asked for again */
   constructor(draw: (wanted: Wanted, pages: number[], inView: boolean) => Promise<DrawnPage[]>) {
@@ -74,6 +76,9 @@ export class PageDrawer {
   #tellProgress(): void {
     const of = this.#wanted?.width ? this.#wanted.inView.length : 0;
     const done = of - this.#missing(this.#wanted?.inView ?? []).length;
+    // For whoever measures: everything in view is there, drawn just now or ahead of need.
+    if (of > 0 && done === of && !this.#whole) performance.mark('quill-drawn', { detail: { pages: of } });
+    if (of > 0) this.#whole = done === of;
     const before = this.#progress;
     this.#progress = done === of ? null : { done, of };
     if (before?.done !== this.#progress?.done || before?.of !== this.#progress?.of)
@@ -98,7 +103,6 @@ export class PageDrawer {
       for (let next = this.#next(); next; next = this.#next()) {
         const { wanted, pages, inView } = next;
         this.#keep(wanted, await this.#draw(wanted, pages, inView));
-        if (inView) performance.mark('quill-drawn', { detail: { pages: pages.length } });
       }
     } finally {
       this.#busy = false;

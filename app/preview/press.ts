@@ -1,6 +1,6 @@
 import { type Remote, wrap } from 'comlink';
 import type { Recipe } from '#core/book/recipe.ts';
-import { EARLY_PRESS } from './early-press.tsx';
+import { EARLY_PRESS, type EarlyWork } from './early-press.tsx';
 import type { Press } from './press.worker.ts';
 import pressUrl from './press.worker.ts?worker&url';
 
@@ -13,18 +13,19 @@ interface Running {
 }
 
 /** The worker that the page began before its program was there, once; then new ones. */
-function newWorker(): Worker {
+function newWorker(recipe?: Recipe): Worker {
   const page = globalThis as { [EARLY_PRESS]?: Worker };
   const early = page[EARLY_PRESS];
   delete page[EARLY_PRESS];
-  return early ?? new Worker(pressUrl, { type: 'module', name: 'press' });
+  if (early) return early;
+  const worker = new Worker(pressUrl, { type: 'module', name: 'press' });
+  if (recipe) worker.postMessage({ begin: recipe } satisfies EarlyWork);
+  return worker;
 }
 
-function start(): Running {
-  const running: Running = {
-    remote: wrap<Press>(newWorker()),
-    ready: false,
-  };
+/** @param recipe to be prepared for, where the worker is not given work at once */
+function start(recipe?: Recipe): Running {
+  const running: Running = { remote: wrap<Press>(newWorker(recipe)), ready: false };
   void running.remote.ready().then(() => {
     running.ready = true;
   });
@@ -84,7 +85,7 @@ export async function drawingInView<T>(drawn: Promise<T>): Promise<T> {
     if (underWay === 0) {
       for (const go of atRest) go();
       atRest = [];
-      if (drawing.length < wantedDrawing()) drawing.push(start());
+      if (drawing.length < wantedDrawing()) drawing.push(start(drawing[0]?.holds));
     }
   }
 }

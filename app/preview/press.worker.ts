@@ -10,10 +10,14 @@ import { type Finding, proofSteps } from '#core/proof/index.ts';
 import type { Scene } from '#core/scene/index.ts';
 import { browserLoader } from './browser-loader.ts';
 import { drawScene } from './canvas.ts';
+import type { EarlyWork } from './early-press.tsx';
 import { typesetterInWorker } from './faces.ts';
 
 /** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
 const SHOW_MS = 250;
+
+/** So many pages are in view, or nearly, when a book is opened. */
+const PAGES_PREPARED = 24;
 
 /** A proof, or a run of pages, listens for other work after this long. */
 const STRETCH_MS = 15;
@@ -72,9 +76,48 @@ const otherWork = (): Promise<void> =>
 
 const gathered = (recipe: Recipe): Promise<Book> => gatherBook(recipe, browserLoader, type);
 
+/** @returns gives way when it is time, and answers false when another book came meanwhile */
+function stretchesWith(asked: Promise<Book>): () => Promise<boolean> {
+  let rested = performance.now();
+  return async () => {
+    if (performance.now() - rested < STRETCH_MS) return true;
+    await otherWork();
+    rested = performance.now();
+    return book === asked;
+  };
+}
+
+/**
+ * Makes the first pages of a book that nobody has asked for yet, until somebody does: in what it makes, sets and keeps
+ * meanwhile lies most of the work of drawing them.
+ */
+async function prepare(recipe: Recipe): Promise<void> {
+  const begun = gathered(recipe);
+  book = begun;
+  const whole = await begun;
+  const goesOn = stretchesWith(begun);
+  for (const page of whole.plan.pages.slice(0, PAGES_PREPARED)) {
+    for (const _ of pageSteps(whole, page)) if (!(await goesOn())) return;
+    drawPage(whole, page.number, type);
+    if (!(await goesOn())) return;
+  }
+}
+
+let prepared: Promise<void> | undefined;
+
+// Apart from what the page asks, whose program need not be there yet.
+addEventListener('message', (event) => {
+  if (!('begin' in event.data)) return;
+  event.stopImmediatePropagation();
+  // What fails here fails again when it is asked for, and is told then.
+  prepared = prepare((event.data as EarlyWork).begin).catch(() => {});
+});
+
 const press = {
-  /** Answers when the worker has loaded what it needs. */
-  ready(): void {},
+  /** Answers when the worker has loaded what it needs, and has prepared the book that it was begun with. */
+  async ready(): Promise<void> {
+    await prepared;
+  },
 
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
@@ -90,14 +133,7 @@ const press = {
     const whole = await asked;
     const drawn: DrawnPage[] = [];
     const began = performance.now();
-    let rested = began;
-    /** Gives way when it is time. @returns false when another book came meanwhile */
-    const goesOn = async (): Promise<boolean> => {
-      if (performance.now() - rested < STRETCH_MS) return true;
-      await otherWork();
-      rested = performance.now();
-      return book === asked;
-    };
+    const goesOn = stretchesWith(asked);
     pages: for (const page of numbers) {
       const planned = whole.plan.pages[page - 1];
       if (!planned) {

@@ -66,8 +66,10 @@ export async function action({ request, params }: Route.ActionArgs) {
   return { refused: 'refused' in answer ? answer.refused : null };
 }
 
-/** Pages are drawn in it from the beginning. */
-export const handle: RouteHandle = { draws: true };
+/** Its pages are drawn from the beginning. */
+export const handle: RouteHandle = {
+  draws: (loaderData) => (loaderData as Route.ComponentProps['loaderData']).book.recipe,
+};
 
 /** An open book: its header and job ticket, which never leave, and one of its five views. */
 export default function Book({ loaderData }: Route.ComponentProps) {

@@ -4,5 +4,5 @@ import type { Route } from './+types/cancel-job.ts';
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
-  return { cancelled: await cancelJob(workspaceId, idFrom(params.job)) };
+  return { canceled: await cancelJob(workspaceId, idFrom(params.job)) };
 }

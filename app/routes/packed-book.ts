@@ -1,5 +1,6 @@
 import { PassThrough } from 'node:stream';
 import { createReadableStreamFromReadable } from '@react-router/node';
+import { downloadName } from '#core/export/download-name.ts';
 import { writeBookFile } from '#server/book-file.ts';
 import { openBook } from '#server/books.ts';
 import { idFrom, notFound, requireVisitor } from '../visitor.server.ts';
@@ -15,7 +16,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return new Response(createReadableStreamFromReadable(stream), {
     headers: {
       'content-type': 'application/zip',
-      'content-disposition': `attachment; filename="${book.id}.zip"`,
+      'content-disposition': `attachment; filename="${downloadName(book.recipe.title, 'book.zip')}"`,
       'x-content-type-options': 'nosniff',
       'cache-control': 'no-store',
     },

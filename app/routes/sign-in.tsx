@@ -67,7 +67,10 @@ export async function action({ request }: Route.ActionArgs) {
     for (const cookie of answer.headers.getSetCookie()) out.append('set-cookie', cookie);
     return redirect(to, { headers: out });
   }
-  if (answer.status === 429) return { error: 'Too many tries. Wait a minute, then try again.' };
+  if (answer.status === 429)
+    return {
+      error: `Too many attempts. Wait ${answer.headers.get('retry-after') ?? 60} seconds, then try again.`,
+    };
   if (wish.wish === 'sign up')
     return { error: 'There is an account with this e-mail already. Sign in with it.' };
   return { error: 'E-mail and password do not match an account.' };

@@ -1,4 +1,5 @@
 import { Unzip, UnzipInflate, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import { decodeJson } from '../decode-text.ts';
 import { type NamedResource, resourceType } from '../resources/index.ts';
 
 /** Name of the recipe in the ZIP of a book. */
@@ -175,7 +176,7 @@ export async function unpackBook(
   if (open > 0 || !hasEnd(tail)) throw new BookFileTrouble('is cut off. Pack the book again.');
   if (!recipe) throw new BookFileTrouble(`has no ${RECIPE} in it.`);
   try {
-    return JSON.parse(new TextDecoder().decode(joined(recipe)));
+    return decodeJson(joined(recipe), limits.recipe);
   } catch {
     throw new BookFileTrouble(`has a ${RECIPE} in it that is not JSON.`);
   }

@@ -43,7 +43,7 @@ const book = (more: Record<string, unknown> = {}) =>
   );
 
 const color: fc.Arbitrary<Color> = fc.oneof(
-  fc.double({ min: 0, max: 1, noNaN: true }).map((grey) => ({ gray: grey })),
+  fc.double({ min: 0, max: 1, noNaN: true }).map((gray) => ({ gray })),
   fc
     .tuple(...[0, 0, 0].map(() => fc.double({ min: 0, max: 1, noNaN: true })))
     .map((rgb) => ({ rgb: rgb as [number, number, number] })),

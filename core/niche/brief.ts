@@ -137,10 +137,10 @@ export function briefFrom(
     );
     if (known) tally.set(known.name, (tally.get(known.name) ?? 0) + 1);
   }
-  const [favourite] = [...tally].sort((a, b) => b[1] - a[1])[0] ?? [USUAL.trim];
+  const [favorite] = [...tally].sort((a, b) => b[1] - a[1])[0] ?? [USUAL.trim];
   const middle = median(present(best.map((book) => book.pages))) || USUAL.pages;
   const made = {
-    trim: favourite as Brief['trim'],
+    trim: favorite as Brief['trim'],
     pages: Math.min(400, Math.max(24, Math.round(middle / 2) * 2)),
     ink: 'black' as Brief['ink'],
   };

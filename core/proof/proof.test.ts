@@ -190,7 +190,7 @@ describe('each check fails when it should', () => {
     expect(coverGround.ofBook!(context)).toEqual([]);
   });
 
-  it('names: a misspelt title, and a cover without one', () => {
+  it('names: a misspelled title, and a cover without one', () => {
     expect(
       names.ofBook!(wrapWith([word('The Hvie', 'title'), word('Odile Marrow', 'penName')]))[0]!.message,
     ).toMatch(/reads “The Hvie”, but the book’s is “The Hive”/);

@@ -10,6 +10,10 @@ const SHAPED_WORDS_KEPT = 40_000;
 /** Own faces kept at a time, the ones of the book at hand among them; a recipe names fewer. */
 const OWN_FACES_KEPT = 48;
 
+const MARK = /\p{M}/u;
+/** Features that place marks: a face takes most of its time to unfold them, and few texts have any. */
+const NO_MARKS = { mark: false, mkmk: false };
+
 /**
  * Turns text into placed glyphs with the font's own ligatures and kerning.
  * @param read gives the bytes of a face that ships; called once for each face that is used
@@ -47,7 +51,8 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
       const width = advanceWidth / em;
       return { face, glyphs: [id], advances: [width], widths: [width], codePoints: [[codePoint]] };
     }
-    const { glyphs, positions } = opened.layout(text, features);
+    const wanted = Object.fromEntries(features.map((feature) => [feature, true]));
+    const { glyphs, positions } = opened.layout(text, MARK.test(text) ? wanted : { ...wanted, ...NO_MARKS });
     return {
       face,
       glyphs: glyphs.map((glyph) => glyph.id),

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
+import { FACE_IDS } from '../faces/index.ts';
 import { BLACK, type FaceId, fitText, IDENTITY, markBounds, textLine } from './index.ts';
 
 const type = typesetterFromDisk();
@@ -28,6 +29,35 @@ describe('shaping', () => {
       expect(run!.advances[0]).toBeCloseTo(positions[0]!.xAdvance / em, 9);
     }
   });
+
+  it.each(FACE_IDS)(
+    'sets words in %s as the full layout of the face does, with marks and without',
+    (face) => {
+      const em = type.font(face).unitsPerEm;
+      const words = [
+        'AVAToy',
+        'office',
+        'flügel-Ångström',
+        '“Weißwurst”',
+        'Việt',
+        'Жаворонок',
+        'Λόγος',
+        '𝄞♭',
+        'דְּבַשׁ',
+        'e\u0301te\u0301',
+      ];
+      let alike = 0;
+      for (const word of words) {
+        const { runs } = type.shape(word, face);
+        if (runs.length !== 1 || runs[0]!.face !== face) continue;
+        const { glyphs, positions } = type.font(face).layout(word);
+        expect(runs[0]!.glyphs).toEqual(glyphs.map(({ id }) => id));
+        expect(runs[0]!.advances).toEqual(positions.map(({ xAdvance }) => xAdvance / em));
+        alike++;
+      }
+      expect(alike).toBeGreaterThan(0);
+    },
+  );
 
   it('kerns words: AVAVA is narrower than its letters', () => {
     const letters = [...'AVAVA'].reduce((sum, letter) => sum + type.width(letter, 'alegreya-bold', 100), 0);

@@ -1,6 +1,6 @@
 const segmenter = new Intl.Segmenter('en', { granularity: 'grapheme' });
 
-/** Nothing outside this range joins with its neighbour, so the quick way is also the right one. */
+/** Nothing outside this range joins with its neighbor, so the quick way is also the right one. */
 const PLAIN = /^[\u0020-\u02ff]*$/;
 
 /** The letters of a text as a reader counts them (Unicode UAX #29, extended grapheme clusters). */

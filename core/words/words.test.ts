@@ -27,7 +27,7 @@ describe('words of a grid', () => {
 });
 
 describe('reading word lists', () => {
-  it('recognises title lines by mark, by blank line and by case', () => {
+  it('recognizes title lines by mark, by blank line and by case', () => {
     expect(readWords('# In the hive\nqueen\ndrone\n\nTools:\nsmoker\nveil').lists).toEqual([
       { title: 'In the hive', words: ['queen', 'drone'] },
       { title: 'Tools', words: ['smoker', 'veil'] },

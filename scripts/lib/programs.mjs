@@ -125,7 +125,7 @@ export async function startPrograms({
     rmSync(pidFile(home), { force: true });
   };
   try {
-    // The shop unpacks its catalogue meanwhile.
+    // The shop unpacks its catalog meanwhile.
     const shop = start('stand-ins', [
       'build/node/standins.mjs',
       '--port',

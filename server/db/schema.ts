@@ -78,6 +78,13 @@ export const rateLimit = pgTable('rate_limit', {
   lastRequest: bigint('last_request', { mode: 'number' }).notNull(),
 });
 
+/** Tries to sign in, counted by account and by address. */
+export const signInTries = pgTable('sign_in_tries', {
+  key: text('key').primaryKey(),
+  points: integer('points').notNull(),
+  expire: at('expire'),
+});
+
 // The work. Every table belongs to a workspace.
 
 export const workspace = pgTable('workspace', {
@@ -199,7 +206,7 @@ export const madeFile = pgTable(
 
 export const JOB_KINDS = ['make-files', 'hand-in', 'look', 'expand'] as const;
 export type JobKind = (typeof JOB_KINDS)[number];
-export const JOB_STATES = ['queued', 'running', 'done', 'failed', 'cancelled'] as const;
+export const JOB_STATES = ['queued', 'running', 'done', 'failed', 'canceled'] as const;
 export type JobState = (typeof JOB_STATES)[number];
 
 export const job = pgTable(

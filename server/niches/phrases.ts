@@ -98,7 +98,7 @@ export async function widenNiche(
   return enqueueExpand(workspaceId, nicheId, ways.includes('letters'));
 }
 
-/** Goes on with what was cancelled or failed: suggestions that were not all asked for are asked for again. */
+/** Goes on with what was canceled or failed: suggestions that were not all asked for are asked for again. */
 export async function resumePhrases(workspaceId: string, nicheId: string): Promise<string> {
   await db()
     .update(phrase)

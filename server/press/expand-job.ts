@@ -8,7 +8,7 @@ import { addPhrases, countPhrases, notePhrase, notePhraseFailed, waitingPhrases 
 import { patiently } from '../services/patience.ts';
 import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
 import { wrenfair } from '../services/wrenfair.ts';
-import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
+import { Canceled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** Requests under way at once. */
 const AT_ONCE = 4;
@@ -37,7 +37,7 @@ function politely(requestsASecond: number, stopped: () => boolean, tell: (messag
       queue.add(
         () =>
           patiently(async () => {
-            if (stopped()) throw new Cancelled();
+            if (stopped()) throw new Canceled();
             return request();
           }, rested),
         { throwOnTimeout: true },
@@ -51,7 +51,7 @@ function politely(requestsASecond: number, stopped: () => boolean, tell: (messag
 
 /**
  * Asks for every phrase that waits, and first, where it is told so, for suggestions by letters. Each answer is
- * noted at once, so that a cancelled or lost job goes on where it was.
+ * noted at once, so that a canceled or lost job goes on where it was.
  */
 export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand'>): Promise<void> {
   const { workspaceId } = row;
@@ -61,14 +61,14 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
     return;
   }
   const [choices, curve] = await Promise.all([choicesOf(workspaceId), curveOf(workspaceId)]);
-  let cancelled = false;
+  let canceled = false;
   const tell = progressOf(row, () => {
-    cancelled = true;
+    canceled = true;
   });
   let done = 0;
   const market = politely(
     choices.requestsASecond,
-    () => cancelled,
+    () => canceled,
     (message) => tell(done, row.of, message),
   );
   let failed = 0;
@@ -91,7 +91,7 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
     row.of = done + (await countPhrases(workspaceId, niche.id)).waiting;
     for (;;) {
       const batch = await waitingPhrases(workspaceId, niche.id, BATCH);
-      if (batch.length === 0 || cancelled) break;
+      if (batch.length === 0 || canceled) break;
       await Promise.all(
         batch.map(async ({ id, phrase }) => {
           try {
@@ -106,7 +106,7 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
         }),
       );
     }
-    if (cancelled) return;
+    if (canceled) return;
     await finish(
       row,
       'done',
@@ -115,7 +115,7 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
         : 'Every phrase has its answer.',
     );
   } catch (error) {
-    if (!(error instanceof Cancelled || cancelled)) throw error;
+    if (!(error instanceof Canceled || canceled)) throw error;
   } finally {
     market.end();
   }

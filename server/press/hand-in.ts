@@ -10,7 +10,7 @@ import { patiently, TRIES } from '../services/patience.ts';
 import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
 import { printingService } from '../services/printing-services.ts';
 import { fileStore, StoreTrouble } from '../store/index.ts';
-import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
+import { Canceled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** How often submissions in review are asked after. */
 export const WATCH_SUBMISSIONS_SECONDS = 3;
@@ -38,7 +38,7 @@ export async function handInJob(row: ClaimedJob, { submission: id }: JobPayload<
   const tell = progressOf(row, () => stop.abort());
   row.of = 4;
   const step = async <T>(done: number, message: string, work: () => Promise<T>): Promise<T> => {
-    if (stop.signal.aborted) throw new Cancelled();
+    if (stop.signal.aborted) throw new Canceled();
     tell(done, row.of, message);
     return patiently(work, (trouble, attempt) =>
       tell(done, row.of, `${trouble.message} Try ${attempt + 1} of ${TRIES}.`),
@@ -61,8 +61,8 @@ export async function handInJob(row: ClaimedJob, { submission: id }: JobPayload<
     await note(id, { state: 'in review' });
     await finish(row, 'done', 'Handed in; now in review.');
   } catch (error) {
-    if (error instanceof Cancelled) {
-      await note(id, { state: 'failed', reasons: ['Cancelled before it was in review.'] });
+    if (error instanceof Canceled) {
+      await note(id, { state: 'failed', reasons: ['Canceled before it was in review.'] });
       return;
     }
     if (isLostConnection(error)) throw error;

@@ -11,16 +11,16 @@ export async function lookJob(row: ClaimedJob): Promise<void> {
     await finish(row, 'failed', 'The niche is not there any more.');
     return;
   }
-  let cancelled = false;
+  let canceled = false;
   const tell = progressOf(row, () => {
-    cancelled = true;
+    canceled = true;
   });
   row.of = 1;
   tell(0, 1, `“${niche.phrase}”`);
   try {
     await patiently(
       async () => {
-        if (!cancelled) await takeLook(row.workspaceId, niche.id, niche.phrase);
+        if (!canceled) await takeLook(row.workspaceId, niche.id, niche.phrase);
       },
       (trouble, attempt) => tell(0, 1, `${trouble.message} Try ${attempt + 1} of ${TRIES}.`),
     );

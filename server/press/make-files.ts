@@ -12,7 +12,7 @@ import type { JobPayload } from '../job-payloads.ts';
 import { ownContents } from '../resources/resources.ts';
 import { settings } from '../settings.ts';
 import { storeFile } from '../store/index.ts';
-import { Cancelled, type ClaimedJob, finish, progressOf } from './running-job.ts';
+import { Canceled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** Makes the files of a revision in a worker thread, stores them, and notes them together. Safe to run twice. */
 export async function makeFiles(
@@ -53,12 +53,12 @@ export async function makeFiles(
         ...(await storeFile(join(folder, name), (trouble) => tell(row.of, row.of + 1, trouble.message))),
       });
     }
-    if (stop.signal.aborted) throw new Cancelled();
+    if (stop.signal.aborted) throw new Canceled();
     // Noted first: whoever sees the job done finds its files.
     await noteMadeFiles(row.workspaceId, bookId, files);
     await finish(row, 'done', `Files made from revision ${revision}.`);
   } catch (error) {
-    if (stop.signal.aborted || error instanceof Cancelled) return;
+    if (stop.signal.aborted || error instanceof Canceled) return;
     if (isLostConnection(error)) throw error;
     const full = (error as NodeJS.ErrnoException).code === 'ENOSPC';
     await finish(

@@ -8,10 +8,10 @@ export type ClaimedJob = typeof job.$inferSelect;
 /** Progress is told this often at most. */
 const TELL_EVERY_MS = 150;
 
-/** Raised inside a job that was cancelled, to leave it at once. */
-export class Cancelled extends Error {}
+/** Raised inside a job that was canceled, to leave it at once. */
+export class Canceled extends Error {}
 
-/** Takes a queued job for this worker; null when somebody has it, or it was cancelled. */
+/** Takes a queued job for this worker; null when somebody has it, or it was canceled. */
 export async function claim(id: string, worker: number): Promise<ClaimedJob | null> {
   const [row] = await db()
     .update(job)
@@ -22,7 +22,7 @@ export async function claim(id: string, worker: number): Promise<ClaimedJob | nu
   return row ?? null;
 }
 
-/** Tells how far a job is, and learns whether it was cancelled. */
+/** Tells how far a job is, and learns whether it was canceled. */
 export function progressOf(
   row: ClaimedJob,
   onCancel: () => void,
@@ -50,7 +50,7 @@ export function progressOf(
   };
 }
 
-/** Ends a job, unless it was cancelled meanwhile. @returns false if it was */
+/** Ends a job, unless it was canceled meanwhile. @returns false if it was */
 export async function finish(row: ClaimedJob, state: 'done' | 'failed', message: string): Promise<boolean> {
   const ended = await db()
     .update(job)

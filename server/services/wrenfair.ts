@@ -163,7 +163,7 @@ export const wrenfair: Marketplace & PrintingService = {
   async search(phrase, limit, seconds = SEARCH_SECONDS) {
     const { comparables, ...answer } = await ask(
       'GET',
-      `/catalogue/search?${new URLSearchParams({ phrase, limit: String(limit) })}`,
+      `/catalog/search?${new URLSearchParams({ phrase, limit: String(limit) })}`,
       SearchSchema,
       { seconds },
     );
@@ -171,18 +171,18 @@ export const wrenfair: Marketplace & PrintingService = {
     return { ...answer, comparables: good, unread: comparables.length - good.length };
   },
   async topOf(category) {
-    const answer = await ask('GET', `/catalogue/categories/${encodeURIComponent(category)}/top`, TopSchema);
+    const answer = await ask('GET', `/catalog/categories/${encodeURIComponent(category)}/top`, TopSchema);
     return { day: answer.day, name: answer.category.name, comparables: readable(answer.comparables) };
   },
   async suggest(start, limit) {
-    const path = `/catalogue/suggestions?${new URLSearchParams({ start, limit: String(limit) })}`;
+    const path = `/catalog/suggestions?${new URLSearchParams({ start, limit: String(limit) })}`;
     return (await ask('GET', path, SuggestionsSchema)).suggestions;
   },
-  day: async () => (await ask('GET', '/catalogue/day', v.object({ day: isoDay }))).day,
-  cover: (id) => picture(`/catalogue/books/${encodeURIComponent(id)}/cover.png`),
-  page: (id, number) => picture(`/catalogue/books/${encodeURIComponent(id)}/pages/${number}`),
+  day: async () => (await ask('GET', '/catalog/day', v.object({ day: isoDay }))).day,
+  cover: (id) => picture(`/catalog/books/${encodeURIComponent(id)}/cover.png`),
+  page: (id, number) => picture(`/catalog/books/${encodeURIComponent(id)}/pages/${number}`),
   pagesShown: async (id) =>
-    (await ask('GET', `/catalogue/books/${encodeURIComponent(id)}`, v.object({ pagesShown: whole(0) })))
+    (await ask('GET', `/catalog/books/${encodeURIComponent(id)}`, v.object({ pagesShown: whole(0) })))
       .pagesShown,
   open: (key, listing) =>
     ask('POST', '/submissions', OpenedSchema, {

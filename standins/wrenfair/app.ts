@@ -8,8 +8,8 @@ import { openSubmissions } from './submissions.ts';
 const UPLOAD_BYTES = 650 * 1024 * 1024;
 const JSON_BYTES = 64 * 1024;
 
-/** How the stand-in behaves. Everything can be changed while it runs, by PUT /behaviour. */
-const BehaviourSchema = v.strictObject({
+/** How the stand-in behaves. Everything can be changed while it runs, by PUT /behavior. */
+const BehaviorSchema = v.strictObject({
   /** How long a book stays in review. */
   reviewSeconds: v.optional(v.pipe(v.number(), v.minValue(0)), 20),
   /** Waits so long before every answer. */
@@ -21,32 +21,32 @@ const BehaviourSchema = v.strictObject({
   /** The next so many answers with books have rows that cannot be read. */
   malformed: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0)), 0),
 });
-export type Behaviour = v.InferOutput<typeof BehaviourSchema>;
+export type Behavior = v.InferOutput<typeof BehaviorSchema>;
 
 /** Wrenfair, the invented marketplace and printing service, as an HTTP application. See docs/standins.md. */
 export function wrenfairApp(options: {
   folder: string;
   key: string;
-  behaviour?: v.InferInput<typeof BehaviourSchema>;
+  behavior?: v.InferInput<typeof BehaviorSchema>;
   /** The day the shop opens, when it has none yet: ISO 8601. */
   today?: string;
 }) {
-  const behaviour: Behaviour = v.parse(BehaviourSchema, options.behaviour ?? {});
+  const behavior: Behavior = v.parse(BehaviorSchema, options.behavior ?? {});
   const shop = openShop(options.folder, options.today ?? new Date().toISOString().slice(0, 10), () => {
-    if (behaviour.malformed === 0) return false;
-    behaviour.malformed--;
+    if (behavior.malformed === 0) return false;
+    behavior.malformed--;
     return true;
   });
-  const submissions = openSubmissions(options.folder, () => behaviour.reviewSeconds);
+  const submissions = openSubmissions(options.folder, () => behavior.reviewSeconds);
   const app = new Hono();
   const no = (...reasons: string[]) => ({ reasons });
 
   app.get('/', (c) => c.json({ service: 'Wrenfair stand-in', ready: true }));
-  app.put('/behaviour', async (c) => {
-    const read = v.safeParse(BehaviourSchema, { ...behaviour, ...(await c.req.json().catch(() => null)) });
+  app.put('/behavior', async (c) => {
+    const read = v.safeParse(BehaviorSchema, { ...behavior, ...(await c.req.json().catch(() => null)) });
     if (!read.success) return c.json(no(read.issues[0].message), 400);
-    Object.assign(behaviour, read.output);
-    return c.json(behaviour);
+    Object.assign(behavior, read.output);
+    return c.json(behavior);
   });
 
   app.get('/clock', (c) => c.json(shop.clock()));
@@ -55,25 +55,25 @@ export function wrenfairApp(options: {
     return 'wrong' in set ? c.json(no(set.wrong), 400) : c.json(set);
   });
 
-  app.use('/catalogue/*', troubled);
+  app.use('/catalog/*', troubled);
   app.use('/submissions/*', troubled);
   app.use('/submissions', troubled);
   async function troubled(c: import('hono').Context, next: () => Promise<void>) {
     if (c.req.header('authorization') !== `Bearer ${options.key}`)
       return c.json(no('The key is not known.'), 401);
-    if (behaviour.busy > 0) {
-      behaviour.busy--;
+    if (behavior.busy > 0) {
+      behavior.busy--;
       return c.json(no('Too many requests.'), 429, { 'retry-after': '1' });
     }
-    const breaks = behaviour.breakAfterWork > 0;
-    if (breaks) behaviour.breakAfterWork--;
-    if (behaviour.delayMs) await new Promise((resolve) => setTimeout(resolve, behaviour.delayMs));
+    const breaks = behavior.breakAfterWork > 0;
+    if (breaks) behavior.breakAfterWork--;
+    if (behavior.delayMs) await new Promise((resolve) => setTimeout(resolve, behavior.delayMs));
     await next();
     // The work is done and noted, but the asker never hears of it.
     if (breaks) (c.env as { incoming?: { socket: { destroy(): void } } }).incoming?.socket.destroy();
   }
 
-  app.route('/catalogue', shop.routes);
+  app.route('/catalog', shop.routes);
 
   app.post('/submissions', bodyLimit({ maxSize: JSON_BYTES }), async (c) => {
     const key = c.req.header('idempotency-key');

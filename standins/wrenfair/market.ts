@@ -1,4 +1,4 @@
-import type { CatalogueBook } from './catalogue/make.ts';
+import type { CatalogBook } from './catalog/make.ts';
 
 /** A book as the shop shows it on one day. */
 export interface ShownBook {
@@ -32,7 +32,7 @@ export const isoDay = (day: number): string => new Date(day * DAY).toISOString()
 export const dayNumber = (iso: string): number => Math.floor(Date.parse(`${iso}T00:00:00Z`) / DAY);
 
 /** Lift of the season on a day, 1 without one. */
-function season(book: CatalogueBook, yearDay: number): number {
+function season(book: CatalogBook, yearDay: number): number {
   if (!book.lift) return 1;
   const days = ((book.peak - yearDay + 547) % 365) - 182;
   const reach = days >= 0 ? BEFORE : AFTER;
@@ -40,14 +40,14 @@ function season(book: CatalogueBook, yearDay: number): number {
 }
 
 /** Slow waves of a book's own, so that ranks move from day to day without jumping. */
-const waves = ({ phase }: CatalogueBook, day: number): number =>
+const waves = ({ phase }: CatalogBook, day: number): number =>
   Math.exp(
     0.22 * Math.sin(day / 4.1 + phase * 40) +
       0.25 * Math.sin(day / 11.7 + phase * 97) +
       0.3 * Math.sin(day / 37 + phase * 211),
   );
 
-function salesOn(book: CatalogueBook, day: number, yearDay: number): number {
+function salesOn(book: CatalogBook, day: number, yearDay: number): number {
   const age = day - book.publishedOn;
   const known = 0.25 + 0.75 * (1 - Math.exp(-age / KNOWN));
   return book.dailySales * known * Math.exp(-age / 2600) * season(book, yearDay) * waves(book, day);
@@ -63,7 +63,7 @@ function phaseOf(name: string): number {
   return (hash >>> 0) / 4294967296;
 }
 
-function priceOn(book: CatalogueBook, day: number): number {
+function priceOn(book: CatalogBook, day: number): number {
   const habit = (price: number) => Math.max(4.99, Math.round(price) - 0.01);
   const own = (book.phase * 7919) % 1;
   if (own < WAR.share && within(day, phaseOf(book.category), WAR))
@@ -80,7 +80,7 @@ const DAYS_KEPT = 4;
  * The shop from day to day: which books are out, their ranks, prices and reviews. Ranks follow the day's sales; the
  * shop sells more than these books, so their ranks stand apart, wider and wider further down.
  */
-export function openMarket(catalogue: readonly CatalogueBook[]) {
+export function openMarket(catalog: readonly CatalogBook[]) {
   const kept = new Map<number, Int32Array>();
 
   function ranksOn(day: number): Int32Array {
@@ -92,15 +92,15 @@ export function openMarket(catalogue: readonly CatalogueBook[]) {
         Date.UTC(date.getUTCFullYear(), 0, 1)) /
         DAY +
       1;
-    const sales = new Float64Array(catalogue.length);
+    const sales = new Float64Array(catalog.length);
     const out: number[] = [];
-    catalogue.forEach((book, at) => {
+    catalog.forEach((book, at) => {
       if (book.publishedOn > day) return;
       sales[at] = salesOn(book, day, yearDay);
       out.push(at);
     });
     const places = Int32Array.from(out).sort((a, b) => sales[b]! - sales[a]! || a - b);
-    const ranks = new Int32Array(catalogue.length);
+    const ranks = new Int32Array(catalog.length);
     places.forEach((at, place) => {
       ranks[at] = Math.round(400 + place * 42 + place ** 1.18 * 3);
     });
@@ -110,11 +110,11 @@ export function openMarket(catalogue: readonly CatalogueBook[]) {
   }
 
   return {
-    /** Rank of each book of the catalogue on a day; 0 while it is not out. */
+    /** Rank of each book of the catalog on a day; 0 while it is not out. */
     ranksOn,
-    isOut: (at: number, day: number): boolean => catalogue[at]!.publishedOn <= day,
+    isOut: (at: number, day: number): boolean => catalog[at]!.publishedOn <= day,
     shown(at: number, day: number): ShownBook {
-      const book = catalogue[at]!;
+      const book = catalog[at]!;
       const { id, title, penName, category, trim, pages, ink } = book;
       const sold = book.dailySales * Math.max(0, day - book.publishedOn);
       return {

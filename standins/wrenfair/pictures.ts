@@ -3,7 +3,7 @@ import { drawFront, MOTIF_NAMES } from '#core/cover/index.ts';
 import { scenePng } from '#core/export/picture.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { parseLength } from '#core/units.ts';
-import type { CatalogueBook } from './catalogue/make.ts';
+import type { CatalogBook } from './catalog/make.ts';
 
 const COVER_WIDTH = 160;
 const PAGE_WIDTH = 320;
@@ -28,7 +28,7 @@ const WORDS =
   );
 
 /** A small recipe that looks like the book: its front, and the first of its pages. */
-function recipeOf(book: CatalogueBook): Recipe {
+function recipeOf(book: CatalogBook): Recipe {
   const choice = Math.floor(book.phase * 1_000_000);
   const [ground, accent, second, light] = PALETTES[choice % PALETTES.length]!;
   const [title, subtitle = ''] = book.title.split(/: | – /);
@@ -77,7 +77,7 @@ export function openPictures() {
     return found;
   };
   return {
-    cover: (book: CatalogueBook) =>
+    cover: (book: CatalogBook) =>
       picture(book.id, () => {
         const recipe = recipeOf(book);
         const { width, height } = recipe.print.trim;
@@ -85,12 +85,12 @@ export function openPictures() {
         return scenePng(drawFront(recipe, size, type), type, COVER_WIDTH);
       }),
     /** Null for a page the book does not show. */
-    page: (book: CatalogueBook, number: number) =>
+    page: (book: CatalogBook, number: number) =>
       picture(`${book.id} ${number}`, () => {
         const shown = bookFrom(recipeOf(book));
         if (!(number >= 1 && number <= Math.min(PAGES_SHOWN, shown.plan.pages.length))) return null;
         return scenePng(drawPage(shown, number, type), type, PAGE_WIDTH);
       }),
-    pagesShown: (book: CatalogueBook) => Math.min(PAGES_SHOWN, bookFrom(recipeOf(book)).plan.pages.length),
+    pagesShown: (book: CatalogBook) => Math.min(PAGES_SHOWN, bookFrom(recipeOf(book)).plan.pages.length),
   };
 }

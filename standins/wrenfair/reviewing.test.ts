@@ -165,7 +165,7 @@ describe('submissions over HTTP', () => {
   const app = wrenfairApp({
     folder: mkdtempSync(join(tmpdir(), 'wrenfair-')),
     key: 'k',
-    behaviour: { reviewSeconds: 0 },
+    behavior: { reviewSeconds: 0 },
   });
   const send = (method: string, path: string, body?: BodyInit, headers: Record<string, string> = {}) =>
     app.request(path, {
@@ -196,14 +196,14 @@ describe('submissions over HTTP', () => {
   });
 
   it('refuses strangers, nonsense and too much at once; is busy on request', async () => {
-    expect((await app.request('/catalogue/search?phrase=bee')).status).toBe(401);
+    expect((await app.request('/catalog/search?phrase=bee')).status).toBe(401);
     expect((await send('POST', '/submissions', '{"title": 1}', { 'idempotency-key': 'x' })).status).toBe(422);
     expect((await send('POST', '/submissions', '{}')).status).toBe(400);
     expect((await send('GET', '/submissions/none')).status).toBe(404);
-    expect((await app.request('/behaviour', { method: 'PUT', body: '{"busy": -1}' })).status).toBe(400);
-    await app.request('/behaviour', { method: 'PUT', body: '{"busy": 1}' });
-    const busy = await send('GET', '/catalogue/search?phrase=bee');
+    expect((await app.request('/behavior', { method: 'PUT', body: '{"busy": -1}' })).status).toBe(400);
+    await app.request('/behavior', { method: 'PUT', body: '{"busy": 1}' });
+    const busy = await send('GET', '/catalog/search?phrase=bee');
     expect([busy.status, busy.headers.get('retry-after')]).toEqual([429, '1']);
-    expect((await send('GET', '/catalogue/search?phrase=bee')).status).toBe(200);
+    expect((await send('GET', '/catalog/search?phrase=bee')).status).toBe(200);
   });
 });

@@ -1,6 +1,6 @@
 import { Index } from 'flexsearch';
 import { newStemmer } from 'snowball-stemmers';
-import type { CatalogueBook } from './catalogue/make.ts';
+import type { CatalogBook } from './catalog/make.ts';
 import type { Market, ShownBook } from './market.ts';
 
 const PASSED_OVER = new Set(['a', 'an', 'the', 'for', 'and', 'of', 'to', 'in', 'with', 'my']);
@@ -37,9 +37,9 @@ export interface Found {
 }
 
 /** Full-text search over titles and authors: every word of the phrase must be there. */
-export function makeSearch(catalogue: readonly CatalogueBook[], market: Market) {
+export function makeSearch(catalog: readonly CatalogBook[], market: Market) {
   const index = new Index({ tokenize: 'strict', encode: wordsOf, resolution: 1 });
-  catalogue.forEach(({ title, penName }, at) => {
+  catalog.forEach(({ title, penName }, at) => {
     index.add(at, `${title} ${penName}`);
   });
   const kept = new Map<string, Int32Array>();
@@ -48,7 +48,7 @@ export function makeSearch(catalogue: readonly CatalogueBook[], market: Market) 
     const key = wordsOf(phrase).sort().join(' ');
     let found = kept.get(key);
     if (!found) {
-      found = Int32Array.from(key ? (index.search(phrase, { limit: catalogue.length }) as number[]) : []);
+      found = Int32Array.from(key ? (index.search(phrase, { limit: catalog.length }) as number[]) : []);
       if (kept.size >= PHRASES_KEPT) kept.delete(kept.keys().next().value!);
       kept.set(key, found);
     }
@@ -60,7 +60,7 @@ export function makeSearch(catalogue: readonly CatalogueBook[], market: Market) 
     const out = matching(phrase).filter((at) => market.isOut(at, day));
     const key: Record<Sort, (at: number) => number> = {
       'best sellers': (at) => ranks[at]!,
-      newest: (at) => -catalogue[at]!.publishedOn,
+      newest: (at) => -catalog[at]!.publishedOn,
       price: (at) => market.shown(at, day).price,
       reviews: (at) => -market.shown(at, day).reviews,
     };
@@ -68,7 +68,7 @@ export function makeSearch(catalogue: readonly CatalogueBook[], market: Market) 
     out.sort((a, b) => keys.get(a)! - keys.get(b)! || a - b);
     const counts = new Map<string, number>();
     for (const at of out) {
-      const { category } = catalogue[at]!;
+      const { category } = catalog[at]!;
       counts.set(category, (counts.get(category) ?? 0) + 1);
     }
     const from = (ask.page - 1) * ask.limit;
@@ -85,7 +85,7 @@ export function makeSearch(catalogue: readonly CatalogueBook[], market: Market) 
 
 /** The best sellers of a category and those below it. */
 export function topOf(
-  catalogue: readonly CatalogueBook[],
+  catalog: readonly CatalogBook[],
   market: Market,
   category: string,
   day: number,
@@ -93,7 +93,7 @@ export function topOf(
 ): ShownBook[] {
   const ranks = market.ranksOn(day);
   const inside: number[] = [];
-  catalogue.forEach((book, at) => {
+  catalog.forEach((book, at) => {
     if (
       ranks[at] &&
       (category === 'all' || book.category === category || book.category.startsWith(`${category}.`))

@@ -4,16 +4,16 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { wrenfairApp } from './app.ts';
-import { type CatalogueBook, makeCatalogue } from './catalogue/make.ts';
-import { CATEGORIES, category } from './catalogue/tree.ts';
+import { type CatalogBook, makeCatalog } from './catalog/make.ts';
+import { CATEGORIES, category } from './catalog/tree.ts';
 import { dayNumber, openMarket } from './market.ts';
 import { makeSearch, topOf, wordsOf } from './search.ts';
 import { makeQueryLog, makeSuggestions } from './suggestions.ts';
 
 const TODAY = dayNumber('2026-11-24');
-const catalogue = makeCatalogue(TODAY);
-const market = openMarket(catalogue);
-const out = catalogue.flatMap((book, at) => (book.publishedOn <= TODAY ? [at] : []));
+const catalog = makeCatalog(TODAY);
+const market = openMarket(catalog);
+const out = catalog.flatMap((book, at) => (book.publishedOn <= TODAY ? [at] : []));
 
 /** Rank correlation (Spearman 1904) of two readings of the same books. */
 function spearman(a: number[], b: number[]): number {
@@ -31,18 +31,18 @@ function spearman(a: number[], b: number[]): number {
   return 1 - (6 * sum) / (n * (n * n - 1));
 }
 
-describe('the catalogue', () => {
+describe('the catalog', () => {
   it('is 60,000 books in about 150 categories, the same every time', () => {
-    expect(catalogue).toHaveLength(60_000);
+    expect(catalog).toHaveLength(60_000);
     expect(CATEGORIES.length).toBeGreaterThanOrEqual(145);
     expect(CATEGORIES.length).toBeLessThanOrEqual(160);
-    for (const book of catalogue) expect(category(book.category)).toBeDefined();
-    const few = (books: CatalogueBook[]) => books.filter((_, i) => i % 997 === 0);
-    expect(few(makeCatalogue(TODAY))).toEqual(few(catalogue));
+    for (const book of catalog) expect(category(book.category)).toBeDefined();
+    const few = (books: CatalogBook[]) => books.filter((_, i) => i % 997 === 0);
+    expect(few(makeCatalog(TODAY))).toEqual(few(catalog));
   });
 
   it('sales are heavy-tailed: the best hundredth sells a large part', () => {
-    const sales = out.map((at) => catalogue[at]!.dailySales).sort((a, b) => b - a);
+    const sales = out.map((at) => catalog[at]!.dailySales).sort((a, b) => b - a);
     const sum = (list: number[]) => list.reduce((total, n) => total + n, 0);
     const share = sum(sales.slice(0, sales.length / 100)) / sum(sales);
     expect(share).toBeGreaterThan(0.3);
@@ -71,7 +71,7 @@ describe('from day to day', () => {
     const ranks = market.ranksOn(TODAY);
     const given = out.map((at) => ranks[at]!);
     expect(new Set(given).size).toBe(out.length);
-    catalogue.forEach((book, at) => {
+    catalog.forEach((book, at) => {
       expect(ranks[at]! > 0).toBe(book.publishedOn <= TODAY);
     });
     const tomorrow = market.ranksOn(TODAY + 1);
@@ -86,7 +86,7 @@ describe('from day to day', () => {
   });
 
   it('a topic with a season sells before its day', () => {
-    const pumpkins = out.filter((at) => /Halloween/.test(catalogue[at]!.title)).slice(0, 200);
+    const pumpkins = out.filter((at) => /Halloween/.test(catalog[at]!.title)).slice(0, 200);
     const median = (day: string) => {
       const ranks = market.ranksOn(dayNumber(day));
       return pumpkins.map((at) => ranks[at]!).sort((a, b) => a - b)[100]!;
@@ -96,11 +96,11 @@ describe('from day to day', () => {
 });
 
 describe('search', () => {
-  const search = makeSearch(catalogue, market);
+  const search = makeSearch(catalog, market);
   const ask = { limit: 60_000, page: 1, sort: 'best sellers' as const };
 
   it('agrees with a scan of every book', () => {
-    const words = catalogue.map(({ title, penName }) => new Set(wordsOf(`${title} ${penName}`)));
+    const words = catalog.map(({ title, penName }) => new Set(wordsOf(`${title} ${penName}`)));
     for (const phrase of [
       'dinosaur word search',
       'beekeepers journals',
@@ -113,7 +113,7 @@ describe('search', () => {
       const scanned = out.filter((at) => asked.every((word) => words[at]!.has(word)));
       const found = search(phrase, TODAY, ask);
       expect(found.results, phrase).toBe(scanned.length);
-      expect(found.books.map(({ id }) => id).sort()).toEqual(scanned.map((at) => catalogue[at]!.id).sort());
+      expect(found.books.map(({ id }) => id).sort()).toEqual(scanned.map((at) => catalog[at]!.id).sort());
       expect(found.books.map(({ rank }) => rank)).toEqual(
         found.books.map(({ rank }) => rank).sort((a, b) => a - b),
       );
@@ -136,9 +136,9 @@ describe('search', () => {
   });
 
   it('the top of a category is its best ranks', () => {
-    const top = topOf(catalogue, market, 'word-search', TODAY, 100);
+    const top = topOf(catalog, market, 'word-search', TODAY, 100);
     const scanned = out
-      .filter((at) => catalogue[at]!.category.startsWith('word-search.'))
+      .filter((at) => catalog[at]!.category.startsWith('word-search.'))
       .map((at) => market.ranksOn(TODAY)[at]!)
       .sort((a, b) => a - b);
     expect(top.map(({ rank }) => rank)).toEqual(scanned.slice(0, 100));
@@ -171,10 +171,10 @@ describe('the shop over HTTP', () => {
   const json = async (path: string) => (await (await get(path)).json()) as never as Record<string, never>;
 
   it('the clock is set, passes, and is kept; books come out meanwhile', async () => {
-    const before = await json('/catalogue/search?phrase=journal&limit=1');
+    const before = await json('/catalog/search?phrase=journal&limit=1');
     expect(before.day).toBe('2026-11-24');
     expect(await (await put('/clock', { advance: 60 })).json()).toMatchObject({ day: '2027-01-23' });
-    expect((await json('/catalogue/search?phrase=journal&limit=1')).results).toBeGreaterThan(before.results);
+    expect((await json('/catalog/search?phrase=journal&limit=1')).results).toBeGreaterThan(before.results);
     expect((await put('/clock', { day: '2036-01-01' })).status).toBe(400);
     expect((await put('/clock', { day: 'tomorrow' })).status).toBe(400);
     const again = wrenfairApp({ folder, key: 'k', today: '2020-01-01' });
@@ -183,39 +183,35 @@ describe('the shop over HTTP', () => {
   });
 
   it('gives the cover and the first pages of a book as pictures', async () => {
-    const [book] = (await json('/catalogue/search?phrase=cat+word+search&limit=1')).comparables as never as {
+    const [book] = (await json('/catalog/search?phrase=cat+word+search&limit=1')).comparables as never as {
       id: string;
     }[];
-    const detail = await json(`/catalogue/books/${book!.id}`);
+    const detail = await json(`/catalog/books/${book!.id}`);
     expect(detail.pagesShown).toBe(4);
     for (const [path, width] of [
       ['cover.png', 160],
       ['pages/3', 320],
     ] as const) {
-      const answer = await get(`/catalogue/books/${book!.id}/${path}`);
+      const answer = await get(`/catalog/books/${book!.id}/${path}`);
       expect(answer.headers.get('content-type')).toBe('image/png');
       const image = sharp(Buffer.from(await answer.arrayBuffer()));
       expect((await image.metadata()).width).toBe(width);
       const { channels } = await image.stats();
       expect(channels[0]!.stdev).toBeGreaterThan(5);
     }
-    expect((await get(`/catalogue/books/${book!.id}/pages/5`)).status).toBe(404);
-    expect((await get('/catalogue/books/none')).status).toBe(404);
+    expect((await get(`/catalog/books/${book!.id}/pages/5`)).status).toBe(404);
+    expect((await get('/catalog/books/none')).status).toBe(404);
   });
 
   it('gives damaged rows on request, and refuses what makes no sense', async () => {
-    await put('/behaviour', { malformed: 1 });
-    const { comparables } = await json('/catalogue/search?phrase=journal');
+    await put('/behavior', { malformed: 1 });
+    const { comparables } = await json('/catalog/search?phrase=journal');
     expect((comparables as { rank: number | null }[]).some(({ rank }) => rank === null)).toBe(true);
-    const whole = await json('/catalogue/search?phrase=journal');
+    const whole = await json('/catalog/search?phrase=journal');
     expect((whole.comparables as { rank: number | null }[]).every(({ rank }) => rank! > 0)).toBe(true);
-    for (const path of [
-      '/catalogue/search',
-      '/catalogue/search?phrase=x&limit=900',
-      '/catalogue/suggestions',
-    ])
+    for (const path of ['/catalog/search', '/catalog/search?phrase=x&limit=900', '/catalog/suggestions'])
       expect((await get(path)).status).toBe(400);
-    expect((await get('/catalogue/categories/none/top')).status).toBe(404);
-    expect((await json('/catalogue/categories/log.animals/top')).comparables).toHaveLength(100);
+    expect((await get('/catalog/categories/none/top')).status).toBe(404);
+    expect((await json('/catalog/categories/log.animals/top')).comparables).toHaveLength(100);
   });
 });

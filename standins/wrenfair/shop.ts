@@ -1,7 +1,7 @@
 import { Hono } from 'hono';
 import * as v from 'valibot';
-import { keptCatalogue } from './catalogue/kept.ts';
-import { CATEGORIES, category, pathOf } from './catalogue/tree.ts';
+import { keptCatalog } from './catalog/kept.ts';
+import { CATEGORIES, category, pathOf } from './catalog/tree.ts';
 import { openClock } from './clock.ts';
 import { dayNumber, isoDay, openMarket, type ShownBook } from './market.ts';
 import { openPictures } from './pictures.ts';
@@ -47,10 +47,10 @@ const damaged = (rows: object[]): object[] =>
  */
 export function openShop(folder: string, today: string, malformed: () => boolean) {
   const clock = openClock(folder, dayNumber(today));
-  const catalogue = keptCatalogue(folder, clock.opened());
-  const at = new Map(catalogue.map((book, i) => [book.id, i]));
-  const market = openMarket(catalogue);
-  const search = makeSearch(catalogue, market);
+  const catalog = keptCatalog(folder, clock.opened());
+  const at = new Map(catalog.map((book, i) => [book.id, i]));
+  const market = openMarket(catalog);
+  const search = makeSearch(catalog, market);
   const suggest = makeSuggestions(makeQueryLog());
   const pictures = openPictures();
   // The day's ranks are ready before anybody asks.
@@ -86,12 +86,12 @@ export function openShop(folder: string, today: string, malformed: () => boolean
     return c.json({
       day: day(),
       category: { ...found, name: pathOf(found.id) || found.name },
-      comparables: rows(topOf(catalogue, market, found.id, clock.today(), TOP)),
+      comparables: rows(topOf(catalog, market, found.id, clock.today(), TOP)),
     });
   });
   const bookOf = (id: string) => {
     const i = at.get(id);
-    return i !== undefined && market.isOut(i, clock.today()) ? { i, book: catalogue[i]! } : null;
+    return i !== undefined && market.isOut(i, clock.today()) ? { i, book: catalog[i]! } : null;
   };
   shop.get('/books/:id', (c) => {
     const found = bookOf(c.req.param('id'));

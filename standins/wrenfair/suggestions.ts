@@ -1,5 +1,5 @@
-import { stream } from './catalogue/stream.ts';
-import { AUDIENCES, KINDS, SHELVES } from './catalogue/vocabulary.ts';
+import { stream } from './catalog/stream.ts';
+import { AUDIENCES, KINDS, SHELVES } from './catalog/vocabulary.ts';
 
 export interface Suggestion {
   phrase: string;

@@ -32,7 +32,7 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
     const phrase = `${phrases[i % phrases.length]}${i < phrases.length ? '' : ` ${i}`}`;
     const started = performance.now();
     await (
-      await fetch(`${wrenfair}/catalogue/search?${new URLSearchParams({ phrase })}`, {
+      await fetch(`${wrenfair}/catalog/search?${new URLSearchParams({ phrase })}`, {
         headers: { authorization: 'Bearer stand-in' },
       })
     ).json();

@@ -24,6 +24,20 @@ test('two tabs on one book do not overwrite each other, and every state can be b
   await other.close();
 });
 
+test('a title that would end a script of the page is a title', async ({ page }) => {
+  const title = '</script><script>window.broken = true</script><!-- <script>';
+  const id = await emptyBook(page);
+  await page.goto(url(`/books/${id}/listing`));
+  await page.getByLabel('Title', { exact: true }).fill(title);
+  await saved(page);
+  await page.goto(url(`/books/${id}/flatplan`));
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  await expect.poll(() => inkOf(page, 1)).toBeGreaterThan(0);
+  expect(
+    await page.evaluate(() => Object.keys(window).filter((key) => /^(broken|earlyPress)$/.test(key))),
+  ).toEqual([]);
+});
+
 test('impossible values are answered and change nothing', async ({ page }) => {
   await openBook(page, 'Tide Pool Field Notes');
   await sections(page).last().click();

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { behave } from './look.ts';
-import { expect, openBook, saved, test, url } from './quill.ts';
+import { expect, openBook, post, saved, test, url } from './quill.ts';
 
 const shop = { authorization: 'Bearer stand-in' };
 
@@ -99,9 +99,7 @@ test('another press sees nothing of this one', async ({ page, browser }) => {
   await stranger.getByRole('button', { name: 'Open the account' }).click();
   await expect(stranger.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
   const recipe = { from: 1, recipe: {} };
-  expect((await (await context.request.post(url(`/books/${id}/save`), { data: recipe })).json()).saved).toBe(
-    false,
-  );
+  expect((await (await post(context.request, `/books/${id}/save`, recipe)).json()).saved).toBe(false);
   expect((await context.request.get(url(`/books/${id}/history?revision=1`))).status()).toBe(404);
   expect((await context.request.get(url(`/books/${id}/files/interior.pdf`))).status()).toBe(404);
   await stranger.goto(url('/books'));

@@ -18,7 +18,7 @@ export async function picture(page: Page, name: string) {
 
 /** Sets how the stand-in behaves. */
 export async function behave(change: Record<string, number>) {
-  const response = await fetch(`${process.env.WRENFAIR_URL}/behaviour`, {
+  const response = await fetch(`${process.env.WRENFAIR_URL}/behavior`, {
     method: 'PUT',
     body: JSON.stringify(change),
   });

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { behave, grid, noSeriousFindings, passDays, picture, view } from './look.ts';
-import { expect, test, url } from './quill.ts';
+import { expect, post, test, url } from './quill.ts';
 
 async function look(page: Page, phrase: string) {
   await page.goto(url('/niches'));
@@ -419,14 +419,10 @@ test('no press sees, marks or brings anything into the niches of another', async
   const { request } = context;
   expect(await (await request.get(url(`/niches/${id}/rivals.json`))).json()).toEqual([]);
   expect((await request.get(url(`/niches/${id}/rivals/wf-000001`))).status()).toBe(404);
-  const post = (path: string, data: object) => request.post(url(path), { data });
-  expect((await post(`/niches/${id}/marks`, { ids: ['wf-000001'], marks: { hidden: true } })).status()).toBe(
-    404,
-  );
-  expect((await post(`/niches/${id}/own`, { table: 'comparables', rows: [], last: true })).status()).toBe(
-    404,
-  );
-  expect((await post('/niches/choices', { weights: { results: 99 } })).status()).toBe(400);
+  const answered = async (path: string, data: object) => (await post(request, path, data)).status();
+  expect(await answered(`/niches/${id}/marks`, { ids: ['wf-000001'], marks: { hidden: true } })).toBe(404);
+  expect(await answered(`/niches/${id}/own`, { table: 'comparables', rows: [], last: true })).toBe(404);
+  expect(await answered('/niches/choices', { weights: { results: 99 } })).toBe(400);
   await stranger.goto(url(`/niches/${id}`));
   await expect(stranger.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
   await context.close();

@@ -1,4 +1,10 @@
-import { test as base, type ConsoleMessage, expect, type Page } from '@playwright/test';
+import {
+  type APIRequestContext,
+  test as base,
+  type ConsoleMessage,
+  expect,
+  type Page,
+} from '@playwright/test';
 
 /** Signs in once for all tests: the sign-in counts tries, and would rightly refuse one for each test. */
 export const test = base.extend<{ page: Page; refusals: RegExp | null }, { signedIn: string }>({
@@ -34,6 +40,10 @@ export const test = base.extend<{ page: Page; refusals: RegExp | null }, { signe
 export { expect };
 
 export const url = (path: string) => `${process.env.QUILL_URL}${path}`;
+
+/** Sends JSON as a page of the application does. */
+export const post = (request: APIRequestContext, path: string, data: object) =>
+  request.post(url(path), { data, headers: { origin: new URL(url('/')).origin } });
 
 /** Opens a demo book in one of its views. */
 export async function openBook(page: Page, title: string, view = 'flatplan'): Promise<string> {

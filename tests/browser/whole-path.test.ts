@@ -85,6 +85,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   const pages = (await ticket(page, 'Pages').textContent())!.replace(/\D/g, '');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'interior.pdf' }).click();
+  expect((await download).suggestedFilename()).toBe('dinosaur-word-search-interior.pdf');
   const path = await (await download).path();
   expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(new RegExp(`Pages:\\s+${pages}\\n`));
 

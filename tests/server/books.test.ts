@@ -234,7 +234,7 @@ describe('jobs', () => {
     expect(await enqueueFiles(own, recipe.id, 2)).not.toBe(ids[0]);
   });
 
-  it('are taken by one worker of many, and not after they were cancelled', async () => {
+  it('are taken by one worker of many, and not after they were canceled', async () => {
     const id = await filesJob('one');
     const claims = await Promise.all(Array.from({ length: 8 }, (_, worker) => claim(id, worker)));
     expect(claims.filter(Boolean)).toHaveLength(1);
@@ -244,13 +244,13 @@ describe('jobs', () => {
     expect(await cancelJob(own, second)).toBe(false);
   });
 
-  it('that were cancelled while they ran do not end as done', async () => {
+  it('that were canceled while they ran do not end as done', async () => {
     const id = await filesJob('three');
     const claimed = (await claim(id, 1))!;
     await cancelJob(own, id);
     expect(await finish(claimed, 'done', 'Made.')).toBe(false);
     const [row] = await db().select().from(job).where(eq(job.id, id));
-    expect([row!.state, row!.message]).toEqual(['cancelled', 'Cancelled. Nothing was changed.']);
+    expect([row!.state, row!.message]).toEqual(['canceled', 'Canceled. Nothing was changed.']);
   });
 
   it('of another workspace are neither seen nor stopped', async () => {

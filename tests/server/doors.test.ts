@@ -1,9 +1,10 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { knownAddress, visitorOf } from '#server/auth.ts';
+import { DEMO_ACCOUNT, knownAddress, visitorOf } from '#server/auth.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
 import { member, penName, workspace } from '#server/db/schema.ts';
-import { cookieOf, ORIGIN, post, signUp } from './accounts.ts';
+import { signInTriesIn } from '#server/sign-in-tries.ts';
+import { cookieOf, ORIGIN, PASSWORD, post, signUp } from './accounts.ts';
 import { openPress, type Press } from './press.ts';
 
 let press: Press;
@@ -55,17 +56,56 @@ describe('signing up and in', () => {
     expect(await asking('quill.session_token=made-up.signature')).toBeNull();
   });
 
-  it('rests after eight tries in a minute, whatever address the caller writes into its headers', async () => {
-    let last = 0;
-    for (let i = 0; i < 12 && last !== 429; i++)
-      last = (
-        await post(
-          '/sign-in/email',
-          { email: 'right@press.example', password: `guess-number-${i}` },
-          { 'x-forwarded-for': `10.0.0.${i}` },
-        )
-      ).status;
-    expect(last).toBe(429);
+  const signIn = (email: string, password: string, headers = {}) =>
+    post('/sign-in/email', { email, password }, headers);
+
+  it('rests after eight wrong tries at an account, whatever address the caller writes into its headers', async () => {
+    await signUp('tried@press.example');
+    await signUp('other@press.example');
+    await signUp(DEMO_ACCOUNT.email, { password: DEMO_ACCOUNT.password });
+    const answers: number[] = [];
+    for (let i = 0; i < 12; i++)
+      answers.push(
+        (await signIn('tried@press.example', `guess-number-${i}`, { 'x-forwarded-for': `10.0.0.${i}` }))
+          .status,
+      );
+    expect(answers).toEqual([...Array(8).fill(401), ...Array(4).fill(429)]);
+    const right = await signIn('tried@press.example', PASSWORD);
+    expect(right.status).toBe(429);
+    expect(Number(right.headers.get('retry-after'))).toBeGreaterThan(0);
+    // Written otherwise it is the same account.
+    expect((await signIn('Tried@Press.example', PASSWORD)).status).toBe(429);
+    // Nobody else rests with it.
+    expect((await signIn('other@press.example', PASSWORD)).status).toBe(200);
+    for (let i = 0; i < 10; i++) await signIn(DEMO_ACCOUNT.email, `guess-number-${i}`);
+    expect((await signIn(DEMO_ACCOUNT.email, DEMO_ACCOUNT.password)).status).toBe(200);
+  });
+
+  it('forgets wrong tries when the right password comes', async () => {
+    await signUp('forgetful@press.example');
+    for (let round = 0; round < 2; round++) {
+      for (let i = 0; i < 7; i++)
+        expect((await signIn('forgetful@press.example', `guess-number-${i}`)).status).toBe(401);
+      expect((await signIn('forgetful@press.example', PASSWORD)).status).toBe(200);
+    }
+  });
+
+  it('counts by address too where addresses are known', async () => {
+    const tries = signInTriesIn(db());
+    const count = (email: string, address: string) => tries.count(email, address);
+    for (let i = 0; i < 8; i++) expect(await count('known@press.example', '192.0.2.1')).toBe(0);
+    expect(await count('known@press.example', '192.0.2.1')).toBeGreaterThan(0);
+    // The account's own press, elsewhere, signs in; and so do others from the address.
+    expect(await count('known@press.example', '192.0.2.2')).toBe(0);
+    let accounts = 0;
+    while (accounts < 100 && (await count(`${accounts}@press.example`, '192.0.2.1')) === 0) accounts++;
+    // Sixty tries a minute, eight of which are spent.
+    expect(accounts).toBe(52);
+    // Guessed from many addresses, an account rests for all.
+    let addresses = 0;
+    while (addresses < 200 && (await count('sought@press.example', `198.51.100.${addresses}`)) === 0)
+      addresses++;
+    expect(addresses).toBe(100);
   });
 });
 

@@ -73,7 +73,7 @@ beforeEach(async () => {
     .insert(workspace)
     .values([own, other].map((id) => ({ id, name: `Press ${id}` })));
   await press.put('/clock', { day: OPENING });
-  await press.put('/behaviour', { busy: 0, breakAfterWork: 0, malformed: 0, delayMs: 0 });
+  await press.put('/behavior', { busy: 0, breakAfterWork: 0, malformed: 0, delayMs: 0 });
 });
 
 const PHRASE = 'dog journal';
@@ -135,7 +135,7 @@ describe('looks', () => {
   });
 
   it('damaged rows are left out and counted', async () => {
-    await press.put('/behaviour', { malformed: 1 });
+    await press.put('/behavior', { malformed: 1 });
     const id = await lookedAt();
     const [latest] = await looksAt(own, id);
     expect(latest!.unread).toBeGreaterThan(10);
@@ -144,7 +144,7 @@ describe('looks', () => {
 
   it('what is not answered at once becomes a job, which takes the look with patience', async () => {
     const id = await keepNiche(own, PHRASE);
-    await press.put('/behaviour', { busy: 2 });
+    await press.put('/behavior', { busy: 2 });
     await lookNow(own, id, PHRASE);
     expect(await looksAt(own, id)).toHaveLength(0);
     const [queued] = await listJobs(own);
@@ -154,7 +154,7 @@ describe('looks', () => {
     expect((await listJobs(own))[0]).toMatchObject({ state: 'done' });
     expect(await looksAt(own, id)).toHaveLength(1);
     // Asked for twice while it waits, it is one job.
-    await press.put('/behaviour', { busy: 9 });
+    await press.put('/behavior', { busy: 9 });
     await lookNow(own, id, PHRASE);
     await lookNow(own, id, PHRASE);
     expect((await listJobs(own)).filter(({ state }) => state === 'queued')).toHaveLength(1);
@@ -276,7 +276,7 @@ describe('widening', () => {
   it('asks for every phrase through refusals and breaks, and for suggestions by letters', async () => {
     const id = await lookedAt();
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
-    await press.put('/behaviour', { busy: 3, breakAfterWork: 3 });
+    await press.put('/behavior', { busy: 3, breakAfterWork: 3 });
     const job = await widenNiche(own, id, PHRASE, ['letters', 'audience'], 2026);
     await expandClaimed(await claimed(job));
     expect((await listJobs(own)).find((row) => row.id === job)).toMatchObject({
@@ -308,7 +308,7 @@ describe('widening', () => {
     for (let i = 11; i < times.length; i++) expect(times[i]! - times[i - 11]!).toBeGreaterThan(900);
   });
 
-  it('goes on where it was cancelled, and asks nothing twice', async () => {
+  it('goes on where it was canceled, and asks nothing twice', async () => {
     const id = await lookedAt();
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 25 });
     const job = await widenNiche(own, id, PHRASE, ['audience', 'format', 'combined'], 2026);

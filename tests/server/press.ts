@@ -12,8 +12,8 @@ export const OPENING = '2026-11-24';
 
 export interface Press {
   /** Asks the stand-in as a developer would. */
-  put(path: '/behaviour' | '/clock', wish: object): Promise<void>;
-  /** When the catalogue was asked, in milliseconds, and for what; the list can be emptied. */
+  put(path: '/behavior' | '/clock', wish: object): Promise<void>;
+  /** When the catalog was asked, in milliseconds, and for what; the list can be emptied. */
   asked: { at: number; path: string }[];
   close(): Promise<void>;
 }
@@ -36,7 +36,7 @@ export async function openPress(name: string): Promise<Press> {
     folder: mkdtempSync(join(tmpdir(), 'quill-wrenfair-')),
     key: 'stand-in',
     today: OPENING,
-    behaviour: { reviewSeconds: 0 },
+    behavior: { reviewSeconds: 0 },
   });
   const asked: Press['asked'] = [];
   const server = await new Promise<ReturnType<typeof serve>>((ready) => {
@@ -44,8 +44,7 @@ export async function openPress(name: string): Promise<Press> {
       {
         fetch: (request, env) => {
           const { pathname, search } = new URL(request.url);
-          if (pathname.startsWith('/catalogue'))
-            asked.push({ at: performance.now(), path: pathname + search });
+          if (pathname.startsWith('/catalog')) asked.push({ at: performance.now(), path: pathname + search });
           return app.fetch(request, env);
         },
         hostname: '127.0.0.1',

@@ -240,6 +240,13 @@ describe('the file of a book', () => {
     expect(await openBook(other, id)).not.toBeNull();
   });
 
+  it('a recipe alone opens in UTF-16 too, as some editors save it', async () => {
+    const { hash } = await keepBees(own);
+    const text = `\uFEFF${JSON.stringify({ ...huntWith(hash), title: 'Ruche à cadres' })}`;
+    const { id } = (await openBookFile(own, chunksOf(Buffer.from(text, 'utf16le')))) as { id: string };
+    expect((await openBook(own, id))!.recipe.title).toBe('Ruche à cadres');
+  });
+
   it('a recipe alone opens too, and finds what the workspace has already', async () => {
     const { hash } = await keepBees(own);
     const json = strToU8(JSON.stringify(huntWith(hash)));

@@ -80,7 +80,7 @@ describe('asking a marketplace', () => {
     const [request] = asked;
     expect(request!.headers.authorization).toBe('Bearer the-key');
     const { searchParams, pathname } = new URL(request!.url!, 'http://x');
-    expect(pathname).toBe('/catalogue/search');
+    expect(pathname).toBe('/catalog/search');
     expect(Object.fromEntries(searchParams)).toEqual({ phrase: 'bee log & “more”', limit: '60' });
   });
 
@@ -175,7 +175,7 @@ describe('asking a marketplace', () => {
   it('ids go into paths as one part', async () => {
     answer = (_, response) => void response.writeHead(404).end();
     expect(await wrenfair.cover('../secret?x')).toBeNull();
-    expect(asked[0]!.url).toBe('/catalogue/books/..%2Fsecret%3Fx/cover.png');
+    expect(asked[0]!.url).toBe('/catalog/books/..%2Fsecret%3Fx/cover.png');
   });
 
   it('a picture is a PNG of a fair size, or trouble', async () => {

@@ -43,7 +43,7 @@ afterAll(async () => {
   await press.close();
 });
 beforeEach(async () => {
-  await press.put('/behaviour', { busy: 0, breakAfterWork: 0, malformed: 0, delayMs: 0, reviewSeconds: 0 });
+  await press.put('/behavior', { busy: 0, breakAfterWork: 0, malformed: 0, delayMs: 0, reviewSeconds: 0 });
   own = newId();
   await db().insert(workspace).values({ id: own, name: 'Tin Lantern Press' });
   recipe = recipeOf([{ id: 'r', kind: 'ruled', pages: 120 }], { id: newId(), title: `Book ${own}` });
@@ -180,7 +180,7 @@ describe('making files', () => {
     expect(leftovers()).toEqual([]);
   });
 
-  it('stops when it is cancelled, and keeps the files that were there', async () => {
+  it('stops when it is canceled, and keeps the files that were there', async () => {
     const older = { name: 'interior.pdf', hash: 'a'.repeat(64), size: 1, madeFrom: 'older' };
     await noteMadeFiles(own, recipe.id, [older]);
     const row = await asked();
@@ -196,7 +196,7 @@ describe('making files', () => {
         return stopped;
       }),
     );
-    expect(await jobRow(row.id)).toMatchObject({ state: 'cancelled' });
+    expect(await jobRow(row.id)).toMatchObject({ state: 'canceled' });
     expect((await madeFiles(own, recipe.id)).map(({ madeFrom }) => madeFrom)).toEqual(['older']);
   });
 
@@ -267,13 +267,13 @@ describe('handing in', () => {
 
   it('a service that is busy or breaks off is asked again with the next round', async () => {
     await carryOut(await handedIn());
-    await press.put('/behaviour', { busy: 1 });
+    await press.put('/behavior', { busy: 1 });
     await watchSubmissions();
     expect((await state()).state).toBe('in review');
-    await press.put('/behaviour', { busy: 0, breakAfterWork: 1 });
+    await press.put('/behavior', { busy: 0, breakAfterWork: 1 });
     await watchSubmissions();
     expect((await state()).state).toBe('in review');
-    await press.put('/behaviour', { breakAfterWork: 0 });
+    await press.put('/behavior', { breakAfterWork: 0 });
     await watchSubmissions();
     expect((await state()).state).toBe('live');
   });

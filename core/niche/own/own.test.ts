@@ -89,7 +89,7 @@ describe('RFC 4180, rule by rule', () => {
 });
 
 describe('a table from a spreadsheet', () => {
-  it('decimal commas, euros, centimetres and days are guessed together', () => {
+  it('decimal commas, euros, centimeters and days are guessed together', () => {
     const found = bring(
       'Titel;Autor;Preis;Rang;Bewertungen;Seiten;Breite;Höhe;Datum\n' +
         'Bienen;Odile M;8,99 €;12.345;17;120;15,24;22,86;24.11.2025\n' +

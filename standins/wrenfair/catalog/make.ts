@@ -12,7 +12,7 @@ import {
 } from './vocabulary.ts';
 
 /** A book as the shop keeps it. Days are counted from 1970-01-01. What it sells is nobody's business but the shop's. */
-export interface CatalogueBook {
+export interface CatalogBook {
   id: string;
   title: string;
   penName: string;
@@ -84,7 +84,7 @@ function titleOf(words: Topic, kind: BookKind, year: number, { unit, pick }: Ret
  * from a high price, and some books that are yet to come out.
  * @param firstDay the day the shop opens, in days since 1970
  */
-export function makeCatalogue(firstDay: number, seed = 4620, count = BOOKS): CatalogueBook[] {
+export function makeCatalog(firstDay: number, seed = 4620, count = BOOKS): CatalogBook[] {
   const random = stream(seed);
   const { unit, pick } = random;
   const cells = SHELVES.flatMap((shelf) =>

@@ -74,7 +74,7 @@ export const SHELVES: readonly Shelf[] = [
       topic('Sewing|Quilting|Patchwork', 8),
       topic('Pottery|Ceramics', 4),
       topic('Woodworking|Whittling', 5),
-      topic('Watercolour|Sketching', 7),
+      topic('Watercolor|Sketching', 7),
     ],
   },
   {
