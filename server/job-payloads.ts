@@ -7,7 +7,7 @@ const identifier = v.pipe(v.string(), v.regex(/^[\w-]{1,64}$/));
 const PAYLOADS = {
   /** Files are made of this very revision, whatever was saved since. */
   'make-files': v.strictObject({ revision: v.pipe(v.number(), v.integer(), v.minValue(1)) }),
-  'hand-in': v.strictObject({ submission: identifier }),
+  submit: v.strictObject({ submission: identifier }),
   look: v.strictObject({}),
   /** Phrases are asked for by letters too, not from the lists alone. */
   expand: v.strictObject({ letters: v.boolean() }),

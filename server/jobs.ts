@@ -8,7 +8,7 @@ import { settings } from './settings.ts';
 
 export const QUEUES = {
   'make-files': 'make-files',
-  'hand-in': 'hand-in',
+  submit: 'submit',
   look: 'look',
   expand: 'expand',
   'watch-submissions': 'watch-submissions',

@@ -1,9 +1,9 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import { bookFrom } from '#core/book/book.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { fingerprintsOf } from '#core/export/fingerprints.ts';
 import { fingerprint } from '#core/fingerprint.ts';
-import { printService } from '#core/print/index.ts';
+import { frozenChange, printService } from '#core/print/index.ts';
 import { db } from './db/client.ts';
 import { type SubmissionState, submission } from './db/schema.ts';
 import { madeFiles } from './files.ts';
@@ -18,6 +18,7 @@ export interface SubmissionRow {
   state: SubmissionState;
   reasons: string[];
   title: string;
+  penName: string;
   madeFrom: string;
   createdAt: Date;
   updatedAt: Date;
@@ -30,6 +31,7 @@ const rowOf = ({ recipe, ...row }: typeof submission.$inferSelect): SubmissionRo
   state: row.state,
   reasons: row.reasons,
   title: recipe.title,
+  penName: recipe.penName,
   madeFrom: row.madeFrom,
   createdAt: row.createdAt,
   updatedAt: row.updatedAt,
@@ -45,21 +47,24 @@ export async function listSubmissions(workspaceId: string, bookId?: string): Pro
   return rows.map(rowOf);
 }
 
+const UNDER_WAY_STATES: readonly SubmissionState[] = ['sending', 'unanswered', 'in review'];
 const UNDER_WAY = {
-  refused: 'This book is being handed in or is in review already. Wait for the answer.',
+  refused: 'This book is being submitted or is in review already. Wait for the answer.',
 };
 
 /**
- * Hands a book in: the interior and cover that the book has now, and no older ones.
+ * Submits a book: the interior and cover that the book has now, and no older ones. A book that is live is updated; it
+ * never becomes a second one.
  * @returns why not, or the id of the submission
  */
-export async function handIn(
+export async function submitBook(
   workspaceId: string,
   bookId: string,
   recipe: Recipe,
 ): Promise<{ refused: string } | { id: string }> {
-  const { name } = printService(recipe.print.service);
-  if (!printingService(recipe.print.service))
+  const { service } = recipe.print;
+  const { name } = printService(service);
+  if (!printingService(service))
     return {
       refused: `${name} takes no submissions from here yet. Download the files and bring them there.`,
     };
@@ -72,19 +77,23 @@ export async function handIn(
   const wrap = part('wrap.pdf');
   if (!interior || !wrap) return { refused: 'There are no files yet. Make files first.' };
   if (interior.madeFrom !== prints.interior || wrap.madeFrom !== prints.cover)
-    return { refused: 'The files are older than the book. Make files again, then hand in.' };
-  const [open] = await db()
-    .select({ id: submission.id, state: submission.state, madeFrom: submission.madeFrom })
+    return { refused: 'The files are older than the book. Make files again, then submit.' };
+  const earlier = await db()
+    .select()
     .from(submission)
     .where(
       and(
-        eq(submission.workspaceId, workspaceId),
-        eq(submission.bookId, bookId),
-        inArray(submission.state, ['sending', 'in review', 'live']),
+        ...[eq(submission.workspaceId, workspaceId), eq(submission.bookId, bookId)],
+        eq(submission.service, service),
       ),
-    );
-  if (open && (open.madeFrom === madeFrom || open.state !== 'live'))
-    return open.state === 'live' ? { refused: 'This very book is live already.' } : UNDER_WAY;
+    )
+    .orderBy(desc(submission.createdAt));
+  if (earlier.some(({ state }) => UNDER_WAY_STATES.includes(state))) return UNDER_WAY;
+  const live = earlier.find(({ state }) => state === 'live');
+  if (live?.madeFrom === madeFrom) return { refused: 'This very book is live already.' };
+  const changed =
+    live && frozenChange({ service, title: live.recipe.title, penName: live.recipe.penName }, recipe);
+  if (changed) return { refused: `${changed} Change it back, then submit the update.` };
   const id = newId();
   const [sent] = await db()
     .insert(submission)
@@ -92,8 +101,8 @@ export async function handIn(
       id,
       workspaceId,
       bookId,
-      service: recipe.print.service,
-      key: `quill-${id}`,
+      service,
+      key: earlier[0]?.key ?? `quill-${id}`,
       madeFrom,
       recipe,
       interior: interior.hash,
@@ -102,6 +111,6 @@ export async function handIn(
     .onConflictDoNothing()
     .returning({ id: submission.id });
   if (!sent) return UNDER_WAY;
-  await enqueueJob(workspaceId, { bookId }, 'hand-in', { submission: id }, { key: id });
+  await enqueueJob(workspaceId, { bookId }, 'submit', { submission: id }, { key: id });
   return { id };
 }

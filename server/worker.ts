@@ -6,11 +6,11 @@ import { type JobPayload, readPayload } from './job-payloads.ts';
 import { QUEUES, queue, stopQueue } from './jobs.ts';
 import { reckonNiche } from './niches/looks.ts';
 import { expandJob } from './press/expand-job.ts';
-import { handInJob, WATCH_SUBMISSIONS_SECONDS, watchSubmissions } from './press/hand-in.ts';
 import { registerWorker, rescueLostJobs } from './press/liveness.ts';
 import { lookJob } from './press/look-job.ts';
 import { makeFiles } from './press/make-files.ts';
 import { type ClaimedJob, claim, finish } from './press/running-job.ts';
+import { submitJob, WATCH_SUBMISSIONS_SECONDS, watchSubmissions } from './press/submit-job.ts';
 import { WATCH_NICHES_SECONDS, watchNiches } from './press/watch-niches.ts';
 import { FORGET_TRIES_SECONDS, forgetOldTries } from './sign-in-tries.ts';
 
@@ -59,7 +59,7 @@ async function serve<Kind extends JobKind>(
   }
 }
 await serve('make-files', (row, payload) => makeFiles(row, payload, threads), threads.maxThreads);
-await serve('hand-in', handInJob);
+await serve('submit', submitJob);
 await serve('look', lookJob);
 // One at a time, so that the marketplace is asked no faster than it was agreed.
 await serve('expand', expandJob);

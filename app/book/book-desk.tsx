@@ -4,10 +4,12 @@ import { type Book, bookFrom } from '#core/book/book.ts';
 import type { Plan } from '#core/book/plan.ts';
 import { type JobTicket, jobTicket } from '#core/book/ticket.ts';
 import { type FilePart, fingerprintsOf, type MadeFrom, partsOutOfDate } from '#core/export/fingerprints.ts';
+import { frozenChange, type LiveBook } from '#core/print/index.ts';
 import type { MadeFile } from '#server/files.ts';
 import type { KeptResource } from '#server/resources/resources.ts';
 import type { SubmissionRow } from '#server/submissions.ts';
 import { type Job, useJobs } from '../parts/jobs.tsx';
+import { isWaiting } from '../parts/submission-state.tsx';
 import { useFresh } from '../parts/use-fresh.ts';
 import { useBook } from './store.ts';
 import { type ProofState, useProof } from './use-proof.ts';
@@ -30,6 +32,8 @@ export interface Desk {
   /** Parts that are older in the files than in the book. */
   outOfDate: FilePart[];
   submissions: SubmissionRow[];
+  /** What is on sale of this book at its service, if it is. */
+  live: LiveBook | null;
   penNames: string[];
   /** The word banks of the workspace. */
   banks: KeptResource[];
@@ -44,6 +48,21 @@ export function useDesk(): Desk {
   const desk = useContext(DeskContext);
   if (!desk) throw new Error('No book is open.');
   return desk;
+}
+
+/** What is said of a field of a live book: that it stays, or that it has to be what it was. */
+export interface Frozen {
+  stays: string | null;
+  changed: string | null;
+}
+
+/** Whether the title or the pen name stays as it is, since the book is live. */
+export function useFrozen(field: 'title' | 'penName'): Frozen {
+  const { live } = useDesk();
+  const value = useBook((state) => state.value[field]) as string;
+  if (!live) return { stays: null, changed: null };
+  const why = frozenChange(live, { ...live, [field]: value === live[field] ? `${value} ` : value });
+  return value === live[field] ? { stays: why, changed: null } : { stays: null, changed: why };
 }
 
 export function BookDesk({
@@ -71,12 +90,14 @@ export function BookDesk({
   const proof = useProof(madeFrom);
   const all = useJobs();
   const jobs = useMemo(() => all.filter(({ bookId }) => bookId === id), [all, id]);
-  const inReview = submissions.some(({ state }) => state === 'sending' || state === 'in review');
-  useFresh(jobs, inReview ? REVIEW_LOOK_MS : null);
+  const waiting = submissions.some(isWaiting);
+  const live =
+    submissions.find(({ state, service }) => state === 'live' && service === recipe.print.service) ?? null;
+  useFresh(jobs, waiting ? REVIEW_LOOK_MS : null);
   const desk = useMemo(
     () => ({
       ...{ book, plan: book.plan, ticket, proof, firstPages },
-      ...{ files, filesCurrent, outOfDate, submissions, penNames, banks, typefaces, jobs },
+      ...{ files, filesCurrent, outOfDate, submissions, live, penNames, banks, typefaces, jobs },
     }),
     [
       book,
@@ -87,6 +108,7 @@ export function BookDesk({
       filesCurrent,
       outOfDate,
       submissions,
+      live,
       penNames,
       banks,
       typefaces,

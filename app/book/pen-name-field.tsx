@@ -7,7 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
-import { useDesk } from './book-desk.tsx';
+import { useDesk, useFrozen } from './book-desk.tsx';
 import { useBook } from './store.ts';
 
 /** The pen name, from the list: a name is typed once in its life. */
@@ -15,6 +15,7 @@ export function PenNameField() {
   const penName = useBook((state) => state.value.penName) as string;
   const edit = useBook((state) => state.edit);
   const { penNames } = useDesk();
+  const frozen = useFrozen('penName');
   const { revalidate } = useRevalidator();
   const [adding, setAdding] = useState(false);
   const [name, setName] = useState('');
@@ -39,6 +40,9 @@ export function PenNameField() {
         select
         label="Pen name"
         value={penName}
+        slotProps={{ select: { readOnly: frozen.stays !== null } }}
+        error={frozen.changed !== null}
+        helperText={frozen.stays ?? frozen.changed}
         onChange={(event) => (event.target.value === '+' ? setAdding(true) : choose(event.target.value))}
       >
         {names.map((known) => (

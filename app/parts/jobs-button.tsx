@@ -9,7 +9,7 @@ import { isRunning, type Job, secondsLeft, useJobs } from './jobs.tsx';
 
 const NAMES = {
   'make-files': 'Make files',
-  'hand-in': 'Hand in',
+  submit: 'Submit',
   look: 'Look',
   expand: 'Widen a niche',
 } as const;
@@ -88,7 +88,7 @@ export function JobsButton() {
           <Typography variant="h2">Jobs</Typography>
           {jobs.length === 0 && (
             <Typography sx={{ mt: 2 }}>
-              Long work shows here: making files, handing in, asking for phrases. You can leave it running.
+              Long work shows here: making files, submitting, looking up phrases. You can leave it running.
             </Typography>
           )}
           {jobs.slice(0, 8).map((job) => (

@@ -4,7 +4,9 @@ import { useEffect, useRef, useState } from 'react';
 interface SettledTextProps {
   label: string;
   value: string;
-  hint?: string;
+  hint?: string | undefined;
+  /** Why the text cannot be changed. */
+  locked?: string | null;
   rows?: number;
   autoFocus?: boolean;
   /** Shown at the right of the hint: a live count. */
@@ -14,7 +16,16 @@ interface SettledTextProps {
 }
 
 /** A line or block of text that acts as it is typed. */
-export function SettledText({ label, value, hint, rows, count, autoFocus, onCommit }: SettledTextProps) {
+export function SettledText({
+  label,
+  value,
+  hint,
+  locked,
+  rows,
+  count,
+  autoFocus,
+  onCommit,
+}: SettledTextProps) {
   const [text, setText] = useState(value);
   const [problem, setProblem] = useState('');
   const typing = useRef(false);
@@ -29,9 +40,10 @@ export function SettledText({ label, value, hint, rows, count, autoFocus, onComm
       label={label}
       value={text}
       error={problem !== ''}
-      helperText={problem || [hint, count].filter(Boolean).join(' · ') || undefined}
+      helperText={problem || [locked ?? hint, count].filter(Boolean).join(' · ') || undefined}
       {...(rows ? { multiline: true, rows } : {})}
       autoFocus={autoFocus ?? false}
+      slotProps={{ input: { readOnly: Boolean(locked) } }}
       onFocus={() => {
         typing.current = true;
       }}

@@ -2,12 +2,18 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 
 const WORDS: Record<string, { mark: string; words: string; color: string }> = {
-  sending: { mark: '…', words: 'Being handed in', color: 'text.secondary' },
+  sending: { mark: '…', words: 'Submitting', color: 'text.secondary' },
+  unanswered: { mark: '…', words: 'Waiting for an answer', color: 'warning.main' },
   'in review': { mark: '◷', words: 'In review', color: 'warning.main' },
   live: { mark: '✓', words: 'Live', color: 'primary.main' },
+  replaced: { mark: '↻', words: 'Replaced by an update', color: 'text.secondary' },
   rejected: { mark: '✕', words: 'Rejected', color: 'error.main' },
-  failed: { mark: '✕', words: 'Not handed in', color: 'error.main' },
+  failed: { mark: '✕', words: 'Submission failed', color: 'error.main' },
 };
+
+/** Whether the service still has to say how a submission stands. */
+export const isWaiting = ({ state }: { state: string }): boolean =>
+  state === 'sending' || state === 'unanswered' || state === 'in review';
 
 /** How a submission stands, with the service's reasons when it said no. */
 export function SubmissionState({ state, reasons }: { state: string; reasons: string[] }) {

@@ -13,6 +13,7 @@ import { printRules, showMoney } from '#core/print/index.ts';
 import { useDesk } from '../book/book-desk.tsx';
 import { PenNameField } from '../book/pen-name-field.tsx';
 import { useBook } from '../book/store.ts';
+import { TitleField } from '../book/title-field.tsx';
 import { SettledText } from '../parts/settled-text.tsx';
 
 /** What the shop will say and ask for the book. */
@@ -62,11 +63,7 @@ export default function Listing() {
     >
       <Stack spacing={3.5}>
         <Typography variant="h2">Title and description</Typography>
-        <SettledText
-          label="Title"
-          value={recipe.title}
-          onCommit={(title) => edit((now) => ({ ...now, title }), 'title')}
-        />
+        <TitleField />
         <SettledText
           label="Subtitle"
           value={recipe.subtitle as string}

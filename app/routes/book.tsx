@@ -9,7 +9,7 @@ import { madeFiles } from '#server/files.ts';
 import { enqueueFiles } from '#server/jobs.ts';
 import { listResources } from '#server/resources/resources.ts';
 import { listPenNames } from '#server/shelf.ts';
-import { handIn, listSubmissions } from '#server/submissions.ts';
+import { listSubmissions, submitBook } from '#server/submissions.ts';
 import { BookDesk } from '../book/book-desk.tsx';
 import { BookHeader } from '../book/book-header.tsx';
 import { BookMessages } from '../book/book-messages.tsx';
@@ -49,7 +49,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
-const Wish = v.object({ wish: v.picklist(['make files', 'hand in']) });
+const Wish = v.object({ wish: v.picklist(['make files', 'submit']) });
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
@@ -62,7 +62,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     await enqueueFiles(workspaceId, id, book.revision);
     return { refused: null };
   }
-  const answer = await handIn(workspaceId, id, book.recipe);
+  const answer = await submitBook(workspaceId, id, book.recipe);
   return { refused: 'refused' in answer ? answer.refused : null };
 }
 

@@ -176,7 +176,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
           <Typography variant="h2" sx={{ mb: 2 }}>
             Submissions
           </Typography>
-          {submissions.length === 0 && <Typography>Nothing handed in yet.</Typography>}
+          {submissions.length === 0 && <Typography>No submissions yet.</Typography>}
           {submissions.map((row) => (
             <Box key={row.id} sx={{ py: 1.5, borderTop: 1, borderColor: 'divider' }}>
               <Link component={To} to={`/books/${row.bookId}/proof`}>

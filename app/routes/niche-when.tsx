@@ -76,10 +76,10 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
             name={`${niche.phrase} occasions ${country}`}
             disabled={occasions.length === 0}
             rows={() => [
-              ['day', 'occasion', 'begin by', 'hand in by', 'publish by'],
+              ['day', 'occasion', 'start by', 'submit by', 'publish by'],
               ...occasions.map(({ day, name }) => {
-                const { publish, handIn, begin } = publishBy(day, choices.lead);
-                return [day, name, begin, handIn, publish];
+                const { publish, submit, start } = publishBy(day, choices.lead);
+                return [day, name, start, submit, publish];
               }),
             ]}
           />
@@ -115,16 +115,16 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
             <tr>
               <th>Day</th>
               <th>Occasion</th>
-              <th>Begin by</th>
-              <th>Hand in by</th>
+              <th>Start by</th>
+              <th>Submit by</th>
               <th>Publish by</th>
               <th aria-label="For the brief" />
             </tr>
           </thead>
           <tbody>
             {occasions.map(({ day, name, kind }) => {
-              const { publish, handIn, begin } = publishBy(day, choices.lead);
-              const late = handIn < from;
+              const { publish, submit, start } = publishBy(day, choices.lead);
+              const late = submit < from;
               const chosen = decided?.occasion === name && decided.publishBy === publish;
               return (
                 <Box
@@ -140,8 +140,8 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
                     {name}
                     {kind === 'public' ? ' · day off' : ''}
                   </td>
-                  <td>{dayShown(begin)}</td>
-                  <td>{late ? 'too late this time' : dayShown(handIn)}</td>
+                  <td>{dayShown(start)}</td>
+                  <td>{late ? 'too late this year' : dayShown(submit)}</td>
                   <td>{dayShown(publish)}</td>
                   <td>
                     <Button
@@ -211,8 +211,8 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
           Publish by
         </Typography>
         <Typography variant="body2">
-          The occasion, less {choices.lead.sellingDays} days of selling; hand in {choices.lead.reviewDays}{' '}
-          days before that for the review; begin {choices.lead.ownDays} days earlier.
+          The occasion, less {choices.lead.sellingDays} selling days; submit {choices.lead.reviewDays} days
+          before that for the review; start {choices.lead.ownDays} days earlier.
         </Typography>
         <Link component={To} to="/niches/sums">
           Change the days

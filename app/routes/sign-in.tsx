@@ -106,7 +106,7 @@ export default function SignIn() {
           </Typography>
         </Box>
         <Typography variant="body2" sx={{ color: '#cdc6b6' }}>
-          Niches · Flatplan · Wrap · Listing · Proof · Hand in
+          Niches · Flatplan · Wrap · Listing · Proof · Submit
         </Typography>
       </Box>
       <Box sx={{ display: 'grid', placeItems: 'center', p: 6 }}>

@@ -11,7 +11,7 @@ import { useEffect } from 'react';
 import { Link as To, useRevalidator } from 'react-router';
 import { listSubmissions } from '#server/submissions.ts';
 import { SaveCsv } from '../parts/save-csv.tsx';
-import { SubmissionState } from '../parts/submission-state.tsx';
+import { isWaiting, SubmissionState } from '../parts/submission-state.tsx';
 import { requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/submissions.ts';
 
@@ -24,11 +24,11 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 const LOOK_MS = 2500;
 
-/** Every book that was handed in, and what the service said. */
+/** Every book that was submitted, and what the service said. */
 export default function Submissions({ loaderData }: Route.ComponentProps) {
   const { submissions } = loaderData;
   const { revalidate } = useRevalidator();
-  const waiting = submissions.some(({ state }) => state === 'sending' || state === 'in review');
+  const waiting = submissions.some(isWaiting);
   useEffect(() => {
     if (!waiting) return;
     const timer = setInterval(() => void revalidate(), LOOK_MS);
@@ -45,7 +45,7 @@ export default function Submissions({ loaderData }: Route.ComponentProps) {
           name="submissions"
           disabled={submissions.length === 0}
           rows={() => [
-            ['book', 'service', 'handed in', 'state', 'reasons'],
+            ['book', 'service', 'submitted', 'state', 'reasons'],
             ...submissions.map((row) => [
               row.title,
               row.service,
@@ -58,8 +58,8 @@ export default function Submissions({ loaderData }: Route.ComponentProps) {
       </Box>
       {submissions.length === 0 ? (
         <Typography>
-          Books you hand in are listed here with the service’s answer. Open a book’s Proof, make its files,
-          and hand it in.
+          Books you submit are listed here with the service’s answer. Open a book’s Proof, make its files, and
+          hand it in.
         </Typography>
       ) : (
         <Paper>
@@ -68,7 +68,7 @@ export default function Submissions({ loaderData }: Route.ComponentProps) {
               <TableRow>
                 <TableCell>Book</TableCell>
                 <TableCell>Service</TableCell>
-                <TableCell>Handed in</TableCell>
+                <TableCell>Submitted</TableCell>
                 <TableCell>State</TableCell>
               </TableRow>
             </TableHead>

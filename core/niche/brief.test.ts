@@ -96,8 +96,8 @@ describe('when', () => {
   it('publish by = occasion − selling time, then review and own lead time before it', () => {
     expect(publishBy('2027-05-20', { sellingDays: 42, reviewDays: 3, ownDays: 7 })).toEqual({
       publish: '2027-04-08',
-      handIn: '2027-04-05',
-      begin: '2027-03-29',
+      submit: '2027-04-05',
+      start: '2027-03-29',
     });
   });
 

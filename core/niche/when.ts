@@ -19,11 +19,11 @@ export interface Lead {
 const minus = (day: string, days: number): string =>
   formatISO(addDays(parseISO(day), -days), { representation: 'date' });
 
-/** Publish by = occasion − selling time; hand in by = that − review; begin by = that − own lead time. ISO 8601 days. */
+/** Publish by = occasion − selling time; submit by = that − review; start by = that − own lead time. ISO 8601 days. */
 export function publishBy(occasion: string, { sellingDays, reviewDays, ownDays }: Lead) {
   const publish = minus(occasion, sellingDays);
-  const handIn = minus(publish, reviewDays);
-  return { publish, handIn, begin: minus(handIn, ownDays) };
+  const submit = minus(publish, reviewDays);
+  return { publish, submit, start: minus(submit, ownDays) };
 }
 
 /** Mean demand of the looks of each month of the year; null for months nobody looked in. Index 0 is January. */

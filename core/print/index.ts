@@ -1,3 +1,4 @@
+export * from './frozen.ts';
 export * from './geometry.ts';
 export * from './money.ts';
 export * from './service.ts';

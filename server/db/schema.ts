@@ -204,7 +204,7 @@ export const madeFile = pgTable(
   (table) => [primaryKey({ columns: [table.bookId, table.name] })],
 );
 
-export const JOB_KINDS = ['make-files', 'hand-in', 'look', 'expand'] as const;
+export const JOB_KINDS = ['make-files', 'submit', 'look', 'expand'] as const;
 export type JobKind = (typeof JOB_KINDS)[number];
 export const JOB_STATES = ['queued', 'running', 'done', 'failed', 'canceled'] as const;
 export type JobState = (typeof JOB_STATES)[number];
@@ -240,8 +240,17 @@ export const job = pgTable(
   ],
 );
 
-export const SUBMISSION_STATES = ['sending', 'in review', 'live', 'rejected', 'failed'] as const;
-export type SubmissionState = (typeof SUBMISSION_STATES)[number];
+export type SubmissionState =
+  | 'sending'
+  /** Asked for review, and no answer came: the service is asked until it says whether it arrived. */
+  | 'unanswered'
+  | 'in review'
+  | 'live'
+  /** Was live, until a later state of the book took its place. */
+  | 'replaced'
+  | 'rejected'
+  /** Did not arrive. */
+  | 'failed';
 
 export const submission = pgTable(
   'submission',
@@ -252,8 +261,8 @@ export const submission = pgTable(
       .notNull()
       .references(() => book.id, { onDelete: 'cascade' }),
     service: text('service').notNull(),
-    /** Sent with every try, so that the service makes one submission of them all. */
-    key: text('key').notNull().unique(),
+    /** The book's own at the service, whatever is changed in it: the service makes one book of all that is sent. */
+    key: text('key').notNull(),
     madeFrom: text('made_from').notNull(),
     recipe: jsonb('recipe').$type<Recipe>().notNull(),
     interior: text('interior').notNull(),
@@ -267,7 +276,10 @@ export const submission = pgTable(
   (table) => [
     index('submission_workspace').on(table.workspaceId, table.createdAt),
     index('submission_state').on(table.state),
-    // Two clicks at the same moment hand a book in once.
-    uniqueIndex('submission_open').on(table.bookId).where(sql`state in ('sending', 'in review')`),
+    index('submission_key').on(table.key),
+    // Two clicks at the same moment submit a book once.
+    uniqueIndex('submission_open')
+      .on(table.bookId)
+      .where(sql`state in ('sending', 'unanswered', 'in review')`),
   ],
 );

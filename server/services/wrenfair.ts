@@ -50,9 +50,12 @@ const SuggestionsSchema = v.object({
   ),
 });
 const PICTURE_BYTES = 2 * 1024 * 1024;
-const State = v.picklist(['draft', 'in review', 'live', 'rejected']);
-const OpenedSchema = v.object({ id: v.pipe(v.string(), v.regex(/^[\w-]{1,64}$/)), state: State });
-const SubmissionSchema = v.object({ state: State, reasons: v.array(v.string()) });
+const EntrySchema = v.object({
+  id: v.pipe(v.string(), v.regex(/^[\w-]{1,64}$/)),
+  revision: v.pipe(v.string(), v.maxLength(100)),
+  state: v.picklist(['draft', 'in review', 'live', 'rejected']),
+  reasons: v.array(v.string()),
+});
 const ProblemSchema = v.object({ reasons: v.array(v.string()) });
 
 interface Asked {
@@ -184,10 +187,19 @@ export const wrenfair: Marketplace & PrintingService = {
   pagesShown: async (id) =>
     (await ask('GET', `/catalog/books/${encodeURIComponent(id)}`, v.object({ pagesShown: whole(0) })))
       .pagesShown,
-  open: (key, listing) =>
-    ask('POST', '/submissions', OpenedSchema, {
-      body: JSON.stringify(listing),
+  async find(key) {
+    const found = await ask('GET', `/submissions?${new URLSearchParams({ key })}`, v.array(EntrySchema));
+    return found[0] ?? null;
+  },
+  open: (key, revision, listing) =>
+    ask('POST', '/submissions', EntrySchema, {
+      body: JSON.stringify({ revision, listing }),
       headers: { ...json, 'idempotency-key': key },
+    }),
+  revise: (id, revision, listing) =>
+    ask('PUT', `/submissions/${id}`, EntrySchema, {
+      body: JSON.stringify({ revision, listing }),
+      headers: json,
     }),
   upload: async (id, part, { stream, hash }) => {
     await ask('PUT', `/submissions/${id}/${part}`, null, {
@@ -196,13 +208,13 @@ export const wrenfair: Marketplace & PrintingService = {
       seconds: UPLOAD_SECONDS,
     });
   },
-  async submit(id) {
-    const { state } = await ask('POST', `/submissions/${id}/review`, SubmissionSchema, {
+  async sendToReview(id) {
+    const entry = await ask('POST', `/submissions/${id}/review`, EntrySchema, {
       headers: json,
       seconds: UPLOAD_SECONDS,
     });
-    if (state === 'draft') throw new ServiceTrouble('Wrenfair did not take the submission into review.');
-    return state;
+    if (entry.state === 'draft') throw new ServiceTrouble('Wrenfair did not take the book into review.');
+    return entry;
   },
-  state: (id) => ask('GET', `/submissions/${id}`, SubmissionSchema),
+  entry: (id) => ask('GET', `/submissions/${id}`, EntrySchema),
 };

@@ -1,9 +1,9 @@
 import { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import * as v from 'valibot';
-import { ListingSchema } from './listing.ts';
+import { RevisionSchema } from './listing.ts';
 import { openShop } from './shop.ts';
-import { openSubmissions } from './submissions.ts';
+import { openSubmissions, type Submission } from './submissions.ts';
 
 const UPLOAD_BYTES = 650 * 1024 * 1024;
 const JSON_BYTES = 64 * 1024;
@@ -75,28 +75,45 @@ export function wrenfairApp(options: {
 
   app.route('/catalog', shop.routes);
 
+  /** A submission as its publisher may see it. */
+  const told = ({ id, key, revision, state, reasons, listing, onSale }: Submission) => ({
+    ...{ id, key, revision, state, reasons, title: listing.title },
+    onSale: onSale
+      ? {
+          revision: onSale.revision,
+          title: onSale.listing.title,
+          penName: onSale.listing.penName,
+          updates: onSale.updates,
+        }
+      : null,
+  });
+  const unreadable = (issues: readonly v.BaseIssue<unknown>[]) =>
+    no(...issues.map((issue) => `${v.getDotPath(issue) ?? ''} ${issue.message}`));
+
   app.post('/submissions', bodyLimit({ maxSize: JSON_BYTES }), async (c) => {
     const key = c.req.header('idempotency-key');
     if (!key || key.length > 100) return c.json(no('An Idempotency-Key is needed.'), 400);
-    const read = v.safeParse(ListingSchema, await c.req.json().catch(() => null));
-    if (!read.success)
-      return c.json(
-        no(...read.issues.map((issue) => `Listing: ${v.getDotPath(issue) ?? ''} ${issue.message}`)),
-        422,
-      );
-    const { submission, fresh } = submissions.open(key, read.output);
-    return c.json({ id: submission.id, state: submission.state }, fresh ? 201 : 200);
+    const read = v.safeParse(RevisionSchema, await c.req.json().catch(() => null));
+    if (!read.success) return c.json(unreadable(read.issues), 422);
+    const { submission, fresh } = submissions.open(key, read.output.revision, read.output.listing);
+    return c.json(told(submission), fresh ? 201 : 200);
   });
-  app.get('/submissions', (c) =>
-    c.json(
-      submissions.all().map(({ id, key, state, listing }) => ({ id, key, state, title: listing.title })),
-    ),
-  );
+  app.get('/submissions', (c) => {
+    const key = c.req.query('key');
+    const found = key === undefined ? submissions.all() : [submissions.withKey(key) ?? []].flat();
+    return c.json(found.map(told));
+  });
   app.get('/submissions/:id', (c) => {
     const found = submissions.find(c.req.param('id'));
-    return found
-      ? c.json({ state: found.state, reasons: found.reasons })
-      : c.json(no('There is no such submission.'), 404);
+    return found ? c.json(told(found)) : c.json(no('There is no such submission.'), 404);
+  });
+  app.put('/submissions/:id', bodyLimit({ maxSize: JSON_BYTES }), async (c) => {
+    const found = submissions.find(c.req.param('id'));
+    if (!found) return c.json(no('There is no such submission.'), 404);
+    const read = v.safeParse(RevisionSchema, await c.req.json().catch(() => null));
+    if (!read.success) return c.json(unreadable(read.issues), 422);
+    const refused = submissions.revise(found, read.output.revision, read.output.listing);
+    return refused ? c.json(no(refused), 409) : c.json(told(found));
   });
   app.put('/submissions/:id/:part{interior|wrap}', bodyLimit({ maxSize: UPLOAD_BYTES }), async (c) => {
     const found = submissions.find(c.req.param('id'));
@@ -114,7 +131,7 @@ export function wrenfairApp(options: {
     const found = submissions.find(c.req.param('id'));
     if (!found) return c.json(no('There is no such submission.'), 404);
     const refused = await submissions.submit(found);
-    return refused ? c.json(no(refused), 422) : c.json({ state: found.state, reasons: found.reasons });
+    return refused ? c.json(no(refused), 422) : c.json(told(found));
   });
   return app;
 }

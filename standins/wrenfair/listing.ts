@@ -19,3 +19,9 @@ export const ListingSchema = v.object({
 });
 
 export type Listing = v.InferOutput<typeof ListingSchema>;
+
+/** One state of a book, as it is opened or changed. */
+export const RevisionSchema = v.object({
+  revision: v.pipe(line(100), v.minLength(1, 'is empty')),
+  listing: ListingSchema,
+});

@@ -178,7 +178,9 @@ describe('submissions over HTTP', () => {
     const { listing, interior, wrap } = await filesOf(recipeOf([{ id: 'r', kind: 'ruled', pages: 30 }]));
     const open = async () =>
       (
-        await send('POST', '/submissions', JSON.stringify(listing), { 'idempotency-key': 'once' })
+        await send('POST', '/submissions', JSON.stringify({ revision: 'a', listing }), {
+          'idempotency-key': 'once',
+        })
       ).json() as Promise<{ id: string }>;
     const { id } = await open();
     expect((await open()).id).toBe(id);
@@ -191,8 +193,30 @@ describe('submissions over HTTP', () => {
     expect((await put('interior', interior)).status).toBe(204);
     expect((await put('wrap', wrap)).status).toBe(204);
     expect((await send('POST', `/submissions/${id}/review`)).status).toBe(200);
-    expect(await (await send('GET', `/submissions/${id}`)).json()).toEqual({ state: 'live', reasons: [] });
+    expect(await (await send('GET', `/submissions/${id}`)).json()).toMatchObject({
+      state: 'live',
+      reasons: [],
+    });
     expect((await put('wrap', wrap)).status).toBe(422);
+
+    // Found by its key, and changed in place: what a live book is known by stays.
+    const found = async (key: string) => (await send('GET', `/submissions?key=${key}`)).json();
+    expect(await found('once')).toMatchObject([{ id, revision: 'a', onSale: { revision: 'a', updates: 0 } }]);
+    expect(await found('never')).toEqual([]);
+    const revise = (change: object, revision = 'b') =>
+      send('PUT', `/submissions/${id}`, JSON.stringify({ revision, listing: { ...listing, ...change } }));
+    expect((await revise({ title: 'Another' })).status).toBe(409);
+    expect((await revise({ penName: 'Another' })).status).toBe(409);
+    expect((await revise({ pages: 'many' })).status).toBe(422);
+    expect(await found('once')).toMatchObject([{ state: 'live' }]);
+    expect((await revise({ subtitle: 'Second edition' })).status).toBe(200);
+    expect(await found('once')).toMatchObject([{ state: 'draft', revision: 'b', onSale: { revision: 'a' } }]);
+    expect((await put('interior', interior)).status).toBe(204);
+    // The same once more does not begin anew.
+    expect((await revise({ subtitle: 'Second edition' })).status).toBe(200);
+    expect((await put('wrap', wrap)).status).toBe(204);
+    expect((await send('POST', `/submissions/${id}/review`)).status).toBe(200);
+    expect(await found('once')).toMatchObject([{ state: 'live', onSale: { revision: 'b', updates: 1 } }]);
   });
 
   it('refuses strangers, nonsense and too much at once; is busy on request', async () => {

@@ -5,17 +5,23 @@ import { nanoid } from 'nanoid';
 import type { Listing } from './listing.ts';
 import { review } from './reviewer.ts';
 
+/** A book as a publisher submits it: opened once, and changed as often as the publisher likes. */
 export interface Submission {
   id: string;
   key: string;
+  /** The publisher's own name of the state of the book that listing and parts are of. */
+  revision: string;
   listing: Listing;
   parts: { interior?: string; wrap?: string };
+  /** How that state of the book stands; what is on sale stays on sale meanwhile. */
   state: 'draft' | 'in review' | 'live' | 'rejected';
   reasons: string[];
   /** Milliseconds since 1970; the review's answer is known from the start and told from then on. */
   answerAt?: number;
   verdict?: 'live' | 'rejected';
   verdictReasons?: string[];
+  /** What is on sale, once a review was passed. */
+  onSale?: { revision: string; listing: Listing; since: number; updates: number };
 }
 
 /** Submissions in a folder: one JSON file for all, one file for each upload. */
@@ -33,25 +39,57 @@ export function openSubmissions(folder: string, reviewSeconds: () => number) {
     renameSync(`${ledger}.part`, ledger);
   };
   const pathOf = (id: string, part: string) => join(folder, `${id}-${part}.pdf`);
+  /** As it stands now: a review ends by the clock. */
+  const current = (submission: Submission): Submission => {
+    const { state, answerAt, verdict, revision, listing, onSale } = submission;
+    if (state !== 'in review' || answerAt === undefined || Date.now() < answerAt) return submission;
+    submission.state = verdict ?? 'rejected';
+    submission.reasons = submission.verdictReasons ?? [];
+    if (verdict === 'live')
+      submission.onSale = {
+        revision,
+        listing,
+        since: onSale?.since ?? answerAt,
+        updates: onSale ? onSale.updates + 1 : 0,
+      };
+    save();
+    return submission;
+  };
 
   return {
-    all: () => [...all.values()],
+    all: () => [...all.values()].map(current),
     find(id: string): Submission | undefined {
       const found = all.get(id);
-      if (found?.state === 'in review' && found.answerAt !== undefined && Date.now() >= found.answerAt) {
-        found.state = found.verdict ?? 'rejected';
-        found.reasons = found.verdictReasons ?? [];
-        save();
-      }
-      return found;
+      return found && current(found);
     },
-    open(key: string, listing: Listing): { submission: Submission; fresh: boolean } {
-      const known = [...all.values()].find((submission) => submission.key === key);
+    withKey(key: string): Submission | undefined {
+      const found = [...all.values()].find((submission) => submission.key === key);
+      return found && current(found);
+    },
+    open(key: string, revision: string, listing: Listing): { submission: Submission; fresh: boolean } {
+      const known = this.withKey(key);
       if (known) return { submission: known, fresh: false };
-      const submission: Submission = { id: nanoid(16), key, listing, parts: {}, state: 'draft', reasons: [] };
+      const submission: Submission = {
+        ...{ id: nanoid(16), key, revision, listing },
+        ...{ parts: {}, state: 'draft', reasons: [] },
+      };
       all.set(submission.id, submission);
       save();
       return { submission, fresh: true };
+    },
+    /** Begins a draft of the changed book, or says that one is begun. @returns why it cannot be, or null */
+    revise(submission: Submission, revision: string, listing: Listing): string | null {
+      if (submission.state === 'in review')
+        return 'The book is in review and cannot change until the answer.';
+      const { onSale } = submission;
+      if (onSale && listing.title !== onSale.listing.title)
+        return `The book is live as “${onSale.listing.title}”. The title of a live book cannot change.`;
+      if (onSale && listing.penName !== onSale.listing.penName)
+        return `The book is live by ${onSale.listing.penName}. The author of a live book cannot change.`;
+      if (submission.state === 'draft' && submission.revision === revision) return null;
+      Object.assign(submission, { revision, listing, parts: {}, state: 'draft', reasons: [] });
+      save();
+      return null;
     },
     /** @returns why the upload was not taken, or null */
     upload(

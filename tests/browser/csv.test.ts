@@ -56,10 +56,10 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
   const days = page.getByRole('region', { name: 'Occasions' }).getByRole('row');
   await expect(days.nth(1)).toBeVisible();
   const occasions = await saved();
-  expect(occasions.headings).toEqual(['day', 'occasion', 'begin by', 'hand in by', 'publish by']);
+  expect(occasions.headings).toEqual(['day', 'occasion', 'start by', 'submit by', 'publish by']);
   expect(occasions.rows).toHaveLength((await days.count()) - 1);
-  for (const [day, , begin, handIn, publish] of occasions.rows)
-    expect([begin, handIn, publish, day]).toEqual([begin, handIn, publish, day].sort());
+  for (const [day, , start, submit, publish] of occasions.rows)
+    expect([start, submit, publish, day]).toEqual([start, submit, publish, day].sort());
   await view(page, 'Brief');
   await expect(page.getByLabel('Title', { exact: true })).toBeVisible();
   const briefs = await saved();

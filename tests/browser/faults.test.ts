@@ -18,7 +18,7 @@ test('a connection that breaks half-way is tried again and makes one submission'
   await expect(page.getByText('As new as the book')).toBeVisible({ timeout: 240_000 });
   // The service does the work of the next three requests and is gone before it answers; then it is busy.
   await behave({ breakAfterWork: 3, busy: 1 });
-  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: 'Submit', exact: true }).click();
   await expect(page.getByText('✓ Live')).toBeVisible({ timeout: 60_000 });
   expect(await submissionsOf(title)).toHaveLength(1);
 });
@@ -31,7 +31,7 @@ test('a strict reviewer’s reasons are shown on the book', async ({ page }) => 
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await page.getByRole('button', { name: 'Make files now' }).click();
   await expect(page.getByText('As new as the book')).toBeVisible({ timeout: 240_000 });
-  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: 'Submit', exact: true }).click();
   await expect(page.getByText('✕ Rejected')).toBeVisible({ timeout: 240_000 });
   await expect(page.getByText('Home market: the price is under the lowest, 3.02.')).toBeVisible();
 });

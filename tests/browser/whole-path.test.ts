@@ -72,11 +72,11 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await expect(page.getByText('20 of 50').first()).toBeVisible();
   await noSeriousFindings(page, 'listing');
 
-  // Proof: the checks pass but for what is not made yet; files; hand in.
+  // Proof: the checks pass but for what is not made yet; files; submit.
   await saved(page);
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Nothing to fix' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Hand in', exact: true })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Submit', exact: true })).toBeDisabled();
   await noSeriousFindings(page, 'proof');
   await page.getByRole('button', { name: 'Make files', exact: true }).click();
   await expect(page.getByText('As new as the book')).toBeVisible({ timeout: 240_000 });
@@ -89,7 +89,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   const path = await (await download).path();
   expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(new RegExp(`Pages:\\s+${pages}\\n`));
 
-  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: 'Submit', exact: true }).click();
   await expect(page.getByText('✓ Live')).toBeVisible({ timeout: 240_000 });
   await page.getByRole('link', { name: 'Submissions' }).click();
   await expect(page.getByRole('row', { name: /Dinosaur Word Search/ })).toContainText('Live');
@@ -98,15 +98,26 @@ test('from a phrase to a book that is live', async ({ page }) => {
   const table = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as CSV' }).click();
   expect(readFileSync(await (await table).path(), 'utf8')).toMatch(
-    /^\uFEFFbook,service,handed in,state,reasons\r\n/,
+    /^\uFEFFbook,service,submitted,state,reasons\r\n/,
   );
 
-  // A change makes the files out of date, and they cannot be handed in.
+  // A change makes the files out of date, and they cannot be submitted.
   await page.getByRole('link', { name: 'Dinosaur Word Search' }).click();
   await page.getByRole('link', { name: 'Listing', exact: true }).click();
   await page.getByLabel('Subtitle').fill('A change after the files');
   await saved(page);
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await expect(page.getByText('Out of date: the book changed since')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Hand in', exact: true })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Submit update' })).toBeDisabled();
+
+  // What the live book is known by stays; everything else is an update of the same book.
+  await page.getByRole('link', { name: 'Listing', exact: true }).click();
+  await expect(page.getByLabel('Title', { exact: true })).not.toBeEditable();
+  await expect(page.getByText(/the title of a live book stays/)).toBeVisible();
+  await expect(page.getByText(/the pen name of a live book stays/)).toBeVisible();
+  await page.getByRole('link', { name: 'Proof', exact: true }).click();
+  await page.getByRole('button', { name: 'Make files', exact: true }).click();
+  await page.getByRole('button', { name: 'Submit update' }).click({ timeout: 240_000 });
+  await expect(page.getByText('Replaced by an update')).toBeVisible({ timeout: 240_000 });
+  await expect(page.getByText('✓ Live')).toBeVisible();
 });

@@ -25,7 +25,7 @@ import { cancelJob, enqueueFiles, enqueueJob, listJobs, stopQueue } from '#serve
 import { claim, finish } from '#server/press/running-job.ts';
 import { addPenName, listPenNames } from '#server/shelf.ts';
 import { fileStore, storeFile } from '#server/store/index.ts';
-import { handIn, listSubmissions } from '#server/submissions.ts';
+import { listSubmissions, submitBook } from '#server/submissions.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
 
@@ -224,7 +224,7 @@ describe('jobs', () => {
     expect(readPayload('make-files', { revision: 3 })).toEqual({ revision: 3 });
     for (const stored of [{}, null, { revision: 0 }, { revision: '3' }, { revision: 3, more: true }, 'x'])
       expect(readPayload('make-files', stored)).toBeNull();
-    expect(readPayload('hand-in', { submission: '../x' })).toBeNull();
+    expect(readPayload('submit', { submission: '../x' })).toBeNull();
   });
 
   it('are one for the same wish, however often and at once it is made', async () => {
@@ -260,22 +260,22 @@ describe('jobs', () => {
   });
 });
 
-describe('handing in', () => {
+describe('submitting', () => {
   it('needs files, and files of this very recipe', async () => {
-    expect(await handIn(own, recipe.id, recipe)).toEqual({
+    expect(await submitBook(own, recipe.id, recipe)).toEqual({
       refused: 'There are no files yet. Make files first.',
     });
     await filesOf(recipe);
-    expect(await handIn(own, recipe.id, titled('Changed since'))).toEqual({
-      refused: 'The files are older than the book. Make files again, then hand in.',
+    expect(await submitBook(own, recipe.id, titled('Changed since'))).toEqual({
+      refused: 'The files are older than the book. Make files again, then submit.',
     });
-    expect(await handIn(other, recipe.id, recipe)).toHaveProperty('refused');
+    expect(await submitBook(other, recipe.id, recipe)).toHaveProperty('refused');
     expect(await listSubmissions(own)).toEqual([]);
   });
 
   it('makes one submission of many wishes at once', async () => {
     await filesOf(recipe);
-    const answers = await Promise.all(Array.from({ length: 10 }, () => handIn(own, recipe.id, recipe)));
+    const answers = await Promise.all(Array.from({ length: 10 }, () => submitBook(own, recipe.id, recipe)));
     expect(answers.filter((answer) => 'id' in answer)).toHaveLength(1);
     expect(await listSubmissions(own, recipe.id)).toHaveLength(1);
     expect(await listSubmissions(other, recipe.id)).toEqual([]);
@@ -283,16 +283,16 @@ describe('handing in', () => {
 
   it('can be done again after a rejection, and for a changed book after it went live', async () => {
     await filesOf(recipe);
-    const first = (await handIn(own, recipe.id, recipe)) as { id: string };
+    const first = (await submitBook(own, recipe.id, recipe)) as { id: string };
     const stands = (state: 'rejected' | 'live', id: string) =>
       db().update(submission).set({ state }).where(eq(submission.id, id));
     await stands('rejected', first.id);
-    const second = (await handIn(own, recipe.id, recipe)) as { id: string };
+    const second = (await submitBook(own, recipe.id, recipe)) as { id: string };
     await stands('live', second.id);
-    expect(await handIn(own, recipe.id, recipe)).toEqual({ refused: 'This very book is live already.' });
-    const later = titled('A second edition');
+    expect(await submitBook(own, recipe.id, recipe)).toEqual({ refused: 'This very book is live already.' });
+    const later = { ...recipe, subtitle: 'Second edition' };
     await filesOf(later);
-    expect(await handIn(own, recipe.id, later)).toHaveProperty('id');
+    expect(await submitBook(own, recipe.id, later)).toHaveProperty('id');
   });
 });
 

@@ -13,6 +13,10 @@ export const OPENING = '2026-11-24';
 export interface Press {
   /** Asks the stand-in as a developer would. */
   put(path: '/behavior' | '/clock', wish: object): Promise<void>;
+  /** Every book that was submitted to the stand-in. */
+  books(): Promise<
+    { id: string; state: string; title: string; onSale: { title: string; updates: number } | null }[]
+  >;
   /** When the catalog was asked, in milliseconds, and for what; the list can be emptied. */
   asked: { at: number; path: string }[];
   close(): Promise<void>;
@@ -62,6 +66,10 @@ export async function openPress(name: string): Promise<Press> {
     async put(path, wish) {
       const answer = await app.request(path, { method: 'PUT', body: JSON.stringify(wish) });
       if (!answer.ok) throw new Error(await answer.text());
+    },
+    async books() {
+      const answer = await app.request('/submissions', { headers: { authorization: 'Bearer stand-in' } });
+      return answer.json();
     },
     close: () => new Promise((done) => server.close(() => done())),
   };

@@ -219,7 +219,7 @@ describe('every address', () => {
     const tries: [path: string, init: RequestInit][] = [
       ['books/:book/save', json({ from: 1, recipe: { ...before.book!.recipe, title: 'Theirs' } })],
       ['books/:book', form({ wish: 'make files' })],
-      ['books/:book', form({ wish: 'hand in' })],
+      ['books/:book', form({ wish: 'submit' })],
       ['niches/:niche', form({ wish: 'drop' })],
       ['niches/:niche', form({ wish: 'watch' })],
       ['niches/:niche', form({ wish: 'start' })],

@@ -6,27 +6,21 @@ import type { Piscina } from 'piscina';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { bookFrom } from '#core/book/book.ts';
 import type { Recipe } from '#core/book/index.ts';
-import { smallFiles, writeInterior } from '#core/export/files.ts';
 import { fingerprintsOf, partOfFile } from '#core/export/fingerprints.ts';
-import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { createBook, openBook, saveBook } from '#server/books.ts';
 import { closeDatabase, db, isLostConnection, lastingSql, sql } from '#server/db/client.ts';
-import { job, submission, workspace } from '#server/db/schema.ts';
+import { job, workspace } from '#server/db/schema.ts';
 import { madeFiles, noteMadeFiles } from '#server/files.ts';
 import { newId } from '#server/ids.ts';
-import { readPayload } from '#server/job-payloads.ts';
 import { cancelJob, enqueueFiles, stopQueue } from '#server/jobs.ts';
-import { handInJob, watchSubmissions } from '#server/press/hand-in.ts';
 import { registerWorker, rescueLostJobs } from '#server/press/liveness.ts';
 import { makeFiles } from '#server/press/make-files.ts';
 import { type ClaimedJob, claim } from '#server/press/running-job.ts';
 import type { PressTask } from '#server/press/thread.ts';
-import { fileStore, storeFile } from '#server/store/index.ts';
-import { handIn, listSubmissions } from '#server/submissions.ts';
+import { fileStore } from '#server/store/index.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
 
-const type = typesetterFromDisk();
 let press: Press;
 let own: string;
 let recipe: Recipe;
@@ -229,93 +223,5 @@ describe('making files', () => {
       state: 'failed',
       message: 'The book is not there any more.',
     });
-  });
-});
-
-describe('handing in', () => {
-  /** Real files of the book in the store, and the job that hands them in. */
-  async function handedIn(): Promise<ClaimedJob> {
-    const folder = mkdtempSync(join(tmpdir(), 'quill-made-'));
-    const chunks: Uint8Array[] = [];
-    await writeInterior(bookFrom(recipe), type, (chunk) => void chunks.push(chunk));
-    writeFileSync(join(folder, 'interior.pdf'), Buffer.concat(chunks));
-    writeFileSync(join(folder, 'wrap.pdf'), (await smallFiles(bookFrom(recipe), type))['wrap.pdf']);
-    const { interior, cover } = fingerprintsOf(bookFrom(recipe));
-    const files = [];
-    for (const [name, madeFrom] of [
-      ['interior.pdf', interior],
-      ['wrap.pdf', cover],
-    ] as const)
-      files.push({ name, madeFrom, ...(await storeFile(join(folder, name))) });
-    await noteMadeFiles(own, recipe.id, files);
-    const answer = await handIn(own, recipe.id, recipe);
-    const id = (answer as { id: string }).id;
-    const [row] = await db().select().from(job).where(eq(job.key, id));
-    return (await claim(row!.id, 1))!;
-  }
-  const carryOut = (row: ClaimedJob) => handInJob(row, readPayload('hand-in', row.payload)!);
-  const state = async () => (await listSubmissions(own))[0]!;
-
-  it('sends, waits and takes the answer, whoever asks for it and whenever', async () => {
-    const row = await handedIn();
-    await carryOut(row);
-    expect(await jobRow(row.id)).toMatchObject({ state: 'done', message: 'Handed in; now in review.' });
-    expect((await state()).state).toBe('in review');
-    await watchSubmissions();
-    expect(await state()).toMatchObject({ state: 'live', reasons: [] });
-  });
-
-  it('a service that is busy or breaks off is asked again with the next round', async () => {
-    await carryOut(await handedIn());
-    await press.put('/behavior', { busy: 1 });
-    await watchSubmissions();
-    expect((await state()).state).toBe('in review');
-    await press.put('/behavior', { busy: 0, breakAfterWork: 1 });
-    await watchSubmissions();
-    expect((await state()).state).toBe('in review');
-    await press.put('/behavior', { breakAfterWork: 0 });
-    await watchSubmissions();
-    expect((await state()).state).toBe('live');
-  });
-
-  it('one that the service does not know does not hold up the others', async () => {
-    await carryOut(await handedIn());
-    const [stray] = await db()
-      .update(submission)
-      .set({ remoteId: 'nobody-knows-this' })
-      .where(eq(submission.workspaceId, own))
-      .returning();
-    const first = own;
-    own = newId();
-    await db().insert(workspace).values({ id: own, name: 'Another' });
-    recipe = { ...recipe, id: newId() };
-    await createBook(own, recipe);
-    await carryOut(await handedIn());
-    await watchSubmissions();
-    expect((await state()).state).toBe('live');
-    const [left] = await listSubmissions(first);
-    expect([left!.id, left!.state]).toEqual([stray!.id, 'failed']);
-  });
-
-  it('files that are gone from the store are named as what they are, and no path is told', async () => {
-    const row = await handedIn();
-    const files = await madeFiles(own, recipe.id);
-    const { rmSync } = await import('node:fs');
-    for (const { hash } of files) rmSync(join(process.env.QUILL_FILES!, hash.slice(0, 2), hash.slice(2)));
-    await carryOut(row);
-    expect(await state()).toMatchObject({
-      state: 'failed',
-      reasons: ['The made files are no longer in the store. Make files again, then hand in.'],
-    });
-  });
-
-  it('a submission of another workspace is not sent', async () => {
-    const row = await handedIn();
-    await carryOut({ ...row, workspaceId: newId() });
-    expect(await jobRow(row.id)).toMatchObject({
-      state: 'failed',
-      message: 'The submission is not there any more.',
-    });
-    expect((await state()).state).toBe('sending');
   });
 });

@@ -7,7 +7,7 @@ import { useFetcher, useParams } from 'react-router';
 import { partOfFile } from '#core/export/fingerprints.ts';
 import { isRunning } from '../../parts/jobs.tsx';
 import { JobLine } from '../../parts/jobs-button.tsx';
-import { SubmissionState } from '../../parts/submission-state.tsx';
+import { isWaiting, SubmissionState } from '../../parts/submission-state.tsx';
 import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 
@@ -22,6 +22,7 @@ export function FilesPanel() {
     filesCurrent,
     outOfDate,
     submissions,
+    live,
     jobs,
     proof,
   } = useDesk();
@@ -35,7 +36,7 @@ export function FilesPanel() {
   const running = jobs.filter(isRunning);
   const lastFailed = jobs[0]?.state === 'failed' ? jobs[0] : null;
   const mustFix = proof.findings.some(({ severity }) => severity === 'fix');
-  const waiting = submissions.some(({ state }) => state === 'sending' || state === 'in review');
+  const waiting = submissions.some(isWaiting);
   // The listing goes along as it is now; what was printed must be what is sent.
   const printable = files.length > 0 && !outOfDate.includes('interior') && !outOfDate.includes('cover');
   const ready = printable && saveState === 'saved' && running.length === 0 && !waiting;
@@ -43,7 +44,7 @@ export function FilesPanel() {
   return (
     <Box
       component="aside"
-      aria-label="Files and hand-in"
+      aria-label="Files and submission"
       sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
     >
       <Typography variant="h2">Files</Typography>
@@ -95,24 +96,25 @@ export function FilesPanel() {
         </Button>
       )}
       <Typography variant="h2" sx={{ mt: 5 }}>
-        Hand in
+        Submit
       </Typography>
       <Typography variant="body2" sx={{ my: 1 }}>
-        Sends interior, wrap and listing to {rules.service.name}. It opens the files, looks at them strictly
-        and answers after its review.
+        {live
+          ? `Live at ${rules.service.name}. What you submit now updates the book that is on sale there; its title and pen name stay.`
+          : `Sends interior, wrap and listing to ${rules.service.name}, which reviews them strictly before they go on sale.`}
       </Typography>
       {mustFix && printable && (
         <Typography variant="body2" color="error">
-          There is something to fix; the service would refuse the book.
+          There is something to fix; the service would reject the book.
         </Typography>
       )}
       <Button
         variant="contained"
         fullWidth
         disabled={!ready || fetcher.state !== 'idle'}
-        onClick={() => ask('hand in')}
+        onClick={() => ask('submit')}
       >
-        Hand in
+        {live ? 'Submit update' : 'Submit'}
       </Button>
       {fetcher.data?.refused && (
         <Alert severity="error" variant="outlined" sx={{ mt: 2 }}>

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { PlacedLayer } from '#core/cover/wrap.ts';
+import { useFrozen } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 import { fieldIn, withField } from './fields.ts';
 
@@ -11,7 +12,8 @@ export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: numbe
   const [open, setOpen] = useState(false);
   const field = layer.field ?? '';
   const words = fieldIn(recipe, field);
-  if (!words || layer.hidden || layer.panel === 'spine') return null;
+  const { stays } = useFrozen('title');
+  if (!words || (field === 'title' && stays) || layer.hidden || layer.panel === 'spine') return null;
   const { name, box } = layer;
   const place = {
     left: box.x * scale - 4,

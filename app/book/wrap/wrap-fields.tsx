@@ -6,6 +6,7 @@ import { OptionFields } from '../../parts/option-fields.tsx';
 import { SettledText } from '../../parts/settled-text.tsx';
 import { PenNameField } from '../pen-name-field.tsx';
 import { useBook } from '../store.ts';
+import { TitleField } from '../title-field.tsx';
 import { withField } from './fields.ts';
 import { Thumbnail } from './thumbnail.tsx';
 
@@ -23,11 +24,7 @@ export function WrapFields() {
         Words, from the book
       </Typography>
       <Stack spacing={3.5}>
-        <SettledText
-          label="Title"
-          value={recipe.title}
-          onCommit={(title) => edit((now) => ({ ...now, title }), 'title')}
-        />
+        <TitleField />
         <SettledText
           label="Subtitle"
           value={recipe.subtitle as string}

@@ -1,0 +1,19 @@
+import { SettledText } from '../parts/settled-text.tsx';
+import { useFrozen } from './book-desk.tsx';
+import { useBook } from './store.ts';
+
+/** The title, which stays once the book is live. */
+export function TitleField() {
+  const title = useBook((state) => state.value.title);
+  const edit = useBook((state) => state.edit);
+  const { stays, changed } = useFrozen('title');
+  return (
+    <SettledText
+      label="Title"
+      value={title}
+      locked={stays}
+      hint={changed ?? undefined}
+      onCommit={(typed) => edit((now) => ({ ...now, title: typed }), 'title')}
+    />
+  );
+}
