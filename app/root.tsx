@@ -69,7 +69,7 @@ function saidOf(error: unknown): { heading: string; text: string; again: boolean
     return { heading: 'Request refused', text: String(error.data), again: false };
   return {
     heading: 'Something went wrong',
-    text: 'What you saved is safe. Try again; if it happens once more, sign in anew.',
+    text: 'What you saved is safe. Try again; if it happens once more, sign in again.',
     again: true,
   };
 }
@@ -87,7 +87,7 @@ export function ErrorBoundary() {
           </Button>
         )}
         <Button component={Link} to="/" variant={again ? 'outlined' : 'contained'}>
-          To the desk
+          Back to the desk
         </Button>
       </Stack>
     </Box>

@@ -99,10 +99,7 @@ describe('quill, without a server', () => {
   it.each([
     [['make', join(folder, 'nothing.json'), '--out', folder], /there is no such file/],
     [['make', recipe('e.json')], /Name the folder/],
-    [
-      ['check', recipe('f.json', { color: 'red' })],
-      /color is not a key that is known here\. Allowed: quill, id/,
-    ],
+    [['check', recipe('f.json', { color: 'red' })], /color is not a known key\. Allowed: quill, id/],
     [['check', recipe('g.json', { title: 'x'.repeat(400) })], /title has 400 characters; 200 are allowed/],
     [['bind', 'x.json'], /There is no command “bind”/],
     [['toString', 'x.json'], /There is no command “toString”/],

@@ -4,7 +4,7 @@ import * as v from 'valibot';
 export function keyed<const Entries extends v.ObjectEntries>(entries: Entries) {
   const schema = v.strictObject(entries, (issue) => {
     const allowed = Object.keys(entries).join(', ');
-    if (issue.expected === 'never') return `is not a key that is known here. Allowed: ${allowed}.`;
+    if (issue.expected === 'never') return `is not a known key. Allowed: ${allowed}.`;
     if (issue.received === 'undefined') return `is missing.`;
     return `is ${issue.received}, but should be an object with the keys ${allowed}.`;
   });

@@ -53,7 +53,7 @@ async function serve<Kind extends JobKind>(
         if (isLostConnection(error)) return beginAnew('The database is gone');
         // What a job did not foresee ends it with a word, instead of leaving it running for ever.
         console.error(error);
-        await finish(row, 'failed', `It broke off: ${(error as Error).message}`);
+        await finish(row, 'failed', `The job failed: ${(error as Error).message}`);
       }
     });
   }

@@ -23,7 +23,7 @@ export function BookHeader() {
   const fetcher = useFetcher();
   const [history, setHistory] = useState(false);
   const making = jobs.find((job) => job.kind === 'make-files' && isRunning(job));
-  const series = recipe.series ? `Volume ${recipe.series.volume} of ${recipe.series.name} · ` : '';
+  const series = recipe.series ? `${recipe.series.name}, Volume ${recipe.series.volume} · ` : '';
   const unsaved = saveState !== 'saved';
   const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
   return (

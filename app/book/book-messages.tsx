@@ -29,18 +29,16 @@ export function BookMessages() {
           onClose={forgive}
           sx={{ bgcolor: 'background.paper', maxWidth: 640 }}
         >
-          {refused} The book is as it was.
+          {refused} Nothing was changed.
         </Alert>
       </Snackbar>
       <Dialog open={theirs !== null}>
         <DialogTitle>This book was changed in another tab</DialogTitle>
         <DialogContent>
-          <Typography>
-            Nothing is lost: whichever you choose, the other state stays in the history.
-          </Typography>
+          <Typography>Nothing is lost: the version you do not choose stays in the history.</Typography>
         </DialogContent>
         <DialogActions>
-          <Button onClick={takeTheirs}>Take the other tab’s</Button>
+          <Button onClick={takeTheirs}>Use the other version</Button>
           <Button onClick={keepMine} variant="contained">
             Keep mine
           </Button>

@@ -194,7 +194,7 @@ export function JobTicket() {
         value={rules.cover.spine ? showLength(ticket.spine, 'in', 3) : 'none'}
         note={
           rules.cover.spine
-            ? `${ticket.pages} pages of ${ticket.paper} paper. ${ticket.spineText ? 'Thick enough for words.' : `Words on it from ${rules.cover.spine.textFromPages} pages.`}`
+            ? `${ticket.pages} pages of ${ticket.paper} paper. ${ticket.spineText ? 'Wide enough for spine text.' : `Spine text from ${rules.cover.spine.textFromPages} pages.`}`
             : `Books in ${rules.binding.name} binding have no spine.`
         }
       />
@@ -222,7 +222,7 @@ export function JobTicket() {
         name="Proof"
         value={
           !proof.current && proof.findings.length === 0
-            ? 'looking …'
+            ? 'checking…'
             : mustFix
               ? `${mustFix} to fix`
               : 'nothing to fix'

@@ -60,7 +60,7 @@ export function PenNameField() {
             value={name}
             onChange={(event) => setName(event.target.value)}
             sx={{ mt: 2, minWidth: 300 }}
-            helperText="Spelled as it shall stand on every book"
+            helperText="Exactly as it will appear on every book"
           />
         </DialogContent>
         <DialogActions>

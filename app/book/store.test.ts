@@ -147,7 +147,7 @@ describe('saving', () => {
     expect(store.getState().saveState).toBe('saved');
   });
 
-  it('tries again by itself when the server does not answer, and has a draft meanwhile', async () => {
+  it('tries again by itself when the server cannot be reached, and has a draft meanwhile', async () => {
     const store = open();
     answers.push(
       () => Promise.reject(new Error('no network')),

@@ -16,7 +16,7 @@ type Answer =
   | { saved: false; conflict: { recipe: Recipe; revision: number } }
   | { saved: false; gone: true };
 
-/** @throws Error when the server does not answer */
+/** @throws Error when the server cannot be reached */
 async function saveRecipe(recipe: Recipe, from: number): Promise<SaveAnswer<Recipe>> {
   const response = await fetch(`/books/${recipe.id}/save`, {
     method: 'POST',

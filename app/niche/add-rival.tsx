@@ -50,7 +50,7 @@ export function AddRival({ onClose }: { onClose: () => void }) {
           void add();
         }}
       >
-        <DialogTitle>Add a rival by hand</DialogTitle>
+        <DialogTitle>Add a rival</DialogTitle>
         <DialogContent>
           <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3, pt: 1 }}>
             {FIELDS.map(({ key, name, required }) => {
@@ -58,7 +58,7 @@ export function AddRival({ onClose }: { onClose: () => void }) {
               return (
                 <TextField
                   key={key}
-                  label={required ? `${name} (needed)` : name}
+                  label={required ? `${name} (required)` : name}
                   placeholder={HINTS[key]}
                   value={cells[key] ?? ''}
                   error={problem !== undefined}
@@ -79,7 +79,7 @@ export function AddRival({ onClose }: { onClose: () => void }) {
         <DialogActions>
           <Button onClick={onClose}>Close</Button>
           <Button type="submit" variant="contained">
-            Add the rival
+            Add rival
           </Button>
         </DialogActions>
       </form>

@@ -63,7 +63,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
       <Stack spacing={3}>
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
-            What the book is
+            The book
           </Typography>
           <Button size="small" onClick={undo} disabled={!canUndo}>
             Undo
@@ -85,9 +85,9 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
           ))}
         </Box>
         <SettledText label="Subtitle" value={draft.subtitle} onCommit={(subtitle) => change({ subtitle })} />
-        <Box role="group" aria-label="What the pages hold">
+        <Box role="group" aria-label="Interior content">
           <Typography variant="caption" component="div">
-            What the pages hold
+            Interior content
           </Typography>
           {KINDS.map(([kind, name]) => (
             <FormControlLabel
@@ -108,7 +108,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
             />
           ))}
         </Box>
-        <SettledText label="For whom" value={draft.audience} onCommit={(audience) => change({ audience })} />
+        <SettledText label="Audience" value={draft.audience} onCommit={(audience) => change({ audience })} />
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2 }}>
           <TextField
             select
@@ -159,7 +159,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
                 onCommit={(next) =>
                   change({ prices: { ...prices, [market.id]: next } as Brief['prices'] }) ??
                   (next < lowestPrice
-                    ? `Under the lowest price, ${showMoney(lowestPrice, market.currency)}.`
+                    ? `Below the minimum price, ${showMoney(lowestPrice, market.currency)}.`
                     : null)
                 }
               />
@@ -172,7 +172,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
         })}
       </Stack>
       <Stack spacing={3}>
-        <Typography variant="h2">How it is found and when</Typography>
+        <Typography variant="h2">Keywords and timing</Typography>
         <Box>
           <Typography variant="caption" component="div" sx={{ mb: 1 }}>
             Keyword candidates; the first {service.listing.keywordFields} go into the listing
@@ -187,7 +187,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
                 label={word}
                 onClick={() => change({ keywords: [word, ...draft.keywords.filter((one) => one !== word)] })}
                 onDelete={() => change({ keywords: draft.keywords.filter((one) => one !== word) })}
-                title="Click to put it first"
+                title="Click to move to the front"
               />
             ))}
           </Box>
@@ -221,7 +221,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
         </Box>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 170px', gap: 2 }}>
           <SettledText
-            label="For the occasion"
+            label="Occasion"
             value={draft.occasion}
             onCommit={(occasion) => change({ occasion })}
           />
@@ -236,7 +236,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
         <SettledText label="Notes" rows={4} value={draft.notes} onCommit={(notes) => change({ notes })} />
         <Box>
           <Typography variant="caption" component="div" sx={{ mb: 1 }}>
-            Rivals to look at while it is made
+            Reference titles
           </Typography>
           <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
             {draft.rivals.map((rivalId) => {
@@ -259,12 +259,12 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
                     sx={{ p: 0 }}
                     onClick={() => change({ rivals: draft.rivals.filter((one) => one !== rivalId) })}
                   >
-                    Take out
+                    Remove
                   </Button>
                 </Box>
               );
             })}
-            {draft.rivals.length === 0 && <Typography variant="body2">None chosen.</Typography>}
+            {draft.rivals.length === 0 && <Typography variant="body2">None selected.</Typography>}
           </Box>
         </Box>
         {children}

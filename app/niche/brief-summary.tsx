@@ -14,7 +14,7 @@ export function BriefSummary() {
   const { us, gb } = decided.prices as Record<string, number>;
   const rows: [string, string][] = [
     ['Title', decided.title],
-    ['Pages hold', decided.kinds.map((kind) => BRIEF_KINDS[kind]).join(', ')],
+    ['Contents', decided.kinds.map((kind) => BRIEF_KINDS[kind]).join(', ')],
     ['Trim', decided.trim],
     ['Pages', `${decided.pages}, ${decided.ink}`],
     ['Price', `${us ? dollars(us) : '–'}${gb ? ` · £${gb.toFixed(2)}` : ''}`],

@@ -66,7 +66,7 @@ export function Calibration({
     void fetcher.submit(wish, { method: 'post', action: `/niches/sums?market=${market}` });
   const takeOut = ({ id, ...pair }: KeptPair) => {
     send({ wish: 'drop pair', id });
-    undo.offerUndo(`Rank ${count(pair.rank)} taken out`, () =>
+    undo.offerUndo(`Rank ${count(pair.rank)} removed`, () =>
       send({ wish: 'add pair', rank: String(pair.rank), copies: String(pair.copies) }),
     );
   };
@@ -136,7 +136,7 @@ export function Calibration({
                 ?.payload as (typeof dots)[number] | undefined;
               return dot ? (
                 <Told>
-                  Rank {count(dot.rank)}: {copies(dot.copies)} copies{dot.apart ? ', lies apart' : ''}
+                  Rank {count(dot.rank)}: {copies(dot.copies)} copies{dot.apart ? ', outlier' : ''}
                 </Told>
               ) : null;
             }}
@@ -200,10 +200,10 @@ export function Calibration({
       </ChartFrame>
       <Typography variant="body2" sx={{ mb: 2 }} role="status">
         {fits
-          ? `Copies = ${copies(copiesAMonth(1000, curve))} at rank 1,000, falling as rank to the power of ${minus(fits.curve.slope)} (between ${minus(fits.slopeRange.low)} and ${minus(fits.slopeRange.high)}, ${INTERVAL_LEVEL * 100} % sure). R² ${fits.line.rSquared.toFixed(2)}, ${pairs.length} pairs${fits.outliers.some(Boolean) ? `; ✕ ${fits.outliers.filter(Boolean).length} lies further off than chance allows, and still counts until you take it out` : ''}. The dashed line is the usual curve; the pale ones bound where 9 of 10 books should fall.`
+          ? `Copies = ${copies(copiesAMonth(1000, curve))} at rank 1,000, falling as rank to the power of ${minus(fits.curve.slope)} (between ${minus(fits.slopeRange.low)} and ${minus(fits.slopeRange.high)}, ${INTERVAL_LEVEL * 100}% confidence). R² ${fits.line.rSquared.toFixed(2)}, ${pairs.length} pairs${fits.outliers.some(Boolean) ? `; ✕ ${fits.outliers.filter(Boolean).length} lies further off than chance allows, and still counts until you take it out` : ''}. The dashed line is the usual curve; the pale ones bound where 9 of 10 books should fall.`
           : 'lacking' in fitted
             ? `${fitted.lacking} Until then the usual curve holds, from half to double.`
-            : 'In these pairs more copies go with a worse rank, which no shop does; the usual curve holds. Look at the pairs again.'}
+            : 'In these pairs more copies go with a worse rank, which cannot be right; the usual curve is kept. Check the pairs.'}
       </Typography>
       <Box
         component="form"
@@ -230,14 +230,14 @@ export function Calibration({
         <Button type="submit" variant="outlined">
           Add
         </Button>
-        <Button onClick={() => setBringing(true)}>From a table …</Button>
+        <Button onClick={() => setBringing(true)}>Import…</Button>
       </Box>
       {fetcher.data?.problem && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
           {fetcher.data.problem}
         </Alert>
       )}
-      {pairs.length === 0 && <Typography variant="body2">No pairs yet.</Typography>}
+      {pairs.length === 0 && <Typography variant="body2">No sales data yet.</Typography>}
       <Box
         component="table"
         sx={{
@@ -253,9 +253,9 @@ export function Calibration({
             <tr>
               <th>Rank</th>
               <th>Sold</th>
-              <th>The curve says</th>
+              <th>Estimate</th>
               <th />
-              <th aria-label="Take out" />
+              <th aria-label="Remove" />
             </tr>
           </thead>
         )}
@@ -266,11 +266,11 @@ export function Calibration({
               <td>{copies(pair.copies)}</td>
               <td>{copies(copiesAMonth(pair.rank, curve))}</td>
               <Box component="td" sx={{ color: 'error.main' }}>
-                {pair.apart ? '✕ lies apart' : ''}
+                {pair.apart ? '✕ outlier' : ''}
               </Box>
               <td>
                 <Button size="small" sx={{ p: 0 }} onClick={() => takeOut(pair)}>
-                  Take out
+                  Remove
                 </Button>
               </td>
             </tr>

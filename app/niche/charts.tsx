@@ -193,7 +193,7 @@ function Dots({ dots: all, rivals }: { dots: Dot[]; rivals: NicheDesk['rivals'] 
         >
           <Told>
             {over.count > 1 ? (
-              `${count(over.count)} books about here`
+              `${count(over.count)} books near this point`
             ) : (
               <>
                 <strong>{rival.title}</strong>
@@ -272,7 +272,13 @@ const FirstPlots = memo(function FirstPlots({ desk, height }: PlotProps) {
         height={height}
         show={PRICE}
       />
-      <SpreadChart desk={desk} question="How many pages have they?" by="pages" height={height} show={count} />
+      <SpreadChart
+        desk={desk}
+        question="How many pages do they have?"
+        by="pages"
+        height={height}
+        show={count}
+      />
     </>
   );
 });
@@ -281,7 +287,13 @@ const MorePlots = memo(function MorePlots({ desk, height }: PlotProps) {
   return (
     <>
       <TrimChart desk={desk} height={height} />
-      <SalesChart desk={desk} question="Can newcomers sell? Days out" x="age" height={height} show={count} />
+      <SalesChart
+        desk={desk}
+        question="Do new titles sell? Days on sale"
+        x="age"
+        height={height}
+        show={count}
+      />
       <SpreadChart
         desk={desk}
         question="What do they earn a month?"

@@ -18,16 +18,16 @@ import { NumberField } from '../parts/number-field.tsx';
 import { useDraft } from './use-draft.ts';
 
 const PART_HEADINGS: Record<PartId, string> = {
-  results: 'Books that answer',
+  results: 'Search results',
   demand: 'Copies a month of the top 20',
-  earnings: 'A newcomer’s earnings a month, $',
-  reviews: 'Reviews in the top 20, middle one',
+  earnings: 'Monthly earnings of a new title, $',
+  reviews: 'Median reviews, top 20',
   leaders: 'Share of the top 3 in the copies',
-  fresh: 'Share of newcomers among the sellers',
+  fresh: 'Share of new titles among the sellers',
 };
 
 const LISTS: [keyof PhraseLists, string][] = [
-  ['audiences', 'For whom'],
+  ['audiences', 'Audience'],
   ['formats', 'Formats'],
   ['numbers', 'Numbers'],
   ['occasions', 'Occasions'],
@@ -35,7 +35,7 @@ const LISTS: [keyof PhraseLists, string][] = [
 ];
 
 type Tree = Record<string, unknown>;
-/** Words that were typed or pasted, one a line or parted by commas, each once. */
+/** Words that were typed or pasted, one a line or separated by commas, each once. */
 const wordsOf = (text: string): string[] => [
   ...new Set(
     text
@@ -77,7 +77,7 @@ export function ChoicesForm({ saved }: { saved: NicheChoices }) {
   const group = (name: ChoiceField['group']) => fieldsOfChoices.filter((one) => one.group === name);
   const two = { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 };
   return (
-    <Box component="section" aria-label="The sums">
+    <Box component="section" aria-label="Assumptions">
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 2 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           The verdict
@@ -86,7 +86,7 @@ export function ChoicesForm({ saved }: { saved: NicheChoices }) {
           Undo
         </Button>
         <Button size="small" onClick={() => edit(() => DEFAULT_CHOICES)}>
-          All as it was given
+          Reset to defaults
         </Button>
         <Typography variant="caption" role="status">
           {words}
@@ -116,11 +116,11 @@ export function ChoicesForm({ saved }: { saved: NicheChoices }) {
         {group('lead').map(field)}
       </Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
-        Asking and counting
+        Requests and thresholds
       </Typography>
       <Box sx={{ ...two, mb: 4 }}>{group('asking').map(field)}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
-        Words to widen by
+        Keyword modifiers
       </Typography>
       <Box sx={{ ...two }}>
         {LISTS.map(([key, name]) => (

@@ -17,15 +17,15 @@ const NAMES: Record<(typeof RIVAL_NUMBERS)[number] | 'age', string> = {
   earnings: 'Earnings',
   reviews: 'Reviews',
   pages: 'Pages',
-  age: 'Days out',
+  age: 'Days on sale',
 };
 const MONEY = new Set(['price', 'printCost', 'royalty', 'earnings']);
 const RANGES = Object.keys(NAMES) as (keyof typeof NAMES)[];
 
 const MARKS: { value: NonNullable<RivalFilter['marks']> | 'all'; name: string }[] = [
-  { value: 'all', name: 'All but hidden' },
-  { value: 'counted', name: 'What counts' },
-  { value: 'left out', name: 'What is left out' },
+  { value: 'all', name: 'All except hidden' },
+  { value: 'counted', name: 'Included' },
+  { value: 'left out', name: 'Excluded' },
   { value: 'watched', name: 'Under watch' },
   { value: 'own', name: 'My own rows' },
 ];
@@ -99,7 +99,7 @@ export function FilterBar() {
       >
         <TextField
           select
-          label="Range of"
+          label="Range"
           value={by}
           onChange={(event) => setBy(event.target.value as never)}
           sx={{ width: 112 }}
@@ -126,7 +126,7 @@ export function FilterBar() {
       ))}
       {Object.keys(filter).length > 0 && (
         <Button size="small" onClick={() => setFilter({})}>
-          Take all off
+          Clear filters
         </Button>
       )}
     </Box>

@@ -128,7 +128,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
       const quietly = (work: () => Promise<void>) =>
         void work().catch((error: Error) => complain(error.message));
       quietly(away);
-      offerUndo(`${rows.length} of your own rows taken out`, () => quietly(back));
+      offerUndo(`${rows.length} of your own rows removed`, () => quietly(back));
     },
     [rivals, niche.id, reload, complain, offerUndo],
   );

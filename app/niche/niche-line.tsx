@@ -17,7 +17,7 @@ export const rowsOfNiches = (niches: readonly NicheRow[]) => [
     'points',
     'results',
     'copies of the top 20',
-    'a newcomer earns at least',
+    'a new title could earn at least',
     'at most',
     'day',
     'watched',
@@ -88,12 +88,12 @@ export function NicheLine({
         <Typography variant="body2" color="text.secondary" noWrap>
           {latest
             ? `${count(latest.results)} books, ${copies(latest.demand)} copies a month in the top 20 · ${dayShown(latest.day)}`
-            : 'not looked at yet'}
+            : 'not searched yet'}
           {niche.watched ? ' · ◉ under watch' : ''}
           {unseen ? ` · ${unseen} ${unseen === 1 ? 'change' : 'changes'}` : ''}
         </Typography>
       </Box>
-      <Spark values={spark} label={`Copies of the top 20 over ${spark.length} looks`} />
+      <Spark values={spark} label={`Monthly sales of the top 20 over ${spark.length} snapshots`} />
       {latest ? (
         <Box sx={{ textAlign: 'right' }}>
           <Typography sx={{ fontWeight: 700, color: VERDICTS[latest.word].color }}>

@@ -16,7 +16,7 @@ export function OverTime() {
           Over time
         </Typography>
         <SaveCsv
-          name={`${niche.phrase} looks`}
+          name={`${niche.phrase} snapshots`}
           rows={() => [
             ['day', 'results', 'copies of the top 20'],
             ...looks.map(({ day, results, demand }) => [day, results, demand.toFixed(1)]),
@@ -35,20 +35,20 @@ export function OverTime() {
             </Typography>
           ))}
           <LooksChart
-            question="Copies of the top 20"
+            question="Monthly sales of the top 20"
             height={96}
             show={count}
             points={looks.map(({ day, demand }) => ({ day, value: demand }))}
           />
           <LooksChart
-            question="Books that answer"
+            question="Search results"
             height={96}
             show={count}
             points={looks.map(({ day, results }) => ({ day, value: results }))}
           />
         </>
       ) : (
-        <Typography variant="body2">A second look on another day shows what moved.</Typography>
+        <Typography variant="body2">A second snapshot on another day shows what moved.</Typography>
       )}
     </>
   );

@@ -35,8 +35,7 @@ export function PhraseList() {
       <WidenBar compact />
       {best.length === 0 ? (
         <Typography sx={{ mt: 3 }}>
-          Widen the phrase by letters, audience, format or number: the ones with buyers and few rivals come to
-          stand here.
+          Expand the phrase by letters, audience, format or number: the best combinations appear here.
         </Typography>
       ) : (
         <Box

@@ -35,9 +35,9 @@ const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
       state === 'waiting'
         ? 'waiting'
         : state === 'failed'
-          ? 'no answer'
+          ? 'lookup failed'
           : results === 0
-            ? 'nobody there'
+            ? 'no results'
             : word
               ? `${VERDICTS[word].sign} ${sentence(word)}`
               : NOTHING,

@@ -28,9 +28,9 @@ const MARKS = [
   {
     key: 'unlike',
     set: 'Not comparable',
-    clear: 'Comparable after all',
+    clear: 'Mark as comparable',
     done: 'Marked as not comparable',
-    undone: 'Counts again',
+    undone: 'Included again',
   },
   { key: 'hidden', set: 'Hide', clear: 'Show', done: 'Hidden', undone: 'Shown again' },
 ] as const;
@@ -70,13 +70,13 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
     ['Print cost', dollars(rival.printCost)],
     ['Rank', count(rival.rank)],
     ['Copies a month', `${copies(rival.copies)} (${copies(rival.copiesLow)} to ${copies(rival.copiesHigh)})`],
-    ['Earns a month', wholeDollars(rival.earnings)],
+    ['Monthly earnings', wholeDollars(rival.earnings)],
     ['Reviews', count(rival.reviews)],
     [
-      'Made of',
+      'Specifications',
       `${rival.trim ? `${rival.trim.width} × ${rival.trim.height} in, ` : ''}${count(rival.pages)} pages, ${rival.ink}`,
     ],
-    ['Out since', rival.published ? dayShown(rival.published) : '–'],
+    ['Published', rival.published ? dayShown(rival.published) : '–'],
     ['Shelf', rival.category || '–'],
   ];
   return (
@@ -135,7 +135,7 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
       )}
       {detail && known?.pagesShown == null && (
         <Typography role="alert" variant="body2" sx={{ mb: 2 }}>
-          {known ? 'Its first pages did not come.' : 'Its first pages and its line did not come.'}{' '}
+          {known ? 'Sample pages could not be loaded.' : 'Sample pages and rank history could not be loaded.'}{' '}
           <Button size="small" onClick={() => setTries(tries + 1)}>
             Try again
           </Button>
@@ -145,13 +145,13 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
       {known && known.line.length > 1 && (
         <Box sx={{ mt: 3 }}>
           <LooksChart
-            question="How its rank moved"
+            question="Rank history"
             height={130}
             show={count}
             points={known.line.map(({ day, rank }) => ({ day, value: rank }))}
           />
           <LooksChart
-            question="And its price"
+            question="Price history"
             height={110}
             show={dollars}
             points={known.line.map(({ day, price }) => ({ day, value: price }))}

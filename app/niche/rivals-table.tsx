@@ -86,7 +86,7 @@ export function RivalsTable({
     { key: 'reviews', name: 'Reviews', width: '64px', show: ({ reviews }) => count(reviews) },
     {
       key: 'age',
-      name: 'Days out',
+      name: 'Days on sale',
       width: '68px',
       show: ({ published }) => (published ? count((today - Date.parse(published)) / 86_400_000) : NOTHING),
       hint: ({ published }) => published ?? undefined,
@@ -107,7 +107,7 @@ export function RivalsTable({
   const many = (ids: string[]) => (ids.length === 1 ? 'One rival' : `${ids.length} rivals`);
   return (
     <RowTable<Rival, ColumnKey>
-      label="Comparables"
+      label="Rivals"
       keysTold="Arrows move, Space chooses, Enter opens, W watches, H hides, N marks as not comparable"
       columns={columns.filter(({ key }) => !LEFT_OUT[room].has(key))}
       count={places.length}
@@ -126,7 +126,7 @@ export function RivalsTable({
         n: (ids) => mark(ids, { unlike: true }, `${many(ids)} marked as not comparable`),
         w: (ids) => mark(ids, { watched: true }, `${many(ids)} under watch`),
       }}
-      empty="No rival is left on the table. Take a filter off."
+      empty="No rivals match. Remove a filter."
     />
   );
 }

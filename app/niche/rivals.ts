@@ -87,6 +87,6 @@ export async function fetchRivals(nicheId: string, curve: SalesCurve, signal: Ab
   begun = null;
   const response = await (early ?? ask(nicheId, signal));
   signal.throwIfAborted();
-  if (!response.ok || response.redirected) throw new Error('The comparables could not be loaded.');
+  if (!response.ok || response.redirected) throw new Error('The rivals could not be loaded.');
   return rivalsFrom((await response.json()) as Row[], curve);
 }

@@ -12,7 +12,7 @@ export function Shelves() {
   return (
     <>
       <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
-        Where they stand
+        Categories
       </Typography>
       {latest.categories.map(({ id, name, count: books }) => (
         <Box key={id} sx={{ display: 'flex', gap: 2, fontSize: 14, py: '2px' }}>

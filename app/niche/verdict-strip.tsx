@@ -38,10 +38,10 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
         </Typography>
         <Typography variant="body2">{points.toFixed(1)} of 10 points</Typography>
         <Typography variant="body2" sx={{ mt: 0.5 }}>
-          A newcomer earns {wholeDollars(newcomer.low)}–{wholeDollars(newcomer.high)} a month
+          A new title could earn {wholeDollars(newcomer.low)}–{wholeDollars(newcomer.high)} a month
         </Typography>
         <Link component={To} to="/niches/sums" variant="body2">
-          Change the sums
+          Change the assumptions
         </Link>
       </Box>
       <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: 'repeat(3, minmax(0, 1fr))' }}>

@@ -26,7 +26,7 @@ export function WidenBar({ compact = false }: { compact?: boolean }) {
     <Box>
       <Box
         role="group"
-        aria-label="Ways to widen the phrase"
+        aria-label="Ways to expand the phrase"
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}
       >
         {WAY_IDS.map((way) => (
@@ -48,7 +48,7 @@ export function WidenBar({ compact = false }: { compact?: boolean }) {
           disabled={ways.length === 0 || job !== undefined || fetcher.state !== 'idle'}
           onClick={() => send({ wish: 'widen', ways: ways.join(' ') })}
         >
-          Widen
+          Expand
         </Button>
         {!job && waiting + failed > 0 && (
           <Button size="small" onClick={() => send({ wish: 'resume' })}>
@@ -67,12 +67,12 @@ export function WidenBar({ compact = false }: { compact?: boolean }) {
       {job && (
         <Box sx={{ mt: 1.5 }}>
           <LinearProgress
-            aria-label="Asking for phrases"
+            aria-label="Looking up phrases"
             variant={job.of ? 'determinate' : 'indeterminate'}
             value={job.of ? (100 * job.done) / job.of : 0}
           />
           <Typography variant="caption" component="p" noWrap>
-            {job.of ? `${job.done} of ${job.of}` : 'Waiting its turn'}
+            {job.of ? `${job.done} of ${job.of}` : 'Queued'}
             {left !== null && left >= 1 ? `, ${Math.ceil(left)} s left` : ''} · {job.message}
           </Typography>
         </Box>

@@ -80,11 +80,6 @@ export function Guides({ sheet, trims, safes, folds = [], barcode }: GuidesProps
 
 /** What the guides mean. */
 export function GuidesLegend({ barcode = false }: { barcode?: boolean }) {
-  const parts = [
-    '▨ bleed, cut away',
-    '─ trim',
-    '┄ keep words inside',
-    ...(barcode ? ['☒ barcode, keep clear'] : []),
-  ];
+  const parts = ['▨ bleed, cut away', '─ trim', '┄ safe area', ...(barcode ? ['☒ barcode, keep clear'] : [])];
   return <>{parts.join('   ')}</>;
 }

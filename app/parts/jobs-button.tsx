@@ -10,7 +10,7 @@ import { isRunning, type Job, secondsLeft, useJobs } from './jobs.tsx';
 const NAMES = {
   'make-files': 'Make files',
   submit: 'Submit',
-  look: 'Look',
+  look: 'Search',
   expand: 'Widen a niche',
 } as const;
 const STATES = {

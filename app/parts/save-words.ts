@@ -5,7 +5,7 @@ const clock = (date: Date) => date.toLocaleTimeString('en-GB', { hour: '2-digit'
 /** How it stands with what saves itself, in words. */
 export function saveWords(state: SaveState, savedAt?: Date): string {
   if (state === 'saved') return savedAt ? `saved ${clock(savedAt)}` : 'saved';
-  if (state === 'unreachable') return 'not saved: the server does not answer; trying again';
+  if (state === 'unreachable') return 'not saved: the server cannot be reached; trying again';
   if (state === 'conflict') return 'not saved: changed in another tab';
   return 'saving …';
 }

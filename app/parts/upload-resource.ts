@@ -8,7 +8,7 @@ export async function uploadResource(
   content: Uint8Array | File,
   rights: Rights = {},
 ): Promise<{ kept: KeptResource[] } | { problem: string }> {
-  const away = { problem: 'It could not be kept: the server does not answer. Try again.' };
+  const away = { problem: 'It could not be saved: the server cannot be reached. Try again.' };
   try {
     const response = await fetch(`/resources?${new URLSearchParams({ type, name, ...rights })}`, {
       method: 'POST',

@@ -36,7 +36,7 @@ export const browserLoader: ResourceLoader = {
     try {
       response = await fetch(`/resources/${hash}`);
     } catch {
-      throw new ResourceTrouble('could not be loaded: the server does not answer.');
+      throw new ResourceTrouble('could not be loaded: the server cannot be reached.');
     }
     if (response.status === 404) return null;
     if (!response.ok || response.redirected)

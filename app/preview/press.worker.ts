@@ -4,6 +4,7 @@ import { drawPage } from '#core/book/draw.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
 import { pageSteps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
+import { titleInShop } from '#core/cover/legibility.ts';
 import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
@@ -73,6 +74,10 @@ const otherWork = (): Promise<void> =>
     waiting.push(resolve);
     bell.postMessage(null);
   });
+
+/** A front is composed at about a trim's own size, so that the thumbnail is the cover made small. */
+const FRONT_WIDTH = 432;
+const frontOf = (proportion: number) => ({ width: FRONT_WIDTH, height: FRONT_WIDTH * proportion });
 
 const gathered = (recipe: Recipe): Promise<Book> => gatherBook(recipe, browserLoader, type);
 
@@ -159,13 +164,19 @@ const press = {
   async front(width: number, height: number, given?: Recipe): Promise<Picture> {
     if (given) await gatherFront(given, browserLoader, type);
     const recipe = given ?? (await book!).recipe;
-    // Composed at the trim's own size, so that the thumbnail is the cover made small.
-    const points = 432;
-    const picture = pictureOf(
-      drawFront(recipe, { width: points, height: (points * height) / width }, type),
-      width,
-    );
+    const picture = pictureOf(drawFront(recipe, frontOf(height / width), type), width);
     return transfer(picture, [picture.pixels.buffer]);
+  },
+
+  /** How the title looks in a shop; null where the front shows none. @param proportion height of the front to its width */
+  async titleInShop(proportion: number): Promise<ReturnType<typeof titleInShop>> {
+    const { recipe } = await book!;
+    const { width, layers } = drawFront(recipe, frontOf(proportion), type);
+    return titleInShop(
+      layers.flatMap(({ marks }) => marks),
+      { x: 0, width },
+      type,
+    );
   },
 
   /** Ends the proof under way: what it looks at is not the book any more. */

@@ -53,7 +53,7 @@ export default function Brief() {
     return name + count;
   });
   const rows: [string, string][] = [
-    ['Pages hold', [...new Set(kinds)].join(' · ') || 'nothing yet'],
+    ['Contents', [...new Set(kinds)].join(' · ') || 'nothing yet'],
     ['Trim', showSize(ticket.trim.width, ticket.trim.height, 'in')],
     ['Pages', `${ticket.pages}${brief.pages ? ` (the brief asks for ${brief.pages})` : ''}`],
     [
@@ -76,7 +76,7 @@ export default function Brief() {
       }}
     >
       <Stack spacing={3.5}>
-        <Typography variant="h2">Decided</Typography>
+        <Typography variant="h2">Summary</Typography>
         <Paper>
           <Table size="small">
             <TableBody>
@@ -95,7 +95,7 @@ export default function Brief() {
           onCommit={(niche) => set({ niche }, 'niche')}
         />
         <SettledText
-          label="For whom"
+          label="Audience"
           value={brief.audience as string}
           onCommit={(audience) => set({ audience }, 'audience')}
         />
@@ -107,7 +107,7 @@ export default function Brief() {
         />
       </Stack>
       <Stack spacing={3.5}>
-        <Typography variant="h2">The whole book</Typography>
+        <Typography variant="h2">Book settings</Typography>
         <SettledText
           label="Imprint"
           value={recipe.imprint as string}
@@ -116,7 +116,7 @@ export default function Brief() {
         <SettledText
           label="Series"
           value={recipe.series?.name ?? ''}
-          hint="Empty when the book stands alone"
+          hint="Leave empty for a standalone title"
           onCommit={(name) =>
             edit((now) => {
               const { series, ...without } = now;
@@ -144,16 +144,16 @@ export default function Brief() {
           onChange={(form) => setNumbering({ form })}
         />
         <Choice
-          label="Where they stand"
+          label="Position"
           value={numbering.place}
           choices={[
             { value: 'outer', label: 'At the outer edge' },
-            { value: 'center', label: 'In the middle' },
+            { value: 'center', label: 'Centered' },
           ]}
           onChange={(place) => setNumbering({ place })}
         />
         <NumberField
-          label="Number of page 1"
+          label="First page number"
           value={numbering.from}
           least={1}
           most={9999}
@@ -162,7 +162,7 @@ export default function Brief() {
         <SettledText
           label="Seed"
           value={recipe.seed}
-          hint="Another seed makes every unpinned puzzle anew"
+          hint="Another seed makes every unpinned puzzle again"
           onCommit={(seed) => edit((now) => ({ ...now, seed }), 'seed')}
         />
       </Stack>

@@ -44,7 +44,7 @@ export default function Listing() {
     return (
       refused ??
       (price < floor.lowestPrice
-        ? `Under the lowest price, ${showMoney(floor.lowestPrice, floor.currency)}.`
+        ? `Below the minimum price, ${showMoney(floor.lowestPrice, floor.currency)}.`
         : null)
     );
   };

@@ -59,7 +59,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 const FILES = {
   none: 'no files yet',
-  current: 'files as new as the book',
+  current: 'files up to date',
   'out of date': 'files out of date',
 } as const;
 
@@ -127,7 +127,7 @@ export default function Books({ loaderData }: Route.ComponentProps) {
         <Typography>
           {loaderData.search
             ? `No book has “${loaderData.search}” in its title, pen name, series or imprint.`
-            : 'Your books stand here. Start one from a niche, open a book file, or start an empty one.'}
+            : 'Your books appear here. Start one from a niche, open a book file, or start an empty one.'}
         </Typography>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(340px, 1fr))', gap: 4 }}>

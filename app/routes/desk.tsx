@@ -58,13 +58,13 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
           {name}
         </Typography>
         <Button component={To} to="/niches" variant="contained">
-          Look at a niche
+          Research a niche
         </Button>
       </Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
         On the desk
       </Typography>
-      {books.length === 0 && <Typography>No books yet. Look at a niche and start one from it.</Typography>}
+      {books.length === 0 && <Typography>No books yet. Research a niche and start one from it.</Typography>}
       <Box sx={{ display: 'flex', gap: 4, alignItems: 'flex-end', flexWrap: 'wrap' }}>
         {books.map(({ id, title, summary, files, submission }) => (
           <Box
@@ -105,7 +105,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
               size="small"
               onClick={() => fetcher.submit({ seen: 'all' }, { method: 'post', action: '/?index' })}
             >
-              All seen
+              Mark all as read
             </Button>
           </Box>
           {changes.map(({ nicheId, phrase, day, messages }) => (
@@ -149,7 +149,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
           <Typography variant="h2" sx={{ mb: 2 }}>
             Niches
           </Typography>
-          {niches.length === 0 && <Typography>None kept yet.</Typography>}
+          {niches.length === 0 && <Typography>None saved yet.</Typography>}
           {niches.map(({ id, phrase, latest }) => (
             <Box
               key={id}
@@ -167,7 +167,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
               <span>
                 {latest
                   ? `${VERDICTS[latest.word].sign} ${latest.word}, ${latest.points.toFixed(1)}`
-                  : 'not looked at yet'}
+                  : 'not searched yet'}
               </span>
             </Box>
           ))}

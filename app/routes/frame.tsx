@@ -46,7 +46,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
               '&:focus': { left: 8, top: 8, bgcolor: tokens.paper, p: 2, zIndex: 9 },
             }}
           >
-            To the content
+            Skip to main content
           </Box>
           <Brand />
           <Box

@@ -85,7 +85,7 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
   const busy = fetcher.state !== 'idle';
   const takeOut = ({ id: brief, brief: { title, phrase } }: (typeof briefs)[number]) => {
     fetcher.submit({ wish: 'take out', brief }, { method: 'post' });
-    offerUndo(`“${title || phrase}” taken out`, () =>
+    offerUndo(`“${title || phrase}” removed`, () =>
       fetcher.submit({ wish: 'bring back', brief }, { method: 'post', action: `/niches/${niche.id}/brief` }),
     );
   };
@@ -130,10 +130,10 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
           disabled={busy}
           onClick={() => fetcher.submit({ wish: 'another', from: open.id }, { method: 'post' })}
         >
-          Another like this
+          Duplicate
         </Button>
         <Button size="small" disabled={busy || briefs.length < 2} onClick={() => takeOut(open)}>
-          Take this brief out
+          Delete this brief
         </Button>
         <Button
           size="small"
@@ -166,8 +166,8 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
           </Typography>
         )}
         <Typography variant="caption">
-          “{niche.phrase}” has {briefs.length} {briefs.length === 1 ? 'brief' : 'briefs'}. Another like this
-          is a copy to change: a second format, another audience.
+          “{niche.phrase}” has {briefs.length} {briefs.length === 1 ? 'brief' : 'briefs'}. A duplicate is a
+          copy to change: a second format, another audience.
         </Typography>
       </BriefForm>
     </Box>

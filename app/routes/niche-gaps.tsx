@@ -95,11 +95,11 @@ export default function NicheGaps() {
         <Box sx={{ display: 'flex', alignItems: 'flex-end', justifyContent: 'space-between', gap: 3, mb: 3 }}>
           <Box sx={{ width: 460, flex: 'none' }}>
             <Choice
-              label="Crossed"
+              label="Compare"
               value={pair}
               choices={[
-                { value: 'audience format', label: 'For whom × format' },
-                { value: 'audience kind', label: 'For whom × kind' },
+                { value: 'audience format', label: 'Audience × format' },
+                { value: 'audience kind', label: 'Audience × kind' },
                 { value: 'kind format', label: 'Kind × format' },
               ]}
               onChange={(next) => {
@@ -119,7 +119,7 @@ export default function NicheGaps() {
             }}
             sx={{ width: 190, mr: 'auto' }}
           >
-            <MenuItem value={EVERY}>the best of all</MenuItem>
+            <MenuItem value={EVERY}>All</MenuItem>
             {left.map((value) => (
               <MenuItem key={value} value={value}>
                 {value || ANY_PART[leftPart]}
@@ -136,7 +136,7 @@ export default function NicheGaps() {
                 PART_NAMES[leftPart],
                 'copies in 30 days',
                 'sellers',
-                'copies for each and a newcomer',
+                'copies per seller, including you',
                 'phrases',
               ],
               ...table.cells
@@ -161,7 +161,7 @@ export default function NicheGaps() {
         </Box>
         <Box
           component="table"
-          aria-label="Copies a month for each seller"
+          aria-label="Monthly sales per seller"
           sx={{
             borderCollapse: 'collapse',
             fontSize: 14,
@@ -242,8 +242,8 @@ export default function NicheGaps() {
             )}
             <Typography variant="body2">
               {copies(cell.demand)} copies a month, {cell.sellers}{' '}
-              {cell.sellers === 1 ? 'book sells' : 'books sell'}: {copies(cell.share)} for each and a
-              newcomer.
+              {cell.sellers === 1 ? 'book sells' : 'books sell'}: {copies(cell.share)} per seller, including
+              you.
             </Typography>
             {cell.phrases.slice(0, open ? 20 : 2).map(({ id, phrase, results }) => (
               <Typography key={id} variant="body2" color="text.secondary">
@@ -258,13 +258,13 @@ export default function NicheGaps() {
                 fetcher.submit({ phrase: cell.phrases[0]!.phrase }, { method: 'post', action: '/niches' })
               }
             >
-              Look at it
+              Research it
             </Button>
           </Box>
         ))}
         {open && (
           <Button size="small" onClick={() => setOpen(null)}>
-            All of the best
+            Back to the best gaps
           </Button>
         )}
         {!open && table.best.length === 0 && (

@@ -157,13 +157,13 @@ export default function NichePhrases() {
         sx={{ borderRight: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
       >
         <Typography variant="h2" sx={{ mb: 1.5 }}>
-          Widen “{niche.phrase}”
+          Expand “{niche.phrase}”
         </Typography>
         <WidenBar />
         <Typography variant="caption" component="p" sx={{ mt: 1 }}>
           Audiences, formats, numbers and kinds are yours to change under{' '}
           <Link component={To} to="/niches/sums" underline="always">
-            the sums
+            the assumptions
           </Link>
           .
         </Typography>
@@ -189,7 +189,7 @@ export default function NichePhrases() {
               setOwn('');
             }}
           >
-            Look them up
+            Look up
           </Button>
           <Button size="small" onClick={() => setBringing(true)}>
             From a file …
@@ -213,10 +213,10 @@ export default function NichePhrases() {
             sx={{ width: 220 }}
           />
           <ToggleButton value="grouped" size="small" selected={grouped} onChange={() => setGrouped(!grouped)}>
-            Group by shared word
+            Group by keyword
           </ToggleButton>
           <ToggleButton value="good" size="small" selected={onlyGood} onChange={() => setOnlyGood(!onlyGood)}>
-            ◆ ◇ only the good ones
+            ◆ ◇ promising only
           </ToggleButton>
           <Box sx={{ flex: 1 }} />
           <span role="status">
@@ -261,10 +261,10 @@ export default function NichePhrases() {
             <>
               <strong>{chosen.size} chosen</strong>
               <Button size="small" onClick={() => withChosen('choose')}>
-                Make candidates
+                Add to keywords
               </Button>
               <Button size="small" onClick={() => withChosen('let go')}>
-                No candidates
+                Remove from keywords
               </Button>
               <Button size="small" onClick={() => withChosen('keep as niches')}>
                 Keep as niches
@@ -273,11 +273,11 @@ export default function NichePhrases() {
                 size="small"
                 onClick={() => {
                   const those = [...chosen].join(' ');
-                  offerUndo(`${chosen.size} taken out`, () => send({ wish: 'bring back', ids: those }));
+                  offerUndo(`${chosen.size} removed`, () => send({ wish: 'bring back', ids: those }));
                   withChosen('take out');
                 }}
               >
-                Take out
+                Remove
               </Button>
             </>
           ) : (
@@ -290,8 +290,8 @@ export default function NichePhrases() {
         </Box>
         {phrases.length === 0 ? (
           <Typography sx={{ mt: 6, textAlign: 'center' }}>
-            No phrases yet. Choose ways on the left and widen: hundreds come to stand here, each with its
-            sums.
+            No phrases yet. Choose ways to expand on the left: hundreds will appear here, each with its
+            estimates.
           </Typography>
         ) : (
           <PhrasesTable

@@ -62,7 +62,7 @@ export default function NicheRivals() {
       ];
     }),
   ];
-  if (!rivals) return <Box sx={{ p: 5 }}>The comparables are on their way …</Box>;
+  if (!rivals) return <Box sx={{ p: 5 }}>Loading rivals…</Box>;
   return (
     <Box
       sx={{
@@ -94,7 +94,7 @@ export default function NicheRivals() {
                 Not comparable
               </Button>
               <Button size="small" onClick={() => act({ unlike: false, hidden: false }, 'counted again')}>
-                Count again
+                Include
               </Button>
               <Button size="small" onClick={() => act({ hidden: true }, 'hidden')}>
                 Hide
@@ -110,7 +110,7 @@ export default function NicheRivals() {
                     setChosen(new Set());
                   }}
                 >
-                  Take my own rows out
+                  Delete my rows
                 </Button>
               )}
             </>
@@ -137,9 +137,9 @@ export default function NicheRivals() {
               Add by hand …
             </Button>
             <Button size="small" variant="outlined" onClick={() => setBringing(true)}>
-              Bring your own …
+              Import…
             </Button>
-            <SaveCsv variant="outlined" name={`${niche.phrase} comparables`} rows={rows} />
+            <SaveCsv variant="outlined" name={`${niche.phrase} rivals`} rows={rows} />
           </Box>
         </Box>
         <RivalsTable

@@ -44,9 +44,7 @@ export default function NicheSums() {
           <VerdictStrip verdict={verdict} />
         ) : (
           <Typography sx={{ p: 3 }}>
-            {latest
-              ? 'The comparables are on their way …'
-              : 'Wrenfair has not answered yet. The look goes on; its answer comes to stand here.'}
+            {latest ? 'Loading rivals…' : 'Waiting for Wrenfair… Results will appear here.'}
           </Typography>
         )}
         <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 3 }}>
@@ -67,12 +65,12 @@ export default function NicheSums() {
       </Box>
       <Box
         component="aside"
-        aria-label="What the sums say"
+        aria-label="Summary"
         tabIndex={0}
         sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
       >
         <Typography variant="h2" sx={{ mb: 1 }}>
-          What the sums say
+          Summary
         </Typography>
         <SharedParagraph />
         <BriefSummary />
@@ -81,10 +79,10 @@ export default function NicheSums() {
         {verdict && (
           <>
             <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
-              What this rests on
+              Assumptions
             </Typography>
             <Typography variant="body2">
-              A newcomer comes to stand at rank {verdict.newcomer.ranks.best.toLocaleString('en-US')} to{' '}
+              A newcomer would reach rank {verdict.newcomer.ranks.best.toLocaleString('en-US')} to{' '}
               {verdict.newcomer.ranks.worst.toLocaleString('en-US')}, costs {dollars(verdict.newcomer.price)},
               of which {dollars(verdict.newcomer.royalty)} are royalty, and spends{' '}
               {percent(verdict.newcomer.advertisingShare)} of that on advertising.{' '}

@@ -199,13 +199,13 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
               component="span"
               sx={{ textAlign: 'right', color: months[i] === null ? 'text.secondary' : undefined }}
             >
-              {months[i] === null ? 'no look' : copies(months[i]!)}
+              {months[i] === null ? 'no data' : copies(months[i]!)}
             </Box>
           </Box>
         ))}
         <Typography variant="caption" component="p" sx={{ mt: 1 }}>
-          Copies a month of the top 20, the mean of the looks of each month. Watch the niche, and the year
-          fills.
+          Copies a month of the top 20, the mean of the snapshots of each month. Keep watching the niche to
+          fill in the year.
         </Typography>
         <Typography variant="h2" sx={{ mt: 4, mb: 1 }}>
           Publish by
@@ -215,7 +215,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
           before that for the review; start {choices.lead.ownDays} days earlier.
         </Typography>
         <Link component={To} to="/niches/sums">
-          Change the days
+          Change lead times
         </Link>
         {decided?.publishBy && (
           <Typography sx={{ mt: 3 }}>

@@ -121,11 +121,13 @@ function Header() {
   const look = jobs.find((job) => job.kind === 'look' && (isRunning(job) || job.state === 'failed'));
   const looked = latest
     ? [
-        `Looked at in Wrenfair on ${dayShown(latest.day)}`,
-        looks.length > 1 ? `${looks.length - 1} earlier ${looks.length === 2 ? 'look' : 'looks'}` : '',
-        rivals ? `${rivals.length.toLocaleString('en-US')} comparables` : '',
+        `Checked on Wrenfair, ${dayShown(latest.day)}`,
+        looks.length > 1
+          ? `${looks.length - 1} earlier ${looks.length === 2 ? 'snapshot' : 'snapshots'}`
+          : '',
+        rivals ? `${rivals.length.toLocaleString('en-US')} rivals` : '',
       ]
-    : ['Not looked at yet'];
+    : ['Not searched yet'];
   return (
     <Box sx={{ borderBottom: 1, borderColor: 'divider', px: 5, pt: 2.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 3 }}>
@@ -139,7 +141,7 @@ function Header() {
         </Box>
         <Form method="post" action={`/niches/${niche.id}`}>
           <Button type="submit" name="wish" value="drop">
-            Let it go
+            Archive
           </Button>
           <Button type="submit" name="wish" value={niche.watched ? 'stop watching' : 'watch'} sx={{ ml: 1 }}>
             {niche.watched ? '◉ Stop watching' : 'Watch'}
@@ -152,7 +154,7 @@ function Header() {
             disabled={busy}
             sx={{ mx: 2 }}
           >
-            Look again
+            Refresh
           </Button>
           <Button type="submit" name="wish" value="start" variant="contained" disabled={busy || !latest}>
             Start a book from this
@@ -189,7 +191,7 @@ function Header() {
       )}
       {latest && latest.unread > 0 && (
         <Alert severity="warning" variant="outlined" sx={{ mb: 2 }}>
-          {latest.unread} rows of Wrenfair’s answer could not be read and are left out. Look again later for a
+          {latest.unread} rows of Wrenfair’s answer could not be read and are left out. Refresh later for a
           whole answer.
         </Alert>
       )}

@@ -76,7 +76,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
     {
       name: 'Verdict',
       words: ({ verdict }) =>
-        verdict ? `${sentence(verdict.word)}, ${verdict.points.toFixed(1)} of 10` : 'not looked at yet',
+        verdict ? `${sentence(verdict.word)}, ${verdict.points.toFixed(1)} of 10` : 'not searched yet',
       show: ({ verdict }) =>
         verdict && (
           <Box component="strong" sx={{ color: VERDICTS[verdict.word].color }}>
@@ -85,7 +85,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
         ),
     },
     {
-      name: 'A newcomer earns a month',
+      name: 'A new title could earn a month',
       words: ({ verdict }) =>
         verdict ? `${wholeDollars(verdict.newcomer.low)} to ${wholeDollars(verdict.newcomer.high)}` : '–',
     },
@@ -98,11 +98,12 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
     })),
     { name: 'Sellers in the top 20', words: ({ verdict }) => (verdict ? count(verdict.sellers) : '–') },
     {
-      name: 'Copies over the looks',
+      name: 'Sales over the snapshots',
       words: ({ demand }) => demand.map(copies).join(', '),
       show: ({ demand }) => (
         <>
-          <Spark values={demand} label="Copies over the looks" width={120} /> {copies(demand.at(-1) ?? null)}
+          <Spark values={demand} label="Sales over the snapshots" width={120} />{' '}
+          {copies(demand.at(-1) ?? null)}
         </>
       ),
     },

@@ -49,10 +49,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     if (!(error instanceof ServiceTrouble)) throw error;
     return {
       day: '',
-      name: 'A shelf of Wrenfair',
+      name: 'Wrenfair category',
       niche,
       books: [],
-      trouble: `${error.message} Open the shelf again in a moment.`,
+      trouble: `${error.message} Try again in a moment.`,
     };
   }
 }
@@ -185,9 +185,9 @@ export default function Shelf100({ loaderData }: Route.ComponentProps) {
         ) : (
           <Typography variant="body2" color="text.secondary" role="status">
             {fetcher.data?.taken
-              ? `${fetcher.data.taken} taken among the comparables.`
+              ? `${fetcher.data.taken} added to the rivals.`
               : niche
-                ? 'Choose books to take among the comparables of the niche.'
+                ? 'Choose books to add to the rivals of the niche.'
                 : 'Sorted by any column.'}
           </Typography>
         )}
@@ -206,7 +206,7 @@ export default function Shelf100({ loaderData }: Route.ComponentProps) {
         }
         chosen={chosen}
         onChosen={setChosen}
-        empty={trouble || 'Nothing stands on this shelf.'}
+        empty={trouble || 'This category is empty.'}
       />
     </Box>
   );

@@ -15,7 +15,7 @@ const Wish = v.variant('wish', [
   v.object({ wish: v.literal('drop pair'), id: v.pipe(v.string(), v.regex(/^\w{1,64}$/)) }),
 ]);
 
-export const meta = () => [{ title: 'The sums – Restless Quill' }];
+export const meta = () => [{ title: 'Assumptions – Restless Quill' }];
 
 /** Every market has a curve of its own; estimates follow the one of the marketplace that is looked at. */
 const marketIn = (request: Request): string => {
@@ -53,7 +53,7 @@ export default function Sums({ loaderData }: Route.ComponentProps) {
   return (
     <Box sx={{ p: 6, maxWidth: 1240, mx: 'auto' }}>
       <Typography variant="h1" sx={{ mb: 3 }}>
-        The sums
+        Assumptions
       </Typography>
       <Box
         sx={{

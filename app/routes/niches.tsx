@@ -113,18 +113,18 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
         </Typography>
         <SaveCsv name="niches" disabled={shown.length === 0} rows={() => rowsOfNiches(shown)} />
         <Link component={To} to="/niches/sums">
-          The sums and your own sales
+          Estimates and your sales data
         </Link>
       </Box>
       <Typography color="text.secondary" sx={{ mb: 3 }}>
-        A phrase a buyer would type. Wrenfair says how many books answer it and which sell; the sums say
+        A phrase a buyer would type. Wrenfair says how many books answer it and which sell; the estimates say
         whether there is room for yours.
       </Typography>
       <Form method="post">
         <Box sx={{ display: 'flex', gap: 2, mb: 2 }}>
           <PhraseField />
           <Button type="submit" variant="contained" disabled={busy} sx={{ whiteSpace: 'nowrap' }}>
-            {busy ? 'Looking …' : 'Look'}
+            {busy ? 'Searching…' : 'Search'}
           </Button>
         </Box>
       </Form>
@@ -152,7 +152,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
             </Button>
           }
         >
-          {gone.length === 1 ? 'One niche' : `${gone.length} niches`} let go.
+          {gone.length === 1 ? 'One niche' : `${gone.length} niches`} archived.
         </Alert>
       )}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 4, mb: 2, minHeight: 40 }}>
@@ -173,7 +173,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
               Start {chosen.size === 1 ? 'a book' : `${chosen.size} books`}
             </Button>
             <Button size="small" onClick={() => send('let go')}>
-              Let go
+              Archive
             </Button>
           </>
         ) : (
@@ -186,7 +186,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
         )}
       </Box>
       {loaderData.niches.length === 0 && (
-        <Typography>Every phrase you look at is kept here with its verdict and how it moved.</Typography>
+        <Typography>Every phrase you search for is kept here with its verdict and how it moved.</Typography>
       )}
       {shown.map((niche) => (
         <NicheLine

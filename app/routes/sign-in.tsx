@@ -112,12 +112,12 @@ export default function SignIn() {
       <Box sx={{ display: 'grid', placeItems: 'center', p: 6 }}>
         <Paper sx={{ p: 8, width: '100%', maxWidth: 400 }}>
           <Typography variant="h1" sx={{ mb: 5 }}>
-            {fresh ? 'Open an account' : 'Sign in'}
+            {fresh ? 'Create an account' : 'Sign in'}
           </Typography>
           <Form method="post">
             <input type="hidden" name="wish" value="demo" />
             <Button type="submit" variant="contained" fullWidth disabled={busy}>
-              Look around as Tin Lantern Press
+              Try the demo as Tin Lantern Press
             </Button>
             <Typography variant="caption" component="p" sx={{ mt: 1 }}>
               The demo account: five books, three niches, made-up data.
@@ -150,7 +150,7 @@ export default function SignIn() {
             </Stack>
           </Form>
           <Button sx={{ mt: 3 }} onClick={() => setFresh(!fresh)}>
-            {fresh ? 'I have an account' : 'I have no account yet'}
+            {fresh ? 'I have an account' : 'Create an account'}
           </Button>
         </Paper>
       </Box>

@@ -195,7 +195,7 @@ describe('editing', () => {
           { id: 't', kind: 'title-page' },
         ]),
       ),
-    ).toMatch(/830 pages\. Wrenfair prints at most 828 on white paper\. Take 2 out/);
+    ).toMatch(/830 pages\. Wrenfair prints at most 828 on white paper\. Remove 2/);
   });
 });
 

@@ -215,6 +215,6 @@ export function refusal(recipe: Recipe): string | null {
   const { length } = plan.pages;
   const { most } = pageLimits(rules, recipe);
   return length > most
-    ? `The book would have ${length} pages. ${rules.service.name} prints at most ${most} on ${recipe.print.paper} paper. Take ${length - most} out.`
+    ? `The book would have ${length} pages. ${rules.service.name} prints at most ${most} on ${recipe.print.paper} paper. Remove ${length - most}.`
     : null;
 }

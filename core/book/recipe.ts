@@ -280,7 +280,7 @@ function crossProblems(recipe: Recipe): RecipeProblem[] {
   if (typefaces > MOST_TYPEFACES)
     problems.push({
       path: 'resources',
-      message: `has ${typefaces} typefaces; ${MOST_TYPEFACES} are allowed. Take out those that are not used.`,
+      message: `has ${typefaces} typefaces; ${MOST_TYPEFACES} are allowed. Remove those that are not used.`,
     });
   problems.push(...printProblems(recipe));
   return problems;

@@ -140,20 +140,20 @@ export const fieldsOfChoices: readonly ChoiceField[] = [
     const scaled = inGroup('verdict', 'scales', part);
     const [most, step] = share ? [1, 0.05] : [1_000_000, 1];
     return [
-      scaled('poor', 'Counts nothing from', 0, most, step),
-      scaled('good', 'Counts whole from', 0, most, step),
+      scaled('poor', 'Scores 0 at', 0, most, step),
+      scaled('good', 'Full score at', 0, most, step),
       inGroup('verdict', 'weights')(part, 'Weight', 0, 10, 0.5),
     ];
   }),
   words('openFrom', 'Open from, of 10 points', 0, 10, 0.5),
   words('tryFrom', 'Worth a try from, of 10 points', 0, 10, 0.5),
-  newcomer('reachesBest', 'Comes to stand at best (0 the best rank, 1 the last)', 0, 1, 0.05),
-  newcomer('reachesWorst', 'Comes to stand at worst', 0, 1, 0.05),
-  newcomer('advertisingShare', 'Share of the royalty that advertising takes', 0, 1, 0.05),
+  newcomer('reachesBest', 'Best position reached (0 top, 1 bottom)', 0, 1, 0.05),
+  newcomer('reachesWorst', 'Worst position reached', 0, 1, 0.05),
+  newcomer('advertisingShare', 'Advertising, share of royalty', 0, 1, 0.05),
   newcomer('freshDays', 'Days for which a book counts as new', 1, 3650),
-  asking('sellsFrom', 'Copies a month from which a rival sells', 0, 100_000),
+  asking('sellsFrom', 'Monthly sales that count as selling', 0, 100_000),
   lead('sellingDays', 'Days of selling before an occasion', 0, 365),
   lead('reviewDays', 'Days in review', 0, 60),
   lead('ownDays', 'Days to make the book', 0, 365),
-  asking('requestsASecond', 'Requests a second to the marketplace, at most', 0.2, 50, 0.2),
+  asking('requestsASecond', 'Maximum requests per second', 0.2, 50, 0.2),
 ];

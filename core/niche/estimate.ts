@@ -3,7 +3,7 @@ import { inches } from '../units.ts';
 import type { Comparable } from './comparable.ts';
 import { copiesAMonth, copiesRange, DEFAULT_CURVE, type SalesCurve } from './curve.ts';
 
-/** What the sums say of a rival; null where it would rest on something that is not known. */
+/** Estimates for a rival; null where it would rest on something that is not known. */
 export interface Estimate {
   /** Copies in 30 days, and between which numbers. */
   copies: number | null;

@@ -37,12 +37,12 @@ const LEADERS = 3;
 const ROOM_OF_AN_OPEN_NICHE = 0.5;
 
 const NAMES: Record<PartId, [what: string, unit: VerdictPart['unit']]> = {
-  results: ['Books that answer', 'books'],
-  demand: [`Copies of the top ${TOP}`, 'copies'],
-  earnings: ['A newcomer earns', 'money'],
+  results: ['Search results', 'books'],
+  demand: [`Monthly sales of the top ${TOP}`, 'copies'],
+  earnings: ['A new title could earn', 'money'],
   reviews: [`Reviews in the top ${TOP}`, 'reviews'],
   leaders: [`Share of the top ${LEADERS}`, 'share'],
-  fresh: ['Newcomers that sell', 'share'],
+  fresh: ['New titles that sell', 'share'],
 };
 
 /** 0 at `poor` and beyond, 1 at `good` and beyond, even in between, whichever of the two is the larger. */

@@ -43,6 +43,8 @@ const BindingSchema = v.strictObject({
     parts: v.picklist(['one sheet', 'front and back']),
     bleed: points,
     safeInsideTrim: points,
+    /** Points: words on a cover are no smaller. */
+    leastType: v.number(),
     tolerance: points,
     /** Null where a book has none. */
     spine: v.nullable(v.strictObject({ textFromPages: v.number(), clear: points })),

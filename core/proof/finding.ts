@@ -20,6 +20,26 @@ export interface Finding {
   place: Place;
 }
 
+/** A finding on a page. @param message what is wrong there and what to do, without the page's number */
+export const pageFinding = (
+  check: string,
+  { page }: Pick<PageInProof, 'page'>,
+  message: string,
+  severity: Finding['severity'] = 'fix',
+): Finding => ({
+  check,
+  severity,
+  message: `Page ${page.number}: ${message}`,
+  place: { view: 'page', page: page.number, ...(page.section ? { section: page.section } : {}) },
+});
+
+export const wrapFinding = (check: string, severity: Finding['severity'], message: string): Finding => ({
+  check,
+  severity,
+  message: `Wrap: ${message}`,
+  place: { view: 'wrap' },
+});
+
 export interface ProofContext {
   book: Book;
   ticket: JobTicket;

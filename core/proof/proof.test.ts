@@ -39,12 +39,12 @@ describe('the proof of a whole book', () => {
     [
       'a price under the floor',
       book([ruled(120)], { listing: { description: 'x', keywords: ['a'], prices: { us: 3.5, gb: 8.99 } } }),
-      /fix: Home market: \$3\.50 is under the lowest price, \$3\.82/,
+      /fix: US: \$3\.50 is below the minimum price, \$3\.82/,
     ],
     [
       'no price',
       book([ruled(120)], { listing: { description: 'x', keywords: ['a'], prices: { us: 9 } } }),
-      /fix: Britain: there is no price/,
+      /fix: UK: there is no price/,
     ],
     [
       'no description',
@@ -61,7 +61,7 @@ describe('the proof of a whole book', () => {
     [
       'letters no typeface has',
       book([ruled(30)], { title: '蜜蜂' }),
-      /fix: Wrap: no typeface here has 蜂|fix: Wrap: no typeface here has 蜜/,
+      /fix: Wrap: no available font contains 蜂|fix: Wrap: no available font contains 蜜/,
     ],
     ['no words', book([{ id: 'w', kind: 'word-search', items: 30 }]), /fix: Puzzle 1: there are no words\./],
     [
@@ -75,7 +75,7 @@ describe('the proof of a whole book', () => {
           solutions: { perPage: 9 },
         },
       ]),
-      /fix: Page 28: type is .* pt; 7 pt is the least\. Put fewer solutions on a page\./,
+      /fix: Pages 28–30: type is .* pt; 7 pt is the least\. Put fewer solutions on a page\./,
     ],
   ])('finds %s', (_, recipe, expected) => {
     expect(messages(recipe).join('\n')).toMatch(expected);
@@ -153,7 +153,7 @@ describe('each check fails when it should', () => {
   it('safe area: a line over the gutter is found, the same as background is not', () => {
     expect(safeArea.ofPage!(context, pageWith([line(27, 414)]))).toEqual([]);
     expect(safeArea.ofPage!(context, pageWith([line(26, 300)]))[0]!.message).toMatch(
-      /reaches 0\.014 in over the margin/,
+      /extends 0\.014 in into the margin/,
     );
     expect(safeArea.ofPage!(context, pageWith([{ ...line(0, 432), background: true }]))).toEqual([]);
     expect(safeArea.ofBook!(wrapWith([filled(front.x + 5, 300)]))).toHaveLength(1);
@@ -213,7 +213,7 @@ describe('each check fails when it should', () => {
       letters: search.letters.map((letter, i) => (i === row * 10 + column ? 'Z' : letter)),
     };
     expect(inspectWordSearch({ ...item, search: spoilt }, { number: 1, label: 'Puzzle 1' })[0]!.message).toBe(
-      'Puzzle 1: QUEEN can be read 0 times. Re-roll the puzzle.',
+      'Puzzle 1: QUEEN appears 0 times. Re-roll the puzzle.',
     );
   });
 

@@ -5,8 +5,10 @@ import type { Typesetter } from '../scene/index.ts';
 import { files } from './checks/files.ts';
 import { fonts, minimums } from './checks/ink.ts';
 import { items } from './checks/items.ts';
+import { legibility } from './checks/legibility.ts';
 import { listing } from './checks/listing.ts';
 import { names } from './checks/names.ts';
+import { overlap } from './checks/overlap.ts';
 import { margins, pageCount } from './checks/pages.ts';
 import { resources } from './checks/resources.ts';
 import { safeArea } from './checks/safe-area.ts';
@@ -16,6 +18,7 @@ import type { Check, Finding, ProofContext } from './finding.ts';
 /** All checks, in the order in which the proof lists them. */
 export const checks: readonly Check[] = [
   safeArea,
+  overlap,
   margins,
   pageCount,
   minimums,
@@ -26,6 +29,7 @@ export const checks: readonly Check[] = [
   spineText,
   barcodeClear,
   coverGround,
+  legibility,
   listing,
   files,
 ];
@@ -70,7 +74,35 @@ export function* proofSteps(
     yield;
   }
   const order = (finding: Finding) => (finding.severity === 'fix' ? 0 : 1);
-  return findings.sort((a, b) => order(a) - order(b));
+  return together(findings).sort((a, b) => order(a) - order(b));
+}
+
+/** Numbers in order as they are read: 3–7, 9. */
+export function ranges(numbers: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const number of [...new Set(numbers)].sort((a, b) => a - b)) {
+    const last = runs.at(-1);
+    if (last && number === last[1] + 1) last[1] = number;
+    else runs.push([number, number]);
+  }
+  return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
+}
+
+/** What is said of many pages is one finding, with their numbers; it leads to the first of them. */
+function together(findings: readonly Finding[]): Finding[] {
+  const alike = new Map<string, Finding[]>();
+  for (const finding of findings) {
+    const words = finding.message.replace(/^Page \d+: /, '');
+    const key = JSON.stringify([finding.check, finding.severity, words]);
+    alike.set(key, [...(alike.get(key) ?? []), finding]);
+  }
+  return [...alike.values()].map((same) => {
+    const [first] = same as [Finding];
+    const pages = same.flatMap(({ place }) => (place.view === 'page' ? [place.page] : []));
+    if (same.length === 1 || pages.length < same.length) return first;
+    const words = first.message.replace(/^Page \d+: /, '');
+    return { ...first, message: `Pages ${ranges(pages)}: ${words}` };
+  });
 }
 
 /** All findings of a book, those to fix first. */

@@ -1,6 +1,8 @@
 export type { FaceId } from '../faces/index.ts';
 export * from './bounds.ts';
 export * from './color.ts';
+export * from './contrast.ts';
+export * from './holds.ts';
 export * from './marks.ts';
 export * from './matrix.ts';
 export * from './measure.ts';
@@ -9,5 +11,6 @@ export * from './placed-glyphs.ts';
 export * from './precision.ts';
 export * from './raster.ts';
 export * from './text.ts';
+export * from './text-ink.ts';
 export * from './typesetter.ts';
 export * from './walk.ts';

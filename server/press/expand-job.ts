@@ -57,7 +57,7 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
   const { workspaceId } = row;
   const niche = row.nicheId ? await openNiche(workspaceId, row.nicheId) : null;
   if (!niche) {
-    await finish(row, 'failed', 'The niche is not there any more.');
+    await finish(row, 'failed', 'The niche no longer exists.');
     return;
   }
   const [choices, curve] = await Promise.all([choicesOf(workspaceId), curveOf(workspaceId)]);
@@ -111,8 +111,8 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
       row,
       'done',
       failed
-        ? `${failed} phrases got no answer. Resume asks for them again.`
-        : 'Every phrase has its answer.',
+        ? `${failed} phrases could not be looked up. Resume tries them again.`
+        : 'All phrases looked up.',
     );
   } catch (error) {
     if (!(error instanceof Canceled || canceled)) throw error;

@@ -41,7 +41,7 @@ const heldBy = (number: PendingQuery<Row[]>) => sql()`
 /** Queues the jobs of lost workers anew. @returns how many */
 export async function rescueLostJobs(): Promise<number> {
   const lost = await sql()<{ id: string; kind: keyof typeof QUEUES; workspace_id: string }[]>`
-    update job set state = 'queued', worker = null, message = 'Its worker was lost; begun again.'
+    update job set state = 'queued', worker = null, message = 'The worker stopped; restarting.'
     where state = 'running' and not exists (
       select 1 from pg_locks where ${heldBy(sql()`job.worker`)}
     ) returning id, kind, workspace_id`;

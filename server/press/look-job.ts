@@ -8,7 +8,7 @@ import { type ClaimedJob, finish, progressOf } from './running-job.ts';
 export async function lookJob(row: ClaimedJob): Promise<void> {
   const niche = row.nicheId ? await openNiche(row.workspaceId, row.nicheId) : null;
   if (!niche) {
-    await finish(row, 'failed', 'The niche is not there any more.');
+    await finish(row, 'failed', 'The niche no longer exists.');
     return;
   }
   let canceled = false;

@@ -23,7 +23,7 @@ export async function makeFiles(
   const { bookId } = row;
   const recipe = bookId ? await revisionOf(row.workspaceId, bookId, revision) : null;
   if (!bookId || !recipe) {
-    await finish(row, 'failed', 'The book is not there any more.');
+    await finish(row, 'failed', 'The book no longer exists.');
     return;
   }
   const aside = join(settings().QUILL_FILES, 'making');

@@ -84,7 +84,7 @@ async function follow({ workspaceId, bookId }: Sent, entry: Entry): Promise<void
 export async function submitJob(row: ClaimedJob, { submission: id }: JobPayload<'submit'>): Promise<void> {
   const [sent] = await db().select().from(submission).where(eq(submission.id, id));
   if (!sent || sent.workspaceId !== row.workspaceId) {
-    await finish(row, 'failed', 'The submission is not there any more.');
+    await finish(row, 'failed', 'The submission no longer exists.');
     return;
   }
   const service = printingService(sent.service);

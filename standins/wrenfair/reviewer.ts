@@ -19,7 +19,21 @@ const shownIn = (points: number) => `${(points / 72).toFixed(3)} in`;
 /** Letters only: a file may set the words with other spaces and line ends. */
 const squeezed = (text: string) => text.normalize('NFKC').replace(/\s+/g, '').toLowerCase();
 
-async function pageText(bytes: Uint8Array, pages: number[]): Promise<string> {
+/** Words as a reader of PDF finds them: in points from the lower left of the media box. */
+interface Words {
+  text: string;
+  size: number;
+  left: number;
+  right: number;
+  bottom: number;
+  top: number;
+}
+
+/** The height of small letters: what two lines that touch with a tail and an accent do not share. */
+const BODY = 0.45;
+
+/** The words of every page, in the order in which they are written. */
+async function wordsOf(bytes: Uint8Array): Promise<Words[][]> {
   const task = getDocument({
     data: new Uint8Array(bytes),
     useSystemFonts: false,
@@ -28,15 +42,67 @@ async function pageText(bytes: Uint8Array, pages: number[]): Promise<string> {
   });
   const document = await task.promise;
   try {
-    let text = '';
-    for (const number of pages) {
-      const content = await (await document.getPage(number)).getTextContent();
-      text += content.items.map((item) => ('str' in item ? item.str : '')).join(' ');
+    const pages: Words[][] = [];
+    for (let number = 1; number <= document.numPages; number++) {
+      const page = await document.getPage(number);
+      const { items } = await page.getTextContent();
+      pages.push(
+        items.flatMap((item) => {
+          if (!('str' in item) || item.str.trim() === '') return [];
+          const [a, b, c, d, e, f] = item.transform as [number, number, number, number, number, number];
+          const size = Math.hypot(c, d);
+          const along = Math.hypot(a, b) || 1;
+          // Two corners of the line: its beginning on the baseline, its end at the height of small letters.
+          const x = e + (a / along) * item.width + (c / size) * size * BODY;
+          const y = f + (b / along) * item.width + (d / size) * size * BODY;
+          return [
+            {
+              text: item.str,
+              size,
+              left: Math.min(e, x),
+              right: Math.max(e, x),
+              bottom: Math.min(f, y),
+              top: Math.max(f, y),
+            },
+          ];
+        }),
+      );
+      page.cleanup();
     }
-    return squeezed(text);
+    return pages;
   } finally {
     await task.destroy();
   }
+}
+
+const allOf = (words: readonly Words[]): string => squeezed(words.map(({ text }) => text).join(' '));
+
+/** What is printed over something else, or null. */
+function printedOver(words: readonly Words[]): string | null {
+  for (const [i, one] of words.entries())
+    for (const other of words.slice(i + 1)) {
+      const across = Math.min(one.right, other.right) - Math.max(one.left, other.left);
+      const down = Math.min(one.top, other.top) - Math.max(one.bottom, other.bottom);
+      if (across > 1 && down > 1) return `“${one.text}” and “${other.text}” are printed over each other`;
+    }
+  return null;
+}
+
+/** What the words of a page are refused for, or null. @param safe where words may stand */
+function wordTrouble(
+  words: readonly Words[],
+  least: number,
+  safe: Omit<Words, 'text' | 'size'>,
+): string | null {
+  const small = words.find(({ size }) => size < least - 0.01);
+  if (small) return `“${small.text}” is set in ${small.size.toFixed(1)} pt; ${least} pt is the least`;
+  const over = printedOver(words);
+  if (over) return over;
+  const out = words.find(
+    ({ left, right, bottom, top }) =>
+      left < safe.left - 1 || right > safe.right + 1 || bottom < safe.bottom - 1 || top > safe.top + 1,
+  );
+  return out ? `“${out.text}” stands in the margin` : null;
 }
 
 function unembeddedFonts(page: PDFPage): string[] {
@@ -103,6 +169,25 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
     }
     for (const name of unembeddedFonts(page)) fonts.add(name);
   }
+  const written = await wordsOf(interior);
+  const gutter = inPoints(
+    (rules.gutters.find(({ upTo }) => pages.length <= upTo) ?? rules.gutters.at(-1)!).gutter,
+  );
+  const outside = inPoints(rules.outsideMargin);
+  for (const [i, words] of written.entries()) {
+    const trim = pages[i]!.getTrimBox();
+    const recto = i % 2 === 0;
+    const trouble = wordTrouble(words, rules.interior.leastType, {
+      left: trim.x + (recto ? gutter : outside),
+      right: trim.x + trim.width - (recto ? outside : gutter),
+      bottom: trim.y + outside,
+      top: trim.y + trim.height - outside,
+    });
+    if (trouble) {
+      reasons.push(`Interior page ${i + 1}: ${trouble}.`);
+      break;
+    }
+  }
   const [sheet, ...more] = cover.getPages();
   if (!sheet || more.length > 0)
     reasons.push(`The wrap has ${cover.getPageCount()} pages; it must have one.`);
@@ -119,13 +204,48 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
         `The wrap is ${shownIn(media.width)} × ${shownIn(media.height)}; with a spine of ${shownIn(spine)} it should be ${shownIn(wanted.width)} × ${shownIn(wanted.height)}.`,
       );
     }
-    const words = await pageText(wrap, [1]);
+    const onCover = (await wordsOf(wrap))[0] ?? [];
+    const middle = media.width / 2;
+    const onSpine = onCover.filter(
+      ({ left, right }) => left < middle + spine / 2 - 1 && right > middle - spine / 2 + 1,
+    );
+    const { textFromPages, clear } = rules.cover.spine;
+    if (onSpine.length && listing.pages < textFromPages)
+      reasons.push(`There are words on the spine; books under ${textFromPages} pages have none.`);
+    else if (
+      onSpine.some(
+        ({ left, right }) =>
+          left < middle - spine / 2 + inPoints(clear) - 1 || right > middle + spine / 2 - inPoints(clear) + 1,
+      )
+    )
+      reasons.push('Words on the spine stand too near to its folds.');
+    const { barcode } = rules.cover;
+    const fold = middle - spine / 2 - inPoints(barcode.fromSpine);
+    const foot = edge + inPoints(barcode.fromTrim);
+    if (
+      onCover.some(
+        ({ left, right, bottom }) =>
+          right > fold - inPoints(barcode.width) + 1 &&
+          left < fold - 1 &&
+          bottom < foot + inPoints(barcode.height) - 1,
+      )
+    )
+      reasons.push('Words stand in the box of the barcode.');
+    const keep = edge + inPoints(rules.cover.safeInsideTrim);
+    const trouble = wordTrouble(onCover, rules.cover.leastType, {
+      left: keep,
+      right: media.width - keep,
+      bottom: keep,
+      top: media.height - keep,
+    });
+    if (trouble) reasons.push(`Wrap: ${trouble}.`);
+    const words = allOf(onCover);
     if (!words.includes(squeezed(listing.title)))
       reasons.push(`The title on the cover is not “${listing.title}”.`);
     if (!words.includes(squeezed(listing.penName)))
       reasons.push(`The author on the cover is not “${listing.penName}”.`);
   }
-  const opening = await pageText(interior, pages.length > 1 ? [1, 2] : [1]);
+  const opening = allOf(written.slice(0, 2).flat());
   // An interior need not have a title page; one that names an author must name this one.
   if (opening.includes(squeezed(listing.title)) && !opening.includes(squeezed(listing.penName))) {
     reasons.push(`The title page does not name the author “${listing.penName}”.`);
@@ -134,7 +254,7 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
   for (const { market, price } of listing.prices) {
     const row = service.markets.find((known) => known.id === market);
     if (!row || price === null) {
-      reasons.push(`There is no price for ${row?.name ?? market}.`);
+      reasons.push(`The price for ${row?.name ?? market} is missing.`);
       continue;
     }
     const large =

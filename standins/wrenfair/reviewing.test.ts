@@ -146,7 +146,7 @@ describe('the reviewer, of files that were tampered with', () => {
   it('a market without a price, and a paper that is not there, are told', async () => {
     expect(
       await review({ ...good.listing, prices: [{ market: 'gb', price: null }] }, good.interior, good.wrap),
-    ).toEqual(['There is no price for Britain.']);
+    ).toEqual(['The price for UK is missing.']);
     expect(await review({ ...good.listing, paper: 'pink' }, good.interior, good.wrap)).toEqual([
       'There is no pink paper.',
     ]);

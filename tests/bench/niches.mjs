@@ -61,11 +61,11 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
     // From a page at rest: the rows of the import before are still being drawn when its dialog has closed.
     await page.waitForTimeout(5000);
     const path = table('rows.csv', MOTHS[i % MOTHS.length]);
-    await page.getByRole('button', { name: /Bring your own/ }).click();
+    await page.getByRole('button', { name: /Import…/ }).click();
     await page.getByLabel('Table file').setInputFiles(path);
-    await page.getByRole('button', { name: /Bring in 50,000 rows/ }).waitFor();
+    await page.getByRole('button', { name: /Import 50,000 rows/ }).waitFor();
     const started = performance.now();
-    await page.getByRole('button', { name: /Bring in 50,000 rows/ }).click();
+    await page.getByRole('button', { name: /Import 50,000 rows/ }).click();
     await page.waitForFunction(() => !document.querySelector('[role=dialog]'));
     return performance.now() - started;
   });
@@ -128,13 +128,13 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
   await page.getByRole('combobox', { name: 'Phrase' }).press('Enter');
   await page.getByRole('region', { name: 'Verdict' }).waitFor();
   await page.getByRole('link', { name: 'Phrases', exact: true }).click();
-  await page.getByRole('heading', { name: 'Widen “cat journal”' }).waitFor();
+  await page.getByRole('heading', { name: 'Expand “cat journal”' }).waitFor();
   for (const way of ['numbers', 'year', 'occasion', 'kind of book', 'for whom × format'])
     await page.getByRole('button', { name: way, exact: true }).click();
   // The page itself asks for what came every few seconds; a program under load serves others too.
   await page.waitForTimeout(3000);
   const from = Date.now();
-  await page.getByRole('button', { name: 'Widen', exact: true }).click();
+  await page.getByRole('button', { name: 'Expand', exact: true }).click();
   await page.waitForTimeout(WIDENING_MS);
   const notes = readFileSync(loopFile, 'utf8')
     .split('\n')

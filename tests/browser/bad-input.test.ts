@@ -41,13 +41,13 @@ test('a title that would end a script of the page is a title', async ({ page }) 
 test('impossible values are answered and change nothing', async ({ page }) => {
   await openBook(page, 'Tide Pool Field Notes');
   await sections(page).last().click();
-  const pages = page.getByLabel('How many pages');
+  const pages = page.getByLabel('Number of pages');
   await pages.fill('999');
   await expect(page.getByText('1 to 828 is possible.')).toBeVisible();
   await pages.fill('800');
   await expect(
     page
-      .getByText(/The book would have 802 pages\. Wrenfair prints at most 776 on cream paper\. Take 26 out\./)
+      .getByText(/The book would have 802 pages\. Wrenfair prints at most 776 on cream paper\. Remove 26\./)
       .first(),
   ).toBeVisible();
   await expect(ticket(page, 'Pages')).toContainText('120');
@@ -61,7 +61,7 @@ test('a word longer than the grid, with where and what to do', async ({ page }) 
   await emptyBook(page);
   await page.getByRole('button', { name: '+ Add pages' }).click();
   await page.getByRole('menuitem', { name: /Word search/ }).click();
-  await page.getByRole('button', { name: /Type, paste or open words/ }).click();
+  await page.getByRole('button', { name: /Edit word list/ }).click();
   await page
     .getByLabel('Words', { exact: true })
     .last()
@@ -82,7 +82,7 @@ test('a CSV in UTF-16 with semicolons, and a file that is no text', async ({ pag
   await emptyBook(page);
   await page.getByRole('button', { name: '+ Add pages' }).click();
   await page.getByRole('menuitem', { name: /Word search/ }).click();
-  await page.getByRole('button', { name: /Type, paste or open words/ }).click();
+  await page.getByRole('button', { name: /Edit word list/ }).click();
   const utf16 = Buffer.from(
     '\uFEFFtitle;word\r\nRuche;abeille\r\nRuche;bruyère\r\nCiel;étoile\r\n',
     'utf16le',
@@ -120,9 +120,7 @@ test.describe('a file that is refused', () => {
       buffer: Buffer.from(JSON.stringify(recipe)),
     });
     await expect(
-      page.getByText(
-        /sections\.0\.options\.rulling is not a key that is known here\. Allowed: ruling, heading/,
-      ),
+      page.getByText(/sections\.0\.options\.rulling is not a known key\. Allowed: ruling, heading/),
     ).toBeVisible();
   });
 });

@@ -29,16 +29,16 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
   expect(looks.headings).toEqual(['day', 'results', 'copies of the top 20']);
   await view(page, 'Rivals');
   // The view before has a table of rivals too.
-  await expect(page.getByRole('button', { name: /Bring your own/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Import…/ })).toBeVisible();
   const rivals = await saved();
-  expect(rivals.name).toBe('beekeeping-word-search-comparables.csv');
+  expect(rivals.name).toBe('beekeeping-word-search-rivals.csv');
   await expect(page.getByRole('status').filter({ hasText: `${rivals.rows.length} of` })).toBeVisible();
   await view(page, 'Phrases');
-  await expect(page.getByRole('heading', { name: /^Widen/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Expand/ })).toBeVisible();
   const phrases = await saved();
   await expect(page.getByText(`${phrases.rows.length} of ${phrases.rows.length}`)).toBeVisible();
   await view(page, 'Gaps');
-  const cells = page.getByRole('table', { name: 'Copies a month for each seller' }).getByRole('button');
+  const cells = page.getByRole('table', { name: 'Monthly sales per seller' }).getByRole('button');
   await expect(cells.first()).toBeVisible();
   const gaps = await saved();
   expect(gaps.rows).toHaveLength(await cells.count());
@@ -50,8 +50,8 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
   const held = await saved();
   expect(new Set(held.rows.map((row) => row[2]))).toEqual(new Set([kinds[0]]));
   expect(held.rows).toHaveLength(await cells.count());
-  await page.getByRole('button', { name: 'For whom × kind' }).click();
-  await expect(page.getByRole('combobox', { name: 'Format' })).toHaveText('the best of all');
+  await page.getByRole('button', { name: 'Audience × kind' }).click();
+  await expect(page.getByRole('combobox', { name: 'Format' })).toHaveText('all');
   await view(page, 'When');
   const days = page.getByRole('region', { name: 'Occasions' }).getByRole('row');
   await expect(days.nth(1)).toBeVisible();

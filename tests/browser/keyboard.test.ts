@@ -37,7 +37,7 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Control+z');
 
   // Words, and a setting.
-  await tabTo(page, /Type, paste or open words/);
+  await tabTo(page, /Edit word list/);
   await page.keyboard.press('Enter');
   await page.keyboard.type(
     'wren\nrobin\nlinnet\nskylark\nswallow\nkestrel\nblackbird\nmagpie\nstarling\nsparrow',
@@ -46,9 +46,9 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByText('10 words', { exact: true })).toBeVisible();
   await page.keyboard.press('Tab');
-  await tabTo(page, /^How many puzzles/);
+  await tabTo(page, /^Number of puzzles/);
   await page.keyboard.press('ArrowUp');
-  await expect(page.getByLabel('How many puzzles')).toHaveValue('21');
+  await expect(page.getByLabel('Number of puzzles')).toHaveValue('21');
   await expect(ticket(page, 'Pages')).toContainText('28');
 
   // Re-roll and pin one puzzle.
@@ -56,11 +56,11 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   await page.getByRole('button', { name: 'Re-roll' }).focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('p');
-  await expect(page.getByText('pinned as it is')).toBeVisible();
+  await expect(page.getByText('pinned')).toBeVisible();
 
   // Wrap, listing, proof by Alt and a number; then make files.
   await page.keyboard.press('Alt+Digit3');
-  await expect(page.getByRole('heading', { name: 'Words, from the book' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Cover text' })).toBeVisible();
   await tabTo(page, /^Title$/);
   await page.keyboard.press('Control+a');
   await page.keyboard.type('Hedge Hunt');
@@ -79,7 +79,7 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   await tabTo(page, /^Pages$|Page 1/);
   await tabTo(page, /^Make files now/);
   await page.keyboard.press('Enter');
-  await expect(page.getByText('As new as the book')).toBeVisible({ timeout: 240_000 });
+  await expect(page.getByText('Up to date')).toBeVisible({ timeout: 240_000 });
 });
 
 test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
@@ -91,8 +91,8 @@ test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
 
   // Rivals: into the table, along its rows, one opened and closed, one marked and taken back.
   await page.keyboard.press('Alt+Digit2');
-  await expect(page.getByRole('button', { name: /Bring your own/ })).toBeVisible();
-  await tabTo(page, /^Comparables/);
+  await expect(page.getByRole('button', { name: /Import…/ })).toBeVisible();
+  await tabTo(page, /^Rivals/);
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   const rival = page.getByRole('complementary', { name: 'Rival' });
@@ -102,7 +102,7 @@ test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
   await expect(rival.getByRole('heading').first()).not.toHaveText(first!);
   await page.keyboard.press('Escape');
   await expect(rival).toBeHidden();
-  const rivals = grid(page, /Comparables/);
+  const rivals = grid(page, /Rivals/);
   await page.keyboard.press('w');
   await expect(rivals.getByTitle('Under watch')).toHaveCount(1);
   await page.keyboard.press('Control+z');
@@ -110,10 +110,10 @@ test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
 
   // Phrases: some of one's own, until all are answered.
   await page.keyboard.press('Alt+Digit3');
-  await expect(page.getByRole('heading', { name: /^Widen/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Expand/ })).toBeVisible();
   await tabTo(page, /^Phrases, one a line/);
   await page.keyboard.type('moon journal for kids\nmoon log book for adults\nlarge print moon journal');
-  await tabTo(page, /^Look them up/);
+  await tabTo(page, /^Look up/);
   await page.keyboard.press('Enter');
   const phrases = grid(page, /Phrases/);
   await expect(phrases.getByText('moon journal for kids', { exact: true })).toBeVisible();
@@ -121,7 +121,7 @@ test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
 
   // Gaps: a cell opened. When: an occasion for the brief.
   await page.keyboard.press('Alt+Digit4');
-  await expect(page.getByRole('table', { name: 'Copies a month for each seller' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Monthly sales per seller' })).toBeVisible();
   await tabTo(page, /^kids, any format/);
   await page.keyboard.press('Enter');
   await expect(
@@ -135,7 +135,7 @@ test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
 
   // The brief, and the book that it makes.
   await page.keyboard.press('Alt+Digit6');
-  await expect(page.getByLabel('For the occasion')).not.toHaveValue('');
+  await expect(page.getByLabel('Occasion')).not.toHaveValue('');
   await tabTo(page, /^Title$/);
   await page.keyboard.press('Control+a');
   await page.keyboard.type('By the Moon');

@@ -5,21 +5,21 @@ import { expect, post, test, url } from './quill.ts';
 async function look(page: Page, phrase: string) {
   await page.goto(url('/niches'));
   await page.getByRole('combobox', { name: 'Phrase' }).fill(phrase);
-  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await page.getByRole('button', { name: 'Search', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: phrase })).toBeVisible();
 }
 
-test('look, widen through trouble, calibrate, decide, start two books', async ({ page }) => {
+test('search, expand through trouble, calibrate, decide, start two books', async ({ page }) => {
   await look(page, 'stargazing journal');
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('of 10 points');
 
   // Widened while the shop is busy and connections break: nothing is lost, and it can be stopped and resumed.
   await view(page, 'Phrases');
-  await expect(page.getByRole('heading', { name: 'Widen “stargazing journal”' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Expand “stargazing journal”' })).toBeVisible();
   await page.getByRole('button', { name: 'for whom × format' }).click();
   await behave({ busy: 3, breakAfterWork: 3 });
-  await page.getByRole('button', { name: 'Widen', exact: true }).click();
-  await expect(page.getByRole('progressbar', { name: 'Asking for phrases' })).toBeVisible();
+  await page.getByRole('button', { name: 'Expand', exact: true }).click();
+  await expect(page.getByRole('progressbar', { name: 'Looking up phrases' })).toBeVisible();
   await expect(page.getByText(/^\d\d+ of \d\d+/).first()).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Cancel', exact: true }).click();
   const resume = page.getByRole('button', { name: /^Resume \d+/ });
@@ -29,7 +29,7 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
   await behave({ busy: 2, breakAfterWork: 2 });
   await resume.click();
   await expect(resume).toBeHidden({ timeout: 60_000 });
-  await expect(page.getByRole('progressbar', { name: 'Asking for phrases' })).toBeHidden({
+  await expect(page.getByRole('progressbar', { name: 'Looking up phrases' })).toBeHidden({
     timeout: 400_000,
   });
   await expect(page.getByRole('button', { name: /^Resume/ })).toBeHidden();
@@ -53,7 +53,7 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
   await expect(page.getByText('3 chosen')).toBeVisible();
   await page.keyboard.press('k');
   await expect(page.getByText(/^3 of \d+ phrases are candidates/)).toBeVisible();
-  await page.getByRole('button', { name: 'Group by shared word' }).click();
+  await page.getByRole('button', { name: 'Group by keyword' }).click();
   await expect(
     phrases
       .getByRole('row')
@@ -63,13 +63,13 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
 
   // Gaps from what was looked up.
   await view(page, 'Gaps');
-  await expect(page.getByRole('table', { name: 'Copies a month for each seller' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Monthly sales per seller' })).toBeVisible();
   await noSeriousFindings(page, 'gaps');
 
   // Calibrated with own sales: the estimates follow at once.
   await view(page, 'Rivals');
   const copies = () =>
-    grid(page, /Comparables/)
+    grid(page, /Rivals/)
       .getByRole('row')
       .nth(1)
       .getByRole('gridcell')
@@ -78,24 +78,24 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
   const before = await copies();
   await page.goto(url('/niches/sums'));
   const pairs = page.getByRole('region', { name: 'Your own sales' });
-  await pairs.getByRole('button', { name: 'From a table …' }).click();
+  await pairs.getByRole('button', { name: 'Import…' }).click();
   await page
     .getByLabel('Paste from a spreadsheet, or CSV')
     .fill('rank\tcopies\n1000\t900\n5000\t210\n20000\t60\n80000\t17\n300000\tfew\n');
   await expect(page.getByText('4 rows can be read, 1 cannot')).toBeVisible();
   await page.getByLabel('Copies in 30 days').last().fill('5');
-  await expect(page.getByText('✓ mended')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring in 5 rows' }).click();
+  await expect(page.getByText('✓ fixed')).toBeVisible();
+  await page.getByRole('button', { name: 'Import 5 rows' }).click();
   await expect(pairs.getByText(/falling as rank to the power of −\d/)).toBeVisible();
   await noSeriousFindings(page, 'sums');
   // Taken out by mistake: the button says it, and a key brings it back.
-  await pairs.getByRole('button', { name: 'Take out' }).first().click();
+  await pairs.getByRole('button', { name: 'Remove' }).first().click();
   await expect(page.getByText('Rank 1,000 taken out')).toBeVisible();
   await expect(pairs.getByRole('cell', { name: '1,000', exact: true })).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await expect(pairs.getByRole('cell', { name: '1,000', exact: true })).toHaveCount(1);
   await page.goBack();
-  await expect(grid(page, /Comparables/)).toBeVisible();
+  await expect(grid(page, /Rivals/)).toBeVisible();
   await expect.poll(copies).not.toBe(before);
 
   // A rival that is not really comparable no longer counts, and comes back with Ctrl+Z.
@@ -106,7 +106,7 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
     return text;
   };
   const whole = await verdict();
-  const rivals = grid(page, /Comparables/);
+  const rivals = grid(page, /Rivals/);
   await rivals.focus();
   await page.keyboard.press('Home');
   await page.keyboard.press('n');
@@ -133,7 +133,7 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
   await page.getByRole('button', { name: 'Narrow' }).click();
   await expect(page.getByText('Price $0.00 to $8.00')).toBeVisible();
   await noSeriousFindings(page, 'rivals');
-  await page.getByRole('button', { name: 'Take all off' }).click();
+  await page.getByRole('button', { name: 'Clear filters' }).click();
 
   // An occasion for the brief, a second brief for another format, two books at once.
   await view(page, 'When');
@@ -145,18 +145,18 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
   await expect(page.getByRole('button', { name: 'In the brief' })).toBeVisible();
   await noSeriousFindings(page, 'when');
   await view(page, 'Brief');
-  await expect(page.getByLabel('For the occasion')).toHaveValue('Easter Sunday');
+  await expect(page.getByLabel('Occasion')).toHaveValue('Easter Sunday');
   await page.getByLabel('Title', { exact: true }).fill('A Stargazer’s Year');
   await page.getByLabel('Pages', { exact: true }).fill('130');
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Another like this' }).click();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
   await expect(page.getByRole('tab')).toHaveCount(2);
   await page.getByLabel('Title', { exact: true }).fill('A Little Stargazer’s Year');
   await page.getByLabel('Trim').click();
   await page.getByRole('option', { name: '5 × 8 in', exact: true }).click();
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await noSeriousFindings(page, 'brief');
-  await page.getByRole('button', { name: 'Take this brief out' }).click();
+  await page.getByRole('button', { name: 'Delete this brief' }).click();
   await expect(page.getByRole('tab')).toHaveCount(1);
   await page.getByRole('alert').getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('tab')).toHaveCount(2);
@@ -171,20 +171,20 @@ test('look, widen through trouble, calibrate, decide, start two books', async ({
 test('a slow shop, damaged rows, and a watch that tells what changed', async ({ page }) => {
   await behave({ delayMs: 2500, malformed: 2 });
   await look(page, 'camping log book');
-  await expect(page.getByText('Wrenfair has not answered yet.')).toBeVisible();
+  await expect(page.getByText('Waiting for Wrenfair….')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/rows of Wrenfair’s answer could not be read/)).toBeVisible();
   await behave({ delayMs: 0, malformed: 0 });
-  await page.getByRole('button', { name: 'Look again' }).click();
+  await page.getByRole('button', { name: 'Refresh' }).click();
   await expect(page.getByText(/rows of Wrenfair’s answer could not be read/)).toBeHidden();
 
   // A rival opened while the shop is busy: said, and asked for once more.
   await view(page, 'Rivals');
   await behave({ busy: 1000 });
-  await grid(page, /Comparables/).focus();
+  await grid(page, /Rivals/).focus();
   await page.keyboard.press('Enter');
   const detail = page.getByRole('complementary', { name: 'Rival' });
-  await expect(detail.getByRole('alert')).toContainText('Its first pages did not come.');
+  await expect(detail.getByRole('alert')).toContainText('Sample pages could not be loaded.');
   await behave({ busy: 0 });
   await detail.getByRole('button', { name: 'Try again' }).click();
   await expect(detail.getByRole('img', { name: 'Page 1' })).toBeVisible();
@@ -207,14 +207,14 @@ test('a slow shop, damaged rows, and a watch that tells what changed', async ({ 
     await changed.getByRole('link', { name: 'camping log book' }).first().click();
     await expect(page.getByText(/^Since \d/)).toBeVisible();
     await page.goto(url('/'));
-    await changed.getByRole('button', { name: 'All seen' }).click();
+    await changed.getByRole('button', { name: 'Mark all as read' }).click();
     await expect(changed).toBeHidden();
   } finally {
     await passDays(-300);
   }
 });
 
-test('own comparables: columns, writing and damaged rows are shown, mended in place, brought in and taken out', async ({
+test('own rivals: columns, writing and damaged rows are shown, fixed in place, imported and removed', async ({
   page,
 }) => {
   await look(page, 'moth journal');
@@ -225,7 +225,7 @@ test('own comparables: columns, writing and damaged rows are shown, mended in pl
     'Schwärmer;neun;5.000;96;15,24;22,86',
     'Spinner;7,50 €;80.000;110;21,59;27,94',
   ];
-  await page.getByRole('button', { name: 'Bring your own …' }).click();
+  await page.getByRole('button', { name: 'Import…' }).click();
   await page.getByLabel('Table file').setInputFiles({
     name: 'moths.csv',
     mimeType: 'text/csv',
@@ -236,16 +236,16 @@ test('own comparables: columns, writing and damaged rows are shown, mended in pl
   await noSeriousFindings(page, 'import');
   await page.getByRole('dialog').getByLabel('Price', { exact: true }).fill('9,00 €');
   await expect(page.getByText('3 rows can be read, 0 cannot')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring in 3 rows' }).click();
+  await page.getByRole('button', { name: 'Import 3 rows' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.getByLabel('Show').click();
   await page.getByRole('option', { name: 'My own rows' }).click();
-  const own = grid(page, /Comparables/).getByRole('row', { name: /Schwärmer/ });
+  const own = grid(page, /Rivals/).getByRole('row', { name: /Schwärmer/ });
   await expect(own).toContainText('6 × 9');
   // 9.00 € at 1.08 dollars.
   await expect(own).toContainText('$9.72');
   await page.getByRole('checkbox', { name: 'Choose all' }).check();
-  await page.getByRole('button', { name: 'Take my own rows out' }).click();
+  await page.getByRole('button', { name: 'Delete my rows' }).click();
   await expect(
     page
       .getByText('0 of 60')
@@ -261,7 +261,7 @@ test('a long table: its beginning is shown, it is stopped, breaks off, goes on, 
 }) => {
   await look(page, 'wren journal');
   await view(page, 'Rivals');
-  await page.getByRole('button', { name: 'Bring your own …' }).click();
+  await page.getByRole('button', { name: 'Import…' }).click();
   const lines = (count: number) =>
     ['title,price,rank', ...Array.from({ length: count }, (_, i) => `Wren Book ${i},8.99,${i + 1}`)].join(
       '\n',
@@ -276,7 +276,7 @@ test('a long table: its beginning is shown, it is stopped, breaks off, goes on, 
   await expect(page.getByText(/^The beginning of a long table/)).toBeVisible();
 
   const dialog = page.getByRole('dialog');
-  const bring = dialog.getByRole('button', { name: 'Bring in 20,000 rows' });
+  const bring = dialog.getByRole('button', { name: 'Import 20,000 rows' });
   let lots = 0;
   await page.route('**/own', async (route) => {
     lots++;
@@ -284,7 +284,7 @@ test('a long table: its beginning is shown, it is stopped, breaks off, goes on, 
     await route.continue();
   });
   await bring.click();
-  await expect(dialog.getByRole('progressbar', { name: 'Bringing rows in' })).toBeVisible();
+  await expect(dialog.getByRole('progressbar', { name: 'Importing rows' })).toBeVisible();
   await dialog.getByRole('button', { name: 'Stop' }).click();
   await expect(dialog.getByRole('alert')).toContainText('Stopped after 10,000 of 20,000 rows.');
   expect(lots).toBe(2);
@@ -305,7 +305,7 @@ test('a long table: its beginning is shown, it is stopped, breaks off, goes on, 
   await expect(page.getByRole('status').filter({ hasText: /^20,000 of/ })).toBeVisible();
 
   // A long table is replaced by pasting another over it.
-  await page.getByRole('button', { name: 'Bring your own …' }).click();
+  await page.getByRole('button', { name: 'Import…' }).click();
   await page.getByLabel('Table file').setInputFiles(file);
   await expect(shown).not.toBeEditable();
   await shown.focus();
@@ -336,26 +336,26 @@ test('a rival by hand, the best sellers of a shelf, and a niche that is let go a
   await page.keyboard.press(' ');
   await page.keyboard.press('Shift+ArrowDown');
   await page.getByRole('button', { name: 'Compare 2 in “owl journal”' }).click();
-  await expect(page.getByText('2 taken among the comparables.')).toBeVisible();
+  await expect(page.getByText('2 added to the rivals.')).toBeVisible();
   await page.getByRole('link', { name: 'Back to “owl journal”' }).click();
   await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
   await page.keyboard.press('Alt+Digit2');
   await page.getByRole('button', { name: 'Add by hand …' }).click();
-  await page.getByLabel('Title (needed)').fill('The Barn Owl Diary');
+  await page.getByLabel('Title (required)').fill('The Barn Owl Diary');
   await page.getByLabel('Price').last().fill('eight');
-  await page.getByRole('button', { name: 'Add the rival' }).click();
+  await page.getByRole('button', { name: 'Add rival' }).click();
   await expect(page.getByText('Price: “eight” is not a price.')).toBeVisible();
   await page.getByLabel('Price').last().fill('£8');
   await page.getByLabel('Trim').last().fill('148 x 210 mm');
-  await page.getByRole('button', { name: 'Add the rival' }).click();
+  await page.getByRole('button', { name: 'Add rival' }).click();
   await page.getByLabel('Show').click();
   await page.getByRole('option', { name: 'My own rows' }).click();
-  const rivals = grid(page, /Comparables/);
+  const rivals = grid(page, /Rivals/);
   await expect(rivals.getByRole('row')).toHaveCount(4);
   await expect(rivals.getByRole('row', { name: /The Barn Owl Diary/ })).toContainText('$10.00');
 
-  await page.getByRole('button', { name: 'Let it go' }).click();
-  await expect(page.getByText('One niche let go.')).toBeVisible();
+  await page.getByRole('button', { name: 'Archive' }).click();
+  await expect(page.getByText('One niche archived.')).toBeVisible();
   await expect(page.getByRole('link', { name: 'owl journal' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'owl journal' })).toBeVisible();
@@ -375,7 +375,7 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await page.waitForTimeout(500);
   await picture(page, 'niche');
   await view(page, 'Rivals');
-  await expect(grid(page, /Comparables/)).toBeVisible();
+  await expect(grid(page, /Rivals/)).toBeVisible();
   await page.waitForTimeout(500);
   await picture(page, 'rivals');
   // A dot says which book it is.
@@ -387,7 +387,7 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await page.waitForTimeout(300);
   await picture(page, 'phrases');
   await view(page, 'Gaps');
-  await expect(page.getByRole('table', { name: 'Copies a month for each seller' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Monthly sales per seller' })).toBeVisible();
   await page.waitForTimeout(300);
   await picture(page, 'gaps');
   await view(page, 'Brief');
@@ -410,7 +410,7 @@ test('no press sees, marks or brings anything into the niches of another', async
   const context = await browser.newContext({ storageState: { cookies: [], origins: [] } });
   const stranger = await context.newPage();
   await stranger.goto(url('/sign-in'));
-  await stranger.getByRole('button', { name: 'I have no account yet' }).click();
+  await stranger.getByRole('button', { name: 'Create an account' }).click();
   await stranger.getByLabel('Name of your press').fill('Third Press');
   await stranger.getByLabel('E-mail').fill('third@press.example');
   await stranger.getByLabel('Password').fill('a long enough phrase');

@@ -14,7 +14,7 @@ export const test = base.extend<{ page: Page; refusals: RegExp | null }, { signe
     async ({ browser }, use) => {
       const page = await browser.newPage();
       await page.goto(`${process.env.QUILL_URL}/sign-in`);
-      await page.getByRole('button', { name: 'Look around as Tin Lantern Press' }).click();
+      await page.getByRole('button', { name: 'Try the demo as Tin Lantern Press' }).click();
       await expect(page.getByRole('heading', { name: 'Tin Lantern Press' })).toBeVisible();
       const path = `${process.env.QUILL_TEST_HOME}/signed-in.json`;
       await page.context().storageState({ path });

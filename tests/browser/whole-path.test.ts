@@ -11,7 +11,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   // Niches: a phrase, its verdict with sums, a chart, comparables.
   await page.getByRole('link', { name: 'Niches' }).click();
   await page.getByRole('combobox', { name: 'Phrase' }).fill('dinosaur word search');
-  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await page.getByRole('button', { name: 'Search', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'dinosaur word search' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText(
     /Open|Worth a try|Crowded|No demand/,
@@ -19,7 +19,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await expect(page.getByRole('figure').first().locator('circle').first()).toBeVisible();
   expect(
     await page
-      .getByRole('grid', { name: /Comparables/ })
+      .getByRole('grid', { name: /Rivals/ })
       .getByRole('row')
       .count(),
   ).toBeGreaterThan(5);
@@ -34,7 +34,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await noSeriousFindings(page, 'flatplan');
 
   // Flatplan: words of its own, pasted with a title line; the preview follows.
-  await page.getByRole('button', { name: /Type, paste or open words/ }).click();
+  await page.getByRole('button', { name: /Edit word list/ }).click();
   await page
     .getByLabel('Words', { exact: true })
     .last()
@@ -56,7 +56,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   // Wrap: the blurb, the palette, the three views.
   await page.getByRole('link', { name: 'Wrap', exact: true }).click();
   await page
-    .getByLabel('Blurb on the back')
+    .getByLabel('Back-cover blurb')
     .fill('Great lizards hide in every grid. Find them before the volcano does.');
   await page.getByRole('radio', { name: 'Shore' }).click();
   await page.getByRole('button', { name: 'As trimmed' }).click();
@@ -67,7 +67,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await page.getByRole('link', { name: 'Listing', exact: true }).click();
   await page.getByLabel('Description').fill('Word searches for young friends of great lizards.');
   await page.getByLabel('Price, USD').fill('1.00');
-  await expect(page.getByText(/Under the lowest price, \$/)).toBeVisible();
+  await expect(page.getByText(/Below the minimum price, \$/)).toBeVisible();
   await page.getByLabel('Price, USD').fill('9.99');
   await expect(page.getByText('20 of 50').first()).toBeVisible();
   await noSeriousFindings(page, 'listing');
@@ -79,7 +79,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Submit', exact: true })).toBeDisabled();
   await noSeriousFindings(page, 'proof');
   await page.getByRole('button', { name: 'Make files', exact: true }).click();
-  await expect(page.getByText('As new as the book')).toBeVisible({ timeout: 240_000 });
+  await expect(page.getByText('Up to date')).toBeVisible({ timeout: 240_000 });
 
   // What was made is what the ticket says, by a reader of its own.
   const pages = (await ticket(page, 'Pages').textContent())!.replace(/\D/g, '');
@@ -107,7 +107,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await page.getByLabel('Subtitle').fill('A change after the files');
   await saved(page);
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
-  await expect(page.getByText('Out of date: the book changed since')).toBeVisible();
+  await expect(page.getByText('Out of date: the book has changed')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Submit update' })).toBeDisabled();
 
   // What the live book is known by stays; everything else is an update of the same book.

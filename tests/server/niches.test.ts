@@ -281,7 +281,7 @@ describe('widening', () => {
     await expandClaimed(await claimed(job));
     expect((await listJobs(own)).find((row) => row.id === job)).toMatchObject({
       state: 'done',
-      message: 'Every phrase has its answer.',
+      message: 'All phrases looked up.',
     });
     const phrases = await phrasesOf(own, id);
     expect(phrases.every(({ state }) => state === 'done')).toBe(true);

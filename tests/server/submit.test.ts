@@ -133,7 +133,7 @@ describe('submitting', () => {
     await carryOut({ ...row, workspaceId: newId() });
     expect(await jobRow(row.id)).toMatchObject({
       state: 'failed',
-      message: 'The submission is not there any more.',
+      message: 'The submission no longer exists.',
     });
     expect((await state()).state).toBe('sending');
   });

@@ -221,7 +221,7 @@ describe('making files', () => {
     );
     expect(await jobRow(row.id)).toMatchObject({
       state: 'failed',
-      message: 'The book is not there any more.',
+      message: 'The book no longer exists.',
     });
   });
 });

@@ -88,7 +88,7 @@ export function ItemPanel({
         <DrawingProgress pages={drawn} />
         {pinned && (
           <Typography variant="body2" color="warning.main">
-            pinned as it is
+            pinned
           </Typography>
         )}
         <Box sx={{ mt: 2, display: 'grid', justifyItems: 'start' }}>

@@ -250,9 +250,7 @@ export function RunningOrder({
         </Box>
       </DragDropProvider>
       {sections.length === 0 && (
-        <Typography sx={{ px: 4 }}>
-          The pages of your book stand here in their order. Add the first.
-        </Typography>
+        <Typography sx={{ px: 4 }}>The pages of your book appear here in order. Add the first.</Typography>
       )}
       <Button sx={{ m: 2 }} onClick={(event) => setAnchor(event.currentTarget)} aria-haspopup="menu">
         + Add pages

@@ -86,7 +86,7 @@ function OneSection({
       <Stack spacing={3.5} sx={{ mt: 3 }}>
         {section.items !== undefined && (
           <NumberField
-            label={`How many ${kind.itemName ?? 'item'}s`}
+            label={`Number of ${kind.itemName ?? 'item'}s`}
             value={section.items}
             least={1}
             most={828}
@@ -95,7 +95,7 @@ function OneSection({
         )}
         {section.pages !== undefined && (
           <NumberField
-            label="How many pages"
+            label="Number of pages"
             value={section.pages}
             least={1}
             most={828}

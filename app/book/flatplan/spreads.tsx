@@ -188,7 +188,7 @@ export function Spreads({
         </Box>
         {plan.pages.length === 0 && (
           <Typography sx={{ mt: 8, textAlign: 'center' }}>
-            Your pages will lie here as spreads. Add pages in the running order.
+            Your pages will appear here as spreads. Add pages in the running order.
           </Typography>
         )}
       </Box>

@@ -71,7 +71,7 @@ export function WordsField({
         helperText={`${count.toLocaleString('en-US')} words${own && source.lists.length > 1 ? ` in ${source.lists.length} lists` : ''}`}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
-        <MenuItem value="">Words of this section</MenuItem>
+        <MenuItem value="">This section only</MenuItem>
         {[...choices.values()].map(({ hash, name }) => (
           <MenuItem key={hash} value={hash}>
             {name}
@@ -79,7 +79,7 @@ export function WordsField({
         ))}
       </TextField>
       <Button size="small" onClick={() => setTyping(true)}>
-        Type, paste or open words …
+        Edit word list …
       </Button>
       {typing && (
         <WordsDialog
@@ -139,9 +139,9 @@ function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps) {
       <DialogContent {...getRootProps()}>
         <input {...getInputProps()} aria-label="Word list file" />
         <Typography variant="body2" sx={{ mb: 3 }}>
-          One word a line, or parted by commas; paste columns from a spreadsheet, or drop a CSV or text file
-          here. A line that begins with # or ends with a colon titles the list below it; each list makes a
-          puzzle.
+          One word a line, or separated by commas; paste columns from a spreadsheet, or drop a CSV or text
+          file here. A line that begins with # or ends with a colon titles the list below it; each list
+          becomes a puzzle.
         </Typography>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 4 }}>
           <TextField
@@ -186,7 +186,7 @@ function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps) {
       <DialogActions sx={{ gap: 2, px: 6, pb: 4 }}>
         <Button onClick={open}>Open a file …</Button>
         <TextField
-          label="Name of a new word bank"
+          label="New word bank name"
           value={name}
           onChange={(event) => setName(event.target.value)}
           sx={{ maxWidth: 230 }}
@@ -198,7 +198,7 @@ function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps) {
             setError((await onBank(name.trim(), all)) ?? '');
           }}
         >
-          Keep as word bank
+          Save as word bank
         </Button>
         <Box sx={{ flex: 1 }} />
         <Button onClick={onClose}>Cancel</Button>

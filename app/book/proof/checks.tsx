@@ -23,7 +23,7 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
       sx={{ borderRight: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
     >
       <Typography variant="h2" aria-live="polite">
-        {proof.current ? (mustFix ? `${mustFix} to fix` : 'Nothing to fix') : 'Looking at every page …'}
+        {proof.current ? (mustFix ? `${mustFix} to fix` : 'Nothing to fix') : 'Checking every page …'}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 2 }}>
         {proof.findings.slice(0, SHOWN).map((finding, i) => (
@@ -49,7 +49,7 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
                 mb: 1.5,
               }}
             >
-              <strong>{finding.severity === 'fix' ? 'To fix: ' : 'Look at: '}</strong>
+              <strong>{finding.severity === 'fix' ? 'Must fix: ' : 'Warning: '}</strong>
               {finding.message}
             </Box>
           </Box>
@@ -59,7 +59,7 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
         <Typography variant="caption">and {proof.findings.length - SHOWN} more</Typography>
       )}
       <Typography variant="h3" sx={{ mt: 3, mb: 1 }}>
-        Looked at
+        Checks
       </Typography>
       {checks.map(({ id, name }) => {
         const found = proof.findings.filter(({ check }) => check === id);
@@ -75,10 +75,16 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
               sx={{
                 width: 16,
                 fontWeight: 700,
-                color: bad ? 'error.main' : found.length ? 'warning.main' : 'primary.main',
+                color: bad
+                  ? 'error.main'
+                  : found.length
+                    ? 'warning.main'
+                    : proof.current
+                      ? 'primary.main'
+                      : 'text.secondary',
               }}
             >
-              {bad ? '✕' : found.length ? '!' : '✓'}
+              {bad ? '✕' : found.length ? '!' : proof.current ? '✓' : '…'}
             </Box>
             <span>
               {name}

@@ -50,7 +50,7 @@ export function FilesPanel() {
       <Typography variant="h2">Files</Typography>
       {files.length === 0 ? (
         <Typography variant="body2" sx={{ mt: 1 }}>
-          Interior, wrap, front and listing will lie here once they are made.
+          Interior, wrap, front and listing will appear here once they are made.
         </Typography>
       ) : (
         <>
@@ -58,7 +58,7 @@ export function FilesPanel() {
             variant="body2"
             sx={{ my: 1, fontWeight: 700, color: filesCurrent ? 'primary.main' : 'error.main' }}
           >
-            {filesCurrent ? 'As new as the book' : 'Out of date: the book changed since'}
+            {filesCurrent ? 'Up to date' : 'Out of date: the book has changed'}
           </Typography>
           {files.map((file) => (
             <Box

@@ -66,7 +66,7 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
     <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0, p: 3, gap: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
         <Button size="small" disabled={left < 2} onClick={() => turn(-2)}>
-          ← Before
+          ← Previous
         </Button>
         <TextField
           label="Page"

@@ -5,7 +5,7 @@ import { useFrozen } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 import { fieldIn, withField } from './fields.ts';
 
-/** Words on the cover that are changed where they stand; on the spine, which lies on its side, they only follow. */
+/** Cover text, changed where it stands; on the spine, which lies on its side, it only follows. */
 export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: number }) {
   const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);

@@ -1,46 +1,51 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import { contrast } from '../../parts/contrast.ts';
+import { contrastNeeded, READABLE, THUMBNAIL as WIDTH } from '#core/cover/legibility.ts';
 import { ShownPicture } from '../../preview/picture.tsx';
 import { drawingPress } from '../../preview/press.ts';
-import type { Picture } from '../../preview/press.worker.ts';
+import type { Picture, Press } from '../../preview/press.worker.ts';
 import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 
-/** Width of a shop's thumbnail, in pixels. */
-const WIDTH = 160;
-/** Contrast under which words of any size are hard to read (WCAG 2.2, 1.4.3, large text). */
-const READABLE = 3;
+const adviceOn = ({ contrast, capHeight }: { contrast: number | null; capHeight: number }): string => {
+  if (contrast !== null && contrast < contrastNeeded(0)) return 'Low contrast: choose another palette.';
+  if (capHeight < READABLE.thumbnailCapHeight) return 'Too small: shorten the title or set it larger.';
+  return 'Readable.';
+};
 
 /** The front at 160 px, and whether its title stands out. */
 export function Thumbnail() {
   const recipe = useBook((state) => state.value);
   const { ticket } = useDesk();
   const [picture, setPicture] = useState<Picture>();
+  const [title, setTitle] = useState<Awaited<ReturnType<Press['titleInShop']>>>(null);
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
   useEffect(() => {
     let wanted = true;
-    void drawingPress(recipe)
-      .front(WIDTH, height)
-      .then((answer) => {
-        if (wanted) setPicture(answer);
-      });
+    const press = drawingPress(recipe);
+    void Promise.all([press.front(WIDTH, height), press.titleInShop(height / WIDTH)]).then(
+      ([drawn, shown]) => {
+        if (!wanted) return;
+        setPicture(drawn);
+        setTitle(shown);
+      },
+    );
     return () => {
       wanted = false;
     };
   }, [recipe, height]);
-  const { ground, accent } = recipe.style.palette as { ground: string; accent: string };
-  const ratio = contrast(ground, accent);
   return (
     <Box>
       <Box sx={{ width: WIDTH, border: 1, borderColor: 'divider' }}>
         <ShownPicture picture={picture} width={WIDTH} height={height} label="The front as a thumbnail" />
       </Box>
-      <Typography variant="caption" component="p" sx={{ mt: 1 }}>
-        Title contrast {ratio.toFixed(1)} : 1.{' '}
-        <strong>{ratio >= READABLE ? 'Readable' : 'Too pale: choose another palette'}</strong>
-      </Typography>
+      {title && (
+        <Typography variant="caption" component="p" sx={{ mt: 1 }}>
+          {title.contrast !== null && `Title contrast ${title.contrast.toFixed(1)} : 1, `}
+          capitals {title.capHeight.toFixed(1)} px high. <strong>{adviceOn(title)}</strong>
+        </Typography>
+      )}
     </Box>
   );
 }

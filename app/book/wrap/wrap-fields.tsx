@@ -17,11 +17,11 @@ export function WrapFields() {
   return (
     <Box
       component="aside"
-      aria-label="Words on the cover"
+      aria-label="Cover text"
       sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
     >
       <Typography variant="h2" sx={{ mb: 3 }}>
-        Words, from the book
+        Cover text
       </Typography>
       <Stack spacing={3.5}>
         <TitleField />
@@ -39,7 +39,7 @@ export function WrapFields() {
         />
       </Stack>
       <Typography variant="h2" sx={{ mt: 4, mb: 2 }}>
-        On the shelf, at 160 px
+        Thumbnail, 160 px
       </Typography>
       <Thumbnail />
     </Box>

@@ -74,7 +74,7 @@ export function WrapSheet({
         size="small"
         value={view}
         onChange={(_, next: View | null) => next && setView(next)}
-        aria-label="How to look at the wrap"
+        aria-label="View of the wrap"
       >
         <ToggleButton value="sheet">Flat sheet</ToggleButton>
         <ToggleButton value="trimmed">As trimmed</ToggleButton>
@@ -106,9 +106,9 @@ export function WrapSheet({
         {view === 'sheet' ? (
           <GuidesLegend barcode={frame.sheets.some(({ sheet }) => sheet.barcode)} />
         ) : view === 'trimmed' ? (
-          'As it comes from the cutter.'
+          'After trimming.'
         ) : (
-          'As small as a shop shows it: can the title be read?'
+          'At thumbnail size: can the title be read?'
         )}
         {view !== 'thumbnail' && '   Click words to change them, anything else to choose its layer.'}
       </Typography>

@@ -49,7 +49,7 @@ export function BringIn({
       });
       if (stopped.current)
         onProblem(
-          `Stopped after ${count(done)} of ${count(all.length)} rows. What is in stays in; bring the table again to go on.`,
+          `Stopped after ${count(done)} of ${count(all.length)} rows. What is in stays in; import it again to continue.`,
         );
       onBrought(!stopped.current);
     } catch (error) {
@@ -64,7 +64,7 @@ export function BringIn({
       {sent && (
         <Box sx={{ px: 6, pt: 2 }}>
           <LinearProgress
-            aria-label="Bringing rows in"
+            aria-label="Importing rows"
             variant="determinate"
             value={sent.of ? (100 * sent.done) / sent.of : 100}
           />
@@ -83,7 +83,7 @@ export function BringIn({
           {sent ? 'Stop' : 'Close'}
         </Button>
         <Button variant="contained" disabled={!ready || sent !== null} onClick={() => void send()}>
-          Bring in {count(good)} {good === 1 ? 'row' : 'rows'}
+          Import {count(good)} {good === 1 ? 'row' : 'rows'}
         </Button>
       </DialogActions>
     </>

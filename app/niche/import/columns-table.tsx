@@ -46,7 +46,7 @@ export function ColumnsTable({
                     select: { displayEmpty: true, SelectDisplayProps: { 'aria-label': `Column ${i + 1}` } },
                   }}
                 >
-                  <MenuItem value="">left out</MenuItem>
+                  <MenuItem value="">skip this column</MenuItem>
                   {table.fields.map(({ key: field, name }) => (
                     <MenuItem key={field} value={field}>
                       {name}

@@ -54,7 +54,7 @@ export function ImportDialog({
 
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
-      <DialogTitle>Bring your own {table.name.toLowerCase()}</DialogTitle>
+      <DialogTitle>Import your own {table.name.toLowerCase()}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 3 }}>
         <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
           <TextField
@@ -94,8 +94,8 @@ export function ImportDialog({
         {!brought && (
           <Typography variant="body2" color="text.secondary">
             Columns it takes:{' '}
-            {table.fields.map(({ name, required }) => (required ? `${name} (needed)` : name)).join(', ')}. A
-            heading line helps, but is not needed.
+            {table.fields.map(({ name, required }) => (required ? `${name} (required)` : name)).join(', ')}. A
+            header row is optional.
           </Typography>
         )}
         {problem && (

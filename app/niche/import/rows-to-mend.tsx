@@ -10,7 +10,7 @@ export function RowsToMend({ table, again, mend }: Pick<BroughtTable, 'table' | 
   return (
     <Box>
       <Typography variant="h3" sx={{ mb: 1 }}>
-        Rows to mend{again.length > ROWS_SHOWN ? `, the first ${ROWS_SHOWN}` : ''}
+        Rows to fix{again.length > ROWS_SHOWN ? `, the first ${ROWS_SHOWN}` : ''}
       </Typography>
       {again.slice(0, ROWS_SHOWN).map((row) => (
         <RowToMend
@@ -51,7 +51,7 @@ function RowToMend({
         />
       ))}
       <Typography variant="body2" color={wrong.length ? 'error' : 'primary'}>
-        {wrong.length ? wrong.map(({ reason }) => reason).join(' ') : '✓ mended'}{' '}
+        {wrong.length ? wrong.map(({ reason }) => reason).join(' ') : '✓ fixed'}{' '}
         {cells.title && problems[0]?.field !== 'title' ? `(${cells.title})` : ''}
       </Typography>
     </Box>

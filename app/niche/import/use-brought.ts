@@ -73,7 +73,7 @@ export function useBrought(id: OwnTableId) {
     bring,
     rates,
     setRates,
-    /** Rows to mend, mended ones among them. */
+    /** Rows to fix, mended ones among them. */
     again,
     mend: (line: number, field: string, cell: string) =>
       setMended({ ...mended, [line]: { ...mended[line], [field]: cell } }),

@@ -28,7 +28,7 @@ export function WritingChoices({
       />
       {has('money') && (
         <Pick
-          label="Prices are in"
+          label="Currency"
           value={writing.currency}
           choices={[
             ['USD', '$'],
@@ -52,7 +52,7 @@ export function WritingChoices({
       )}
       {has('length', 'trim') && (
         <Pick
-          label="Lengths are in"
+          label="Units"
           value={writing.unit}
           choices={[
             ['in', 'in'],
@@ -64,7 +64,7 @@ export function WritingChoices({
       )}
       {has('day') && (
         <Pick
-          label="Days are written"
+          label="Date format"
           value={writing.days}
           choices={[
             ['year first', '2026-11-24'],

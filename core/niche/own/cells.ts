@@ -41,7 +41,7 @@ export function readMoney(
   const sign = /[$£€]|usd|gbp|eur/i.exec(text)?.[0].toLowerCase();
   const read = readNumber(text.replace(/[$£€]|usd|gbp|eur/gi, ''), writing);
   if ('problem' in read) return { problem: `“${text}” is not a price` };
-  if (read.value < 0) return { problem: `“${text}” is less than nothing` };
+  if (read.value < 0) return { problem: `“${text}” is negative` };
   return { value: { amount: read.value, currency: sign ? SIGNS[sign]! : writing.currency } };
 }
 

@@ -128,7 +128,7 @@ describe('a table from a spreadsheet', () => {
       [3, ['Title is empty.']],
       [4, ['Price: “about nine” is not a price.']],
       [5, ['Rank: 0 is not between 1 and 100,000,000.']],
-      [6, ['Trim: 90 × 90 in is no book.', 'Pages: 0 is not between 1 and 3,000.']],
+      [6, ['Trim: 90 × 90 in is not a plausible trim size.', 'Pages: 0 is not between 1 and 3,000.']],
     ]);
   });
 

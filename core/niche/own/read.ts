@@ -47,7 +47,7 @@ export function readRaw(text: string, fields: readonly Field[]): RawTable {
   }
   if (rows.length > MOST_ROWS)
     throw new RangeError(
-      `The table has ${rows.length.toLocaleString('en-US')} rows; ${MOST_ROWS.toLocaleString('en-US')} are taken at once. Part it.`,
+      `The table has ${rows.length.toLocaleString('en-US')} rows; ${MOST_ROWS.toLocaleString('en-US')} can be imported at once. Split it.`,
     );
   const first = rows[0]?.cells ?? [];
   const named = first.filter((cell) => fieldFor(cell, fields)).length;

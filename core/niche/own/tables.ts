@@ -163,7 +163,7 @@ function hash(text: string, offset: number): string {
 
 export const comparablesTable: OwnTable<Comparable> = {
   id: 'comparables',
-  name: 'Comparables',
+  name: 'Rivals',
   fields: COMPARABLE_FIELDS,
   read(cells, { writing, rates }) {
     const { one, problems } = reader(cells, COMPARABLE_FIELDS);
@@ -175,7 +175,10 @@ export const comparablesTable: OwnTable<Comparable> = {
     const height = one('height', (text) => readLength(text, writing), between(2, 20));
     const sizes = trim ?? (width !== null && height !== null ? { width, height } : null);
     if (sizes && (between(2, 20)(sizes.width) || between(2, 20)(sizes.height)))
-      problems.push({ field: 'trim', reason: `Trim: ${sizes.width} × ${sizes.height} in is no book.` });
+      problems.push({
+        field: 'trim',
+        reason: `Trim: ${sizes.width} × ${sizes.height} in is not a plausible trim size.`,
+      });
     const row: Comparable = {
       id:
         one('id', asText(64), (id) =>

@@ -11,7 +11,7 @@ export interface PhraseParts {
 }
 
 export const PART_NAMES = {
-  audience: 'For whom',
+  audience: 'Audience',
   format: 'Format',
   kind: 'Kind of book',
 } as const;

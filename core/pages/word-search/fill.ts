@@ -161,8 +161,8 @@ export function inspectWordSearch(
     if (search.leftOut.includes(word)) {
       const holder = item.words.find((other) => other.word !== word && inside({ word, letters }, other));
       if (holder) fix(`${name} is also inside ${holder.word.toUpperCase()}. Take one of them out.`);
-      else fix(`${name} found no room. Use a larger grid, fewer words or more directions.`);
-    } else if (times !== 1) fix(`${name} can be read ${times} times. Re-roll the puzzle.`);
+      else fix(`${name} does not fit. Use a larger grid, fewer words or more directions.`);
+    } else if (times !== 1) fix(`${name} appears ${times} times. Re-roll the puzzle.`);
   }
   // One list serves all puzzles of the section: said once.
   if (item.short > 0 && number === 1) {

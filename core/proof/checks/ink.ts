@@ -1,12 +1,12 @@
-import { eachMark, eachPlacedGlyph, type FaceId, meanScale } from '../../scene/index.ts';
-import type { Check, Finding, PageInProof, ProofContext } from '../finding.ts';
-
-const pageFinding = (check: string, { page }: PageInProof, message: string): Finding => ({
-  check,
-  severity: 'fix',
-  message: `Page ${page.number}: ${message}`,
-  place: { view: 'page', page: page.number, ...(page.section ? { section: page.section } : {}) },
-});
+import { eachMark, eachPlacedGlyph, type FaceId, meanScale, textInkOf } from '../../scene/index.ts';
+import {
+  type Check,
+  type Finding,
+  type PageInProof,
+  type ProofContext,
+  pageFinding,
+  wrapFinding,
+} from '../finding.ts';
 
 /** Strokes and type that would print too faint or too small. */
 export const minimums: Check = {
@@ -48,6 +48,26 @@ export const minimums: Check = {
     }
     return findings;
   },
+  ofBook({ book: { rules }, cover, type }) {
+    const { leastType } = rules.cover;
+    const texts = cover.flatMap(({ scene, sheet }) =>
+      textInkOf(
+        scene.layers.flatMap(({ marks }) => marks),
+        type,
+      ).map((text) => ({ ...text, sheet })),
+    );
+    const smallest = texts.sort((a, b) => a.size - b.size)[0];
+    if (!smallest || smallest.size >= leastType - 1e-9) return [];
+    const { box, sheet } = smallest;
+    const onSpine = sheet.spine && box.left < sheet.spine.x + sheet.spine.width && box.right > sheet.spine.x;
+    return [
+      wrapFinding(
+        'minimums',
+        'fix',
+        `“${smallest.mark.text.slice(0, 30)}” is ${smallest.size.toFixed(1)} pt; ${leastType} pt is the least. ${onSpine ? 'Hide the words on the spine, or add pages.' : 'Shorten it.'}`,
+      ),
+    ];
+  },
 };
 
 function facesIn(
@@ -79,7 +99,7 @@ export const fonts: Check = {
         pageFinding(
           'fonts',
           seen,
-          `no typeface here has ${[...missing].slice(0, 5).join(' ')}. Write the word another way or take it out.`,
+          `no available font contains ${[...missing].slice(0, 5).join(' ')}. Write the word another way or remove it.`,
         ),
       );
     for (const face of faces) {
@@ -92,12 +112,11 @@ export const fonts: Check = {
     const missing = new Set(context.cover.flatMap(({ scene }) => [...facesIn(context, scene).missing]));
     return missing.size
       ? [
-          {
-            check: 'fonts',
-            severity: 'fix',
-            message: `Wrap: no typeface here has ${[...missing].slice(0, 5).join(' ')}. Write it another way.`,
-            place: { view: 'wrap' },
-          },
+          wrapFinding(
+            'fonts',
+            'fix',
+            `no available font contains ${[...missing].slice(0, 5).join(' ')}. Write it another way.`,
+          ),
         ]
       : [];
   },

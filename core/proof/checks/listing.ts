@@ -5,7 +5,7 @@ import type { Check, Finding } from '../finding.ts';
 /** Texts within their limits, and prices that leave no loss. */
 export const listing: Check = {
   id: 'listing',
-  name: 'Listing complete, prices over the floor',
+  name: 'Listing complete, prices above the minimum',
   ofBook({ book: { recipe, rules }, ticket }) {
     const findings: Finding[] = listingProblems(recipe, rules.listing).map(({ severity, message }) => ({
       check: 'listing',
@@ -21,7 +21,7 @@ export const listing: Check = {
       else if (price < lowestPrice)
         add(
           'fix',
-          `${name}: ${showMoney(price, currency)} is under the lowest price, ${showMoney(lowestPrice, currency)}. Raise it.`,
+          `${name}: ${showMoney(price, currency)} is below the minimum price, ${showMoney(lowestPrice, currency)}. Raise it.`,
         );
     }
     return findings;

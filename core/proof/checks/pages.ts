@@ -17,7 +17,7 @@ export const pageCount: Check = {
       );
     if (pages > limits.most)
       return fix(
-        `The book has ${pages} pages; ${rules.service.name} prints ${limits.most} at most on ${paper} paper. Take ${pages - limits.most} out.`,
+        `The book has ${pages} pages; ${rules.service.name} prints ${limits.most} at most on ${paper} paper. Remove ${pages - limits.most}.`,
       );
     return pages % 2 === 0 ? [] : fix(`The book has ${pages} pages; the count must be even.`);
   },

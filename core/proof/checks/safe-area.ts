@@ -48,7 +48,7 @@ export const safeArea: Check = {
     const finding: Finding = {
       check: 'safe-area',
       severity: 'fix',
-      message: `Page ${page.number}: ${worst.what} reaches ${showLength(worst.over, 'in')} over the margin. Use fewer or smaller items, or a larger trim.`,
+      message: `Page ${page.number}: ${worst.what} extends ${showLength(worst.over, 'in')} into the margin. Use fewer or smaller items, or a larger trim.`,
       place: { view: 'page', page: page.number, ...(page.section ? { section: page.section } : {}) },
     };
     return [finding];

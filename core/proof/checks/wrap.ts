@@ -50,7 +50,7 @@ export const spineText: Check = {
         return [
           fix(
             'spine-text',
-            `The spine carries words, but ${context.ticket.pages} pages are too few: ${rules.textFromPages} at least. Take them off.`,
+            `The spine carries words, but ${context.ticket.pages} pages are too few: ${rules.textFromPages} at least. Remove them.`,
           ),
         ];
       const over = onSpine.some(

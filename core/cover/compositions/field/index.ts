@@ -11,7 +11,7 @@ const options = keyed({
 });
 
 const fields = keyed({
-  blurb: setting(text(0, 1200), '', { label: 'Blurb on the back', rows: 4 }),
+  blurb: setting(text(0, 1200), '', { label: 'Back-cover blurb', rows: 4 }),
 });
 
 export type FieldOptions = v.InferOutput<typeof options>;
