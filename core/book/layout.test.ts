@@ -126,7 +126,10 @@ describe('art on rectos alone', () => {
     const small = recipeOf([{ id: 'a', kind: 'art-sample', pages: 12 }], { print });
     expect(proofBook(bookFrom(small), type)).toEqual([]);
     const tiny = bookFrom({ ...small, print: { ...small.print, trim: { width: '3in', height: '8in' } } });
-    expect(proofBook(tiny, type).filter(({ check }) => check === 'items')).toHaveLength(12);
+    // What is said of twelve pages is one finding.
+    const found = proofBook(tiny, type).filter(({ check }) => check === 'items');
+    expect(found).toHaveLength(1);
+    expect(found[0]!.message).toMatch(/^Pages 1, 3, 5, 7, 9, 11, 13, 15, 17, 19, 21, 23: /);
   });
 });
 

@@ -25,26 +25,29 @@ const ruledSamples = (shade: 'grey' | 'gray') => [
   { pages: 1, options: { ruling: 'narrow', heading: 'subject' } },
 ];
 
+const searchSamples = [
+  { items: 3, options: { words: { lists: [{ title: 'In the hive', words: HIVE_WORDS }] } } },
+  {
+    items: 2,
+    options: {
+      words: { lists: [{ words: HIVE_WORDS }] },
+      columns: 12,
+      rows: 20,
+      directions: 'backwards',
+      wordsPerPuzzle: 10,
+    },
+    rolls: { 2: 3 },
+    solutions: { perPage: 2, order: 'reverse' },
+  },
+];
+
 /** By kind and version, sections that use what it can do, on a trim that is nobody's default. */
 const SAMPLES: Record<string, object[]> = {
   'title-page 1': [{}, { options: { series: false } }],
   'title-page 2': [{}, { options: { series: false } }],
   'belongs-to 1': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
-  'word-search 1': [
-    { items: 3, options: { words: { lists: [{ title: 'In the hive', words: HIVE_WORDS }] } } },
-    {
-      items: 2,
-      options: {
-        words: { lists: [{ words: HIVE_WORDS }] },
-        columns: 12,
-        rows: 20,
-        directions: 'backwards',
-        wordsPerPuzzle: 10,
-      },
-      rolls: { 2: 3 },
-      solutions: { perPage: 2, order: 'reverse' },
-    },
-  ],
+  'word-search 1': searchSamples,
+  'word-search 2': searchSamples,
   'ruled 1': ruledSamples('grey'),
   'ruled 2': ruledSamples('gray'),
 };

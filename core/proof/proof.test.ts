@@ -11,11 +11,14 @@ import { randomStream } from '../random.ts';
 import { markBounds } from '../scene/bounds.ts';
 import { linePath, type Mark, rectPath } from '../scene/index.ts';
 import { minimums } from './checks/ink.ts';
+import { legibility } from './checks/legibility.ts';
 import { names } from './checks/names.ts';
+import { overlap } from './checks/overlap.ts';
 import { safeArea } from './checks/safe-area.ts';
 import { barcodeClear, coverGround, spineText } from './checks/wrap.ts';
 import type { PageInProof, ProofContext } from './finding.ts';
 import { proofBook } from './index.ts';
+import { ranges } from './proof.ts';
 
 const type = typesetterFromDisk();
 const ruled = (pages: number) => ({ id: 'r', kind: 'ruled', pages });
@@ -190,6 +193,62 @@ describe('each check fails when it should', () => {
     expect(coverGround.ofBook!(context)).toEqual([]);
   });
 
+  it('overlap: words over words, but not neighbors that only touch', () => {
+    const at = (text: string, x: number, y: number, more: object = {}): Mark =>
+      ({ ...word(text, 'x'), x, y, ...more }) as Mark;
+    const found = (...marks: Mark[]) => overlap.ofPage!(context, pageWith(marks));
+    expect(found(at('HONEY', 100, 200), at('POLLEN', 110, 205))[0]!.message).toMatch(
+      /^Page 1: “HONEY” and “POLLEN” overlap by 0\.\d+ in\./,
+    );
+    expect(found(at('HONEY', 100, 200), at('POLLEN', 100, 221))).toEqual([]);
+    expect(found(at('HONEY', 100, 200), at('POLLEN', 200, 200))).toEqual([]);
+    // The boxes of the lines meet, their letters do not.
+    expect(found(at('HONEY', 100, 200), at('A', 260, 200, { centers: [400] }))).toEqual([]);
+    // Turned by a quarter, a line runs down through another.
+    const turned: Mark = { type: 'group', matrix: [0, 1, -1, 0, 130, 150], marks: [at('POLLEN', 0, 0)] };
+    expect(found(at('HONEY', 100, 200), turned)).toHaveLength(1);
+    expect(overlap.ofBook!(wrapWith([at('The Hive', 100, 200), at('A log', 105, 203)]))[0]!.message).toMatch(
+      /^Wrap: “The Hive” and “A log” overlap/,
+    );
+    expect(overlap.ofBook!(context)).toEqual([]);
+  });
+
+  it('minimums: type on the wrap, on the spine too', () => {
+    const small = { ...word('The Hive', 'title'), size: 5 } as Mark;
+    expect(minimums.ofBook!(wrapWith([small]))[0]!.message).toBe(
+      'Wrap: “The Hive” is 5.0 pt; 7 pt is the least. Shorten it.',
+    );
+    const onSpine: Mark = {
+      type: 'group',
+      matrix: [0, 1, -1, 0, spine.x + spine.width / 2, 100],
+      marks: [{ ...small, x: 0, y: 0 } as Mark],
+    };
+    expect(minimums.ofBook!(wrapWith([onSpine]))[0]!.message).toMatch(/Hide the words on the spine/);
+    // Drawn larger by the group round it, it is as large as it is printed.
+    const enlarged: Mark = { type: 'group', matrix: [2, 0, 0, 2, 0, 0], marks: [small] };
+    expect(minimums.ofBook!(wrapWith([enlarged]))).toEqual([]);
+    expect(minimums.ofBook!(context)).toEqual([]);
+  });
+
+  it('legibility: by what lies under the words, and by how high they are in a shop', () => {
+    const panel = (gray: number): Mark => ({
+      type: 'path',
+      path: rectPath(front.x, 150, 400, 100),
+      fill: { gray },
+    });
+    const said = (...marks: Mark[]) => legibility.ofBook!(wrapWith(marks)).map(({ message }) => message);
+    const title = { ...word('The Hive', 'title'), size: 40 } as Mark;
+    expect(said(panel(1), title)).toEqual([]);
+    // WCAG 2.2: #767676 on white is 4.5 to 1; darker grounds under black words are less.
+    expect(said(panel(0.2), title)[0]).toMatch(/contrast of 1\.\d : 1; 3 : 1 is needed/);
+    expect(said(panel(0.2), panel(1), title)).toEqual([]);
+    // Beside the words, a dark panel takes nothing from them.
+    expect(said({ ...panel(0.1), path: rectPath(front.x, 300, 400, 100) } as Mark, title)).toEqual([]);
+    expect(legibility.ofBook!(wrapWith([panel(0.05), title]))[0]!.severity).toBe('fix');
+    expect(said({ ...title, size: 12 } as Mark)[0]).toMatch(/px high in a thumbnail 160 px wide; 7 px/);
+    expect(legibility.ofBook!(context)).toEqual([]);
+  });
+
   it('names: a misspelled title, and a cover without one', () => {
     expect(
       names.ofBook!(wrapWith([word('The Hvie', 'title'), word('Odile Marrow', 'penName')]))[0]!.message,
@@ -228,6 +287,11 @@ describe('each check fails when it should', () => {
   });
 });
 
+it('numbers of pages are told as they are read', () => {
+  expect(ranges([3, 4, 5, 9, 1, 4])).toBe('1, 3–5, 9');
+  expect(ranges([])).toBe('');
+});
+
 it('no title, however long or wide, leaves the safe area of cover or title page', () => {
   const titles = fc.array(
     fc.constantFrom(
@@ -260,7 +324,7 @@ it('no title, however long or wide, leaves the safe area of cover or title page'
           subtitle: words.slice().reverse().join(' '),
           print: { service: 'wrenfair', trim: { width, height }, bleed },
         });
-        expect(messages(recipe)).toEqual([]);
+        expect(messages(recipe).filter((said) => said.startsWith('fix'))).toEqual([]);
       },
     ),
     { numRuns: 40 },

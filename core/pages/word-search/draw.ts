@@ -1,22 +1,14 @@
 import type { Rect } from '../../print/index.ts';
 import type { WordSearch } from '../../puzzles/word-search/index.ts';
-import {
-  BLACK,
-  type FaceId,
-  fitText,
-  type Mark,
-  rectPath,
-  type Typesetter,
-  textLine,
-} from '../../scene/index.ts';
+import { BLACK, type FaceId, type Mark, rectPath, type Typesetter, textLine } from '../../scene/index.ts';
 import type { DrawContext, PlacedItem } from '../kind.ts';
 import type { WordSearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';
 
 const LETTERS: FaceId = 'alegreya-sans-medium';
-const LIST: FaceId = 'alegreya-sans-regular';
-const TITLE: FaceId = 'alegreya-bold';
-const REFERENCE_SIZE = 9;
+export const LIST_FACE: FaceId = 'alegreya-sans-regular';
+export const TITLE_FACE: FaceId = 'alegreya-bold';
+export const REFERENCE_SIZE = 9;
 
 /** The heading of a puzzle: its number, and its list's title if it has one. */
 const puzzleName = (placed: PlacedItem<WordSearchItem>): string =>
@@ -39,116 +31,74 @@ export function gridLetters(search: WordSearch, box: Rect, size: number, type: T
   }));
 }
 
-interface ListLayout {
-  columns: number;
-  lines: number;
-  size: number;
-  leading: number;
-  height: number;
+/** Around the letters, in cells. */
+export const FRAME_PADDING = 0.5;
+
+/** What a page has to find room for. */
+export interface PageToLayOut {
+  body: Rect;
+  search: WordSearch;
+  name: string;
+  words: readonly string[];
+  /** Words that a puzzle of the section has, at most. */
+  wordsPerPuzzle: number;
+  /** The page of the solution is told at the foot. */
+  referred: boolean;
+  type: Typesetter;
 }
 
-/** Even columns under the grid: the largest type at which every word fits its column. */
-function listLayout(words: string[], width: number, type: Typesetter, most: number): ListLayout {
-  const at = (size: number): ListLayout => {
-    const widest = Math.max(0, ...words.map((word) => type.width(word, LIST, size)));
-    const columns = Math.max(1, Math.min(4, Math.floor(width / (widest + size * 1.1))));
-    const lines = Math.ceil(words.length / columns);
-    return { columns, lines, size, leading: size * 1.42, height: lines * size * 1.42 };
-  };
-  let layout = at(most);
-  while (layout.columns < 3 && layout.size > 8) layout = at(layout.size - 0.5);
-  // Columns as even as can be: fifteen words in four columns stand better in three.
-  for (let columns = layout.columns; columns >= 3; columns--) {
-    if (words.length % columns === 0)
-      return {
-        ...layout,
-        columns,
-        lines: words.length / columns,
-        height: (words.length / columns) * layout.leading,
-      };
-  }
-  return layout;
+/** Where everything on a page stands; words are centered on their place. */
+export interface PageLayout {
+  /** Round the letters, FRAME_PADDING wider than they are. */
+  frame: Rect;
+  cell: number;
+  title: { lines: readonly string[]; size: number; leading: number; x: number; y: number };
+  listSize: number;
+  listed: { x: number; y: number }[];
+  reference: { x: number; y: number };
 }
 
-export function drawWordSearchPage({
-  body,
-  items,
-  type,
-}: DrawContext<WordSearchOptions, WordSearchItem>): Mark[] {
-  const placed = items[0];
-  if (!placed) return [];
-  const { item, solutionPage } = placed;
-  const { search } = item;
-  const middle = body.x + body.width / 2;
-  const titleSize = Math.min(26, Math.max(16, body.width / 19));
-  const name = puzzleName(placed);
-  const title = fitText(
-    type,
-    name,
-    TITLE,
-    { width: body.width, height: titleSize },
-    { most: titleSize, least: 9, lines: 1 },
-  );
-  const words = item.words.map(({ word }) => word.toLocaleUpperCase('en'));
-  const list = listLayout(words, body.width, type, Math.min(18, Math.max(10, body.width / 27)));
-  const referenceHeight = solutionPage ? REFERENCE_SIZE * 2 : 0;
-  const titleHeight = titleSize * 1.6;
-  const gap = titleSize * 0.8;
-
-  const room = {
-    width: body.width - 1,
-    height: body.height - titleHeight - list.height - gap - referenceHeight,
+/** A puzzle, its list and the way to its solution, where a layout puts them. */
+export const drawWordSearchPage =
+  (layOut: (page: PageToLayOut) => PageLayout) =>
+  ({ body, items, options, type }: DrawContext<WordSearchOptions, WordSearchItem>): Mark[] => {
+    const placed = items[0];
+    if (!placed) return [];
+    const { item, solutionPage } = placed;
+    const { search } = item;
+    const words = item.words.map(({ word }) => word.toLocaleUpperCase('en'));
+    const { frame, cell, title, listSize, listed, reference } = layOut({
+      ...{ body, search, words, type },
+      name: puzzleName(placed),
+      wordsPerPuzzle: options.wordsPerPuzzle,
+      referred: solutionPage !== null,
+    });
+    const inset = (cell * FRAME_PADDING) / 2;
+    const grid: Rect = {
+      x: frame.x + inset,
+      y: frame.y + inset,
+      width: cell * search.columns,
+      height: cell * search.rows,
+    };
+    const titleStyle = { face: TITLE_FACE, size: title.size, color: BLACK };
+    const listStyle = { face: LIST_FACE, size: listSize, color: BLACK };
+    const marks: Mark[] = [
+      ...title.lines.map((line, i) =>
+        textLine(type, line, titleStyle, title.x, title.y + i * title.leading, 'center'),
+      ),
+      {
+        type: 'path',
+        path: rectPath(frame.x, frame.y, frame.width, frame.height),
+        stroke: { width: 1, paint: BLACK },
+      },
+      ...gridLetters(search, grid, cell * 0.68, type),
+      ...words.map((word, i) => textLine(type, word, listStyle, listed[i]!.x, listed[i]!.y, 'center')),
+    ];
+    if (solutionPage) {
+      const style = { face: LIST_FACE, size: REFERENCE_SIZE, color: { gray: 0.35 } } as const;
+      marks.push(
+        textLine(type, `Solution on page ${solutionPage}`, style, reference.x, reference.y, 'center'),
+      );
+    }
+    return marks;
   };
-  const padding = 0.5;
-  const cell = Math.min(room.width / (search.columns + padding), room.height / (search.rows + padding));
-  const outer = { width: cell * (search.columns + padding), height: cell * (search.rows + padding) };
-  const slack = Math.max(0, room.height - outer.height);
-  const top = body.y + titleHeight + Math.min(slack * 0.15, 18);
-  const frame: Rect = { x: middle - outer.width / 2, y: top, ...outer };
-  const grid: Rect = {
-    x: frame.x + (cell * padding) / 2,
-    y: frame.y + (cell * padding) / 2,
-    width: cell * search.columns,
-    height: cell * search.rows,
-  };
-
-  const listTop = top + outer.height + gap + Math.min(slack * 0.15, 18);
-  const columnWidth = Math.min(body.width, outer.width) / list.columns;
-  const listLeft = middle - (columnWidth * list.columns) / 2;
-  const listed = words.map((word, i): Mark => {
-    const column = Math.floor(i / list.lines);
-    const line = i % list.lines;
-    const style = { face: LIST, size: list.size, color: BLACK };
-    return textLine(
-      type,
-      word,
-      style,
-      listLeft + (column + 0.5) * columnWidth,
-      listTop + (line + 0.75) * list.leading,
-      'center',
-    );
-  });
-  const marks: Mark[] = [
-    textLine(
-      type,
-      title.lines[0] ?? name,
-      { face: TITLE, size: title.size, color: BLACK },
-      middle,
-      body.y + titleSize,
-      'center',
-    ),
-    {
-      type: 'path',
-      path: rectPath(frame.x, frame.y, frame.width, frame.height),
-      stroke: { width: 1, paint: BLACK },
-    },
-    ...gridLetters(search, grid, cell * 0.68, type),
-    ...listed,
-  ];
-  if (solutionPage) {
-    const style = { face: 'alegreya-sans-regular', size: REFERENCE_SIZE, color: { gray: 0.35 } } as const;
-    const text = `Solution on page ${solutionPage}`;
-    marks.push(textLine(type, text, style, middle, body.y + body.height - 2, 'center'));
-  }
-  return marks;
-}

@@ -1,26 +1,49 @@
-import { defineKind, itemUnits } from '../kind.ts';
+import { defineKind, itemUnits, type PageKind } from '../kind.ts';
 import { wordSearchData } from './data.ts';
 import { drawWordSearchPage } from './draw.ts';
-import { fillWordSearch, inspectWordSearch, pinnedWordSearch } from './fill.ts';
-import { pinSchema, wordSearchOptions } from './options.ts';
+import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type WordSearchItem } from './fill.ts';
+import { firstLayout } from './first-layout.ts';
+import { wordSearchLayout } from './layout.ts';
+import { pinSchema, type WordSearchOptions, wordSearchOptions } from './options.ts';
 import { drawWordSearchSolution } from './solution.ts';
 
-export const wordSearch = defineKind({
+/** What every version says of itself. */
+const searched = {
   id: 'word-search',
-  version: 1,
   name: 'Word search',
   purpose: 'Words hidden in a grid of letters, with solutions.',
   extent: 'items',
   defaultCount: 20,
   numbered: true,
   options: wordSearchOptions,
-  needs: ({ words }) => ('bank' in words ? [{ id: words.bank, type: 'words', path: 'words.bank' }] : []),
+  needs: ({ words }: WordSearchOptions) =>
+    'bank' in words ? [{ id: words.bank, type: 'words', path: 'words.bank' }] : [],
   itemName: 'puzzle',
-  units: ({ count }) => itemUnits(count),
+  units: ({ count }: { count: number }) => itemUnits(count),
   fill: fillWordSearch,
   pin: { schema: pinSchema, of: pinnedWordSearch },
   data: wordSearchData,
-  draw: drawWordSearchPage,
   solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,
+} as const;
+
+const first = defineKind<WordSearchOptions, WordSearchItem>({
+  ...searched,
+  version: 1,
+  draw: drawWordSearchPage(firstLayout),
+});
+
+export const wordSearch = defineKind<WordSearchOptions, WordSearchItem>({
+  ...searched,
+  version: 2,
+  earlier: [
+    {
+      version: 1,
+      migrate: (same) => same,
+      changes:
+        'The grid takes the room that the page has, with the words beside it where that gives larger letters, in columns that come out even.',
+      kept: first as unknown as PageKind,
+    },
+  ],
+  draw: drawWordSearchPage(wordSearchLayout),
 });
