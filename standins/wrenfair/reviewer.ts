@@ -175,13 +175,13 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
   );
   const outside = inPoints(rules.outsideMargin);
   for (const [i, words] of written.entries()) {
-    const trim = pages[i]!.getTrimBox();
     const recto = i % 2 === 0;
+    const cut = { x: listing.bleed && !recto ? bleed : 0, y: listing.bleed ? bleed : 0 };
     const trouble = wordTrouble(words, rules.interior.leastType, {
-      left: trim.x + (recto ? gutter : outside),
-      right: trim.x + trim.width - (recto ? outside : gutter),
-      bottom: trim.y + outside,
-      top: trim.y + trim.height - outside,
+      left: cut.x + (recto ? gutter : outside),
+      right: cut.x + width - (recto ? outside : gutter),
+      bottom: cut.y + outside,
+      top: cut.y + height - outside,
     });
     if (trouble) {
       reasons.push(`Interior page ${i + 1}: ${trouble}.`);

@@ -140,8 +140,12 @@ test('dragging changes the running order; previews follow the scroll', async ({ 
   await expect(sections(page).first()).toContainText('Ruled pages');
   await page.keyboard.press('Control+z');
   await expect(last).toContainText('Ruled pages');
-  await page
-    .getByRole('region', { name: 'Spreads' })
-    .evaluate((element) => element.scrollTo(0, element.scrollHeight));
+  // The view may still be on its way to the section that was moved.
+  await expect(async () => {
+    await page
+      .getByRole('region', { name: 'Spreads' })
+      .evaluate((element) => element.scrollTo(0, element.scrollHeight));
+    await expect(page.locator('[data-page="100"]')).toBeVisible({ timeout: 1000 });
+  }).toPass();
   await expect.poll(() => inkOf(page, 100)).toBeGreaterThan(0.01);
 });

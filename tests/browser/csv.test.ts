@@ -51,7 +51,7 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
   expect(new Set(held.rows.map((row) => row[2]))).toEqual(new Set([kinds[0]]));
   expect(held.rows).toHaveLength(await cells.count());
   await page.getByRole('button', { name: 'Audience × kind' }).click();
-  await expect(page.getByRole('combobox', { name: 'Format' })).toHaveText('all');
+  await expect(page.getByRole('combobox', { name: 'Format' })).toHaveText('All');
   await view(page, 'When');
   const days = page.getByRole('region', { name: 'Occasions' }).getByRole('row');
   await expect(days.nth(1)).toBeVisible();

@@ -101,7 +101,7 @@ test('another press sees nothing of this one', async ({ page, browser }) => {
   expect((await context.request.get(url(`/books/${id}/history?revision=1`))).status()).toBe(404);
   expect((await context.request.get(url(`/books/${id}/files/interior.pdf`))).status()).toBe(404);
   await stranger.goto(url('/books'));
-  await expect(stranger.getByText('Your books stand here.')).toBeVisible();
+  await expect(stranger.getByText('Your books appear here.')).toBeVisible();
   await context.close();
 });
 

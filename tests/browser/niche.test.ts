@@ -90,7 +90,7 @@ test('search, expand through trouble, calibrate, decide, start two books', async
   await noSeriousFindings(page, 'sums');
   // Taken out by mistake: the button says it, and a key brings it back.
   await pairs.getByRole('button', { name: 'Remove' }).first().click();
-  await expect(page.getByText('Rank 1,000 taken out')).toBeVisible();
+  await expect(page.getByText('Rank 1,000 removed')).toBeVisible();
   await expect(pairs.getByRole('cell', { name: '1,000', exact: true })).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await expect(pairs.getByRole('cell', { name: '1,000', exact: true })).toHaveCount(1);
