@@ -9,7 +9,7 @@ export async function check(file: string, json: boolean): Promise<number> {
   if (json) console.log(JSON.stringify({ mustFix, findings }, null, 2));
   else {
     for (const { severity, message } of findings)
-      console.log(`${severity === 'fix' ? 'To fix ' : 'Look at'}  ${message}`);
+      console.log(`${severity === 'fix' ? 'Must fix' : 'Warning '}  ${message}`);
     console.log(mustFix ? `${mustFix} to fix.` : 'Nothing to fix.');
   }
   return mustFix ? 1 : 0;

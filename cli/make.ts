@@ -3,14 +3,29 @@ import { join } from 'node:path';
 import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
+import { proofBook } from '#core/proof/index.ts';
 import { BadCall, saying, wholeBookFromFile } from './reading.ts';
 
-/** Makes all files of a book into a folder. A file appears only when it is whole. */
-export async function make(file: string, out: string | undefined, json: boolean): Promise<number> {
+/** Makes all files of a book into a folder, unless something must be fixed first. A file appears only when it is whole. */
+export async function make(
+  file: string,
+  { out, anyway, json }: { out: string | undefined; anyway: boolean; json: boolean },
+): Promise<number> {
   if (!out) throw new BadCall('Name the folder for the files: quill make book.json --out folder');
   const book = await wholeBookFromFile(file);
   const { recipe } = book;
   const type = typesetterFromDisk();
+  const mustFix = anyway ? [] : proofBook(book, type).filter(({ severity }) => severity === 'fix');
+  if (mustFix.length) {
+    if (json) console.log(JSON.stringify({ mustFix: mustFix.length, findings: mustFix }, null, 2));
+    else {
+      for (const { message } of mustFix) console.error(`Must fix: ${message}`);
+      console.error(
+        `Nothing was made: ${mustFix.length} must be fixed first. With --anyway the files are made as they are.`,
+      );
+    }
+    return 1;
+  }
   const tty = process.stderr.isTTY && !json;
   const half = join(out, '.interior.pdf.part');
   try {

@@ -194,7 +194,7 @@ describe('quill, without a server', () => {
       {
         id: 'field',
         name: 'Field',
-        version: 1,
+        version: 2,
         options: { properties: { titleSize: { minimum: 50, maximum: 150 } } },
         fields: { properties: { blurb: { type: 'string' } } },
       },
@@ -205,7 +205,7 @@ describe('quill, without a server', () => {
       ['wrenfair', 'paperback'],
       ['thornback', 'coil'],
     ]);
-    expect(quill('kinds').stdout).toMatch(/word-search +v1 +Words hidden/);
+    expect(quill('kinds').stdout).toMatch(/word-search +v2 +Words hidden/);
   });
 
   it('a book goes into one file and comes out of it, and every command takes either', () => {
@@ -236,7 +236,7 @@ describe('quill, without a server', () => {
     expect(lacks.status).toBe(2);
     expect(lacks.stderr).toContain('Word bank “Bees” is missing.');
     expect(lacks.stderr).toContain(place);
-    expect(quill('check', loose).stdout).toMatch(/To fix {3}Page 31: Word bank “Bees” is missing/);
+    expect(quill('check', loose).stdout).toMatch(/Must fix {2}Page 31: Word bank “Bees” is missing/);
     const early = quill('pack', loose, '--out', folderOf('early.zip'), '--json');
     expect([early.status, JSON.parse(early.stdout).missing]).toEqual([1, [named]]);
 

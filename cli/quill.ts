@@ -12,7 +12,8 @@ import { reference } from './reference.ts';
 
 const USAGE = `quill: books from recipes, without a server
 
-  quill make book.json --out folder   makes interior.pdf, wrap.pdf, front.jpg, listing and one ZIP
+  quill make book.json --out folder   makes interior.pdf, wrap.pdf, front.jpg, listing and one ZIP;
+                                      with --anyway also where something must be fixed
   quill check book.json               prints the proof's findings; exit 1 if any must be fixed
   quill describe book.json            prints the job ticket
   quill items book.json               lists every puzzle; with --json also what is in it
@@ -36,7 +37,15 @@ async function run(): Promise<number> {
     throw new BadCall(`${(error as Error).message}\n\n${USAGE}`);
   }
   const [command, file, ...more] = call.positionals;
-  const { json = false, out, help = false, pages: list, svg = false, png = false } = call.values;
+  const {
+    json = false,
+    out,
+    help = false,
+    pages: list,
+    svg = false,
+    png = false,
+    anyway = false,
+  } = call.values;
   if (svg && png) throw new BadCall('Pages are written as --png or as --svg, not as both.');
   if (help || command === undefined) {
     console.log(USAGE);
@@ -53,7 +62,7 @@ async function run(): Promise<number> {
   }
   if (command === 'kinds') return kinds(json);
   const commands = {
-    make: () => make(file!, out, json),
+    make: () => make(file!, { out, anyway, json }),
     check: () => check(file!, json),
     describe: () => describe(file!, json),
     items: () => items(file!, json),
@@ -74,6 +83,7 @@ const parse = () =>
       pages: { type: 'string' },
       png: { type: 'boolean' },
       svg: { type: 'boolean' },
+      anyway: { type: 'boolean' },
       json: { type: 'boolean' },
       help: { type: 'boolean', short: 'h' },
     },

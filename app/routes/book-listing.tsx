@@ -37,15 +37,12 @@ export default function Listing() {
     const price = Number(text.replace(',', '.'));
     if (text.trim() === '' || !Number.isFinite(price)) return 'Write a price such as 8.99.';
     const floor = ticket.markets.find((row) => row.market === market)!;
-    const refused = listing(
+    // The last price that can be asked stays in the book.
+    if (price < floor.lowestPrice)
+      return `Below the minimum price, ${showMoney(floor.lowestPrice, floor.currency)}.`;
+    return listing(
       { prices: { ...recipe.listing.prices, [market]: Math.round(price * 100) / 100 } },
       `price ${market}`,
-    );
-    return (
-      refused ??
-      (price < floor.lowestPrice
-        ? `Below the minimum price, ${showMoney(floor.lowestPrice, floor.currency)}.`
-        : null)
     );
   };
   const both = countLetters(recipe.title) + countLetters(recipe.subtitle as string);

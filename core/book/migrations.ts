@@ -32,8 +32,8 @@ const isWords = (value: unknown): value is string[] =>
   Array.isArray(value) && value.every((word) => typeof word === 'string');
 
 /**
- * 1 to 2: word banks become resources; the cover has options of its composition; `center` and `color` are spelled so; a section whose
- * version was left out has the first, which was all there was.
+ * 1 to 2: word banks become resources; the cover has options of its composition; `center` and `color` are spelled so; a section or a
+ * cover whose version was left out has the first, which was all there was.
  */
 function from1(value: Json): Step {
   const contents = new Map<string, Uint8Array>();
@@ -71,7 +71,8 @@ function from1(value: Json): Step {
   const printed = inside(styled, 'print', (print) =>
     print.ink === 'colour' ? { ...print, ink: 'color' } : print,
   );
-  const covered = inside(printed, 'cover', ({ adjust, ...cover }) => {
+  const covered = inside({ cover: {}, ...printed }, 'cover', ({ adjust, ...given }) => {
+    const cover = { version: 1, ...given };
     if (adjust === undefined) return cover;
     const scale = isObject(adjust) ? adjust.titleScale : adjust;
     return { ...cover, options: typeof scale === 'number' ? { titleSize: 100 * scale } : adjust };

@@ -263,7 +263,7 @@ describe('layers of a cover', () => {
       path: 'cover.options.titleSize',
       message: 'is 200. Allowed: 50 to 150.',
     });
-    expect(problem({ version: 4 })!.message).toMatch(/knows field up to version 1/);
+    expect(problem({ version: 4 })!.message).toMatch(/knows field up to version 2/);
     expect(problem({ fields: { blurp: '' } })!.message).toMatch(/Allowed: blurb/);
   });
 });

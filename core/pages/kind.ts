@@ -187,6 +187,7 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   inspectSection?(
     items: readonly Pick<PlacedItem<Item>, 'number' | 'label' | 'item'>[],
     options: Options,
+    resources: Resources,
   ): SectionProblem[];
   /** What is wrong with a unit that no item stands for, such as a text that does not fit its page. */
   inspectUnit?(

@@ -66,7 +66,11 @@ describe('the proof of a whole book', () => {
       book([ruled(30)], { title: '蜜蜂' }),
       /fix: Wrap: no available font contains 蜂|fix: Wrap: no available font contains 蜜/,
     ],
-    ['no words', book([{ id: 'w', kind: 'word-search', items: 30 }]), /fix: Puzzle 1: there are no words\./],
+    [
+      'no words',
+      book([{ id: 'w', kind: 'word-search', items: 30 }]),
+      /fix: Puzzle 1 and 29 more: there are no words\./,
+    ],
     [
       'type too small in crowded solutions',
       book([
@@ -82,6 +86,38 @@ describe('the proof of a whole book', () => {
     ],
   ])('finds %s', (_, recipe, expected) => {
     expect(messages(recipe).join('\n')).toMatch(expected);
+  });
+
+  it('says once for a list which of its words are in no puzzle, and why', () => {
+    const words = [
+      'honey',
+      'Honey',
+      'route 66',
+      'bee🐝',
+      'honeycomb',
+      'incomprehensibility',
+      'drone',
+      'queen',
+    ];
+    const search = (lists: object[], items: number) =>
+      messages(
+        book([{ id: 'w', kind: 'word-search', items, options: { words: { lists }, wordsPerPuzzle: 10 } }]),
+      );
+    const one = search([{ words }], 24);
+    expect(one.filter((said) => said.includes('left out'))).toEqual([
+      'look: Words left out: HONEY is there twice; it is used once. “route 66” has digits in it. Write the number out or take the word out. “bee🐝” has a picture sign in it. Use letters only. INCOMPREHENSIBILITY has 19 letters, the grid is 16 wide.',
+    ]);
+    expect(one.filter((said) => said.includes('never together'))).toEqual([
+      'look: Words never together in one puzzle, since one is inside the other: HONEY and HONEYCOMB.',
+    ]);
+    // Of lists of their own, the ones that are wrong are named.
+    const several = search([{ title: 'Hive', words }, { words: ['pollen', 'nectar'] }], 2).join('\n');
+    expect(several).toContain('look: Words of “Hive” left out: HONEY is there twice');
+    expect(several).toContain('fix: Puzzle 1: INCOMPREHENSIBILITY has 19 letters, the grid is 16 wide.');
+    const half = search([{ words: ['pollen', 'nectar'] }, { words: [] }], 6);
+    expect(half.filter((said) => said.includes('no words'))).toEqual([
+      'fix: Puzzle 2 and 2 more: there are no words. Type or paste some, or choose a word bank.',
+    ]);
   });
 
   it('knows files that are older than the book', () => {

@@ -63,6 +63,16 @@ function guessDelimiter(text: string): string {
   return best && best[1] > 0 ? best[0] : ',';
 }
 
+/** A first row of capitalized titles, one over each column, above words in small letters: “Animals, Plants” over “fox, oak”. */
+function isHeader([first, ...rest]: string[][]): boolean {
+  const below = rest.flat().filter(Boolean);
+  return (
+    below.length > 0 &&
+    (first ?? []).every((cell) => /^\p{Lu}/u.test(cell)) &&
+    below.every((cell) => !/\p{Lu}/u.test(cell))
+  );
+}
+
 type Numbered = { line: number; text: string };
 
 function readTable(rows: string[][], columns: number, problems: ReadWords['problems']): WordList[] {
@@ -83,15 +93,18 @@ function readTable(rows: string[][], columns: number, problems: ReadWords['probl
     }
     return [...groups].flatMap(([title, words]) => listOf(title || undefined, words, problems));
   }
+  const headed = isHeader(numbered.map(({ row }) => row));
   return Array.from({ length: columns }, (_, column) => cells(column)).flatMap((column) => {
     const [first, ...rest] = column;
     if (!first) return [];
-    const titled = isTitle(
-      first.text,
-      rest[0]?.text,
-      rest.map((cell) => cell.text),
-      false,
-    );
+    const titled =
+      headed ||
+      isTitle(
+        first.text,
+        rest[0]?.text,
+        rest.map((cell) => cell.text),
+        false,
+      );
     return titled ? listOf(cleanTitle(first.text), rest, problems) : listOf(undefined, column, problems);
   });
 }

@@ -103,4 +103,15 @@ describe('reading word lists', () => {
       /2\.0 MB are taken/,
     );
   });
+
+  it('takes a first row of titles over columns for their titles', () => {
+    const { lists } = readWords('Animals\tPlants\nfox\toak\nbadger\telm\nhare\tash');
+    expect(lists).toEqual([
+      { title: 'Animals', words: ['fox', 'badger', 'hare'] },
+      { title: 'Plants', words: ['oak', 'elm', 'ash'] },
+    ]);
+    // Written all the same way, it is a row like the others.
+    const { lists: plain } = readWords('fox\toak\nbadger\telm\nhare\tash\nmole\tyew');
+    expect(plain.map(({ title }) => title)).toEqual([undefined, undefined]);
+  });
 });

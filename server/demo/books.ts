@@ -74,11 +74,6 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
         { id: 'log', kind: 'ruled', pages: 23, options: { heading: 'date' } },
       ],
       cover: {
-        // A spine of a hundred pages is too narrow for words that can be read.
-        layers: [
-          { id: 'spine-title', hidden: true },
-          { id: 'spine-pen-name', hidden: true },
-        ],
         fields: {
           blurb: 'From crescent to supernova: sixty grids full of stars, and pages to note what you saw.',
         },
@@ -150,8 +145,6 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
         },
       ],
       cover: {
-        // It would be under seven points on this spine.
-        layers: [{ id: 'spine-pen-name', hidden: true }],
         fields: {
           blurb:
             'Wren, robin, linnet, lark: one hundred easy-on-the-eye grids from the hedges and the fields.',

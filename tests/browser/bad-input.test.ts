@@ -146,6 +146,6 @@ test('dragging changes the running order; previews follow the scroll', async ({ 
       .getByRole('region', { name: 'Spreads' })
       .evaluate((element) => element.scrollTo(0, element.scrollHeight));
     await expect(page.locator('[data-page="100"]')).toBeVisible({ timeout: 1000 });
-  }).toPass();
+  }).toPass({ timeout: 60_000 });
   await expect.poll(() => inkOf(page, 100)).toBeGreaterThan(0.01);
 });

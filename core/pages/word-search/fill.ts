@@ -1,6 +1,6 @@
 import { findWord, makeWordSearch, type WordSearch } from '../../puzzles/word-search/index.ts';
 import { randomStream } from '../../random.ts';
-import { words as wordBank } from '../../resources/index.ts';
+import { type Resources, words as wordBank } from '../../resources/index.ts';
 import { gridWord } from '../../words/index.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
 import type { WordSearchOptions, WordSearchPin } from './options.ts';
@@ -16,7 +16,7 @@ export interface WordSearchItem {
   short: number;
 }
 
-type Usable = WordSearchItem['words'][number];
+export type Usable = WordSearchItem['words'][number];
 
 interface Source {
   title?: string | undefined;
@@ -44,11 +44,15 @@ function usableWords(list: readonly string[]): Usable[] {
   return read;
 }
 
+/** The lists that the puzzles of a section take their words from, in turn. */
+export const listsOf = (
+  { words }: WordSearchOptions,
+  resources: Resources,
+): readonly { title?: string | undefined; words: readonly string[] }[] =>
+  'bank' in words ? [{ words: resources.value(wordBank, words.bank) }] : words.lists;
+
 function sourceOf({ options, resources, item }: FillContext<WordSearchOptions>): Source & { hand: number } {
-  const lists: readonly { title?: string | undefined; words: readonly string[] }[] =
-    'bank' in options.words
-      ? [{ words: resources.value(wordBank, options.words.bank) }]
-      : options.words.lists;
+  const lists = listsOf(options, resources);
   const list = lists[(item - 1) % Math.max(1, lists.length)] ?? { words: [] };
   const room = Math.max(options.columns, options.rows);
   const all = usableWords(list.words);
@@ -62,7 +66,7 @@ function sourceOf({ options, resources, item }: FillContext<WordSearchOptions>):
   };
 }
 
-const inside = (part: Usable, whole: Usable): boolean => {
+export const inside = (part: Usable, whole: Usable): boolean => {
   const there = whole.letters.join('');
   return there.includes(part.letters.join('')) || there.includes([...part.letters].reverse().join(''));
 };
@@ -144,15 +148,10 @@ export function inspectWordSearch(
   const wide = Math.max(search.columns, search.rows);
   const problems: ItemProblem[] = [];
   const fix = (message: string) => problems.push({ severity: 'fix', message: `${label}: ${message}` });
-  if (item.words.length === 0) {
-    fix('there are no words. Type or paste some, or choose a word bank.');
-    return problems;
-  }
+  // Without words there is nothing to look for; why, is said once for all puzzles: see lists.ts.
   for (const { word, letters } of item.tooLong) {
     const cure =
-      letters.length <= 30
-        ? `Use a ${letters.length}-letter grid or take the word out.`
-        : 'Take the word out.';
+      letters.length <= 30 ? `Use a ${letters.length}-letter grid or remove the word.` : 'Remove the word.';
     fix(`${word.toUpperCase()} has ${letters.length} letters, the grid is ${wide} wide. ${cure}`);
   }
   for (const { word, letters } of item.words) {
@@ -160,7 +159,7 @@ export function inspectWordSearch(
     const times = findWord(search, letters).length;
     if (search.leftOut.includes(word)) {
       const holder = item.words.find((other) => other.word !== word && inside({ word, letters }, other));
-      if (holder) fix(`${name} is also inside ${holder.word.toUpperCase()}. Take one of them out.`);
+      if (holder) fix(`${name} is also inside ${holder.word.toUpperCase()}. Remove one of them.`);
       else fix(`${name} does not fit. Use a larger grid, fewer words or more directions.`);
     } else if (times !== 1) fix(`${name} appears ${times} times. Re-roll the puzzle.`);
   }

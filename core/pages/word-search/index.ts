@@ -4,6 +4,7 @@ import { drawWordSearchPage } from './draw.ts';
 import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type WordSearchItem } from './fill.ts';
 import { firstLayout } from './first-layout.ts';
 import { wordSearchLayout } from './layout.ts';
+import { inspectWordLists } from './lists.ts';
 import { pinSchema, type WordSearchOptions, wordSearchOptions } from './options.ts';
 import { drawWordSearchSolution } from './solution.ts';
 
@@ -25,6 +26,7 @@ const searched = {
   data: wordSearchData,
   solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,
+  inspectSection: inspectWordLists,
 } as const;
 
 const first = defineKind<WordSearchOptions, WordSearchItem>({

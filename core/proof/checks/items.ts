@@ -52,7 +52,7 @@ export const items: Check = {
       item: filledItem(book, section, i + 1),
     }));
     return kind
-      .inspectSection(all, section.options)
+      .inspectSection(all, section.options, book.resources)
       .map((problem) => finding(problem, pages[(problem.item ?? 1) - 1] ?? 1, section.id));
   },
 };

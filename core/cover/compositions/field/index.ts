@@ -2,7 +2,7 @@ import type * as v from 'valibot';
 import { keyed, numberBetween, text } from '../../../keyed.ts';
 import { rectPath } from '../../../scene/index.ts';
 import { setting } from '../../../settings.ts';
-import { type CoverLayer, defineComposition } from '../composition.ts';
+import { type Composition, type CoverContext, type CoverLayer, defineComposition } from '../composition.ts';
 import { figuresOnFront, paletteOf, rowOnBack } from './figures.ts';
 import { columnOnBack, ROW_ABOVE_CLEAR, wordsOnBack, wordsOnFront, wordsOnSpine } from './words.ts';
 
@@ -17,15 +17,10 @@ const fields = keyed({
 export type FieldOptions = v.InferOutput<typeof options>;
 export type FieldFields = v.InferOutput<typeof fields>;
 
-/** Title over a field of the house motif on a plain dark ground. */
-export const field = defineComposition({
-  id: 'field',
-  version: 1,
-  name: 'Field',
-  options,
-  fields,
-
-  layers(context) {
+/** @param leastOnSpine points; words that would be smaller there are left off */
+const layersWith =
+  (leastOnSpine: number) =>
+  (context: CoverContext<FieldOptions, FieldFields>): CoverLayer[] => {
     const { recipe, sheet, front, back, spine } = context;
     const layers: CoverLayer[] = [
       {
@@ -68,7 +63,34 @@ export const field = defineComposition({
         },
         ...wordsOnBack(context),
       );
-    if (spine) layers.push(...wordsOnSpine(context));
+    if (spine) layers.push(...wordsOnSpine(context, leastOnSpine));
     return layers;
-  },
+  };
+
+/** What every version says of itself. */
+const titleOverField = { id: 'field', name: 'Field', options, fields } as const;
+
+/** Sets words on every spine, however small. */
+const first = defineComposition<FieldOptions, FieldFields>({
+  ...titleOverField,
+  version: 1,
+  layers: layersWith(0),
+});
+
+/** Type under this is not read on a spine, and not taken by most services. Common practice, no source. */
+const LEAST_ON_SPINE = 7;
+
+/** Title over a field of the house motif on a plain dark ground. */
+export const field = defineComposition<FieldOptions, FieldFields>({
+  ...titleOverField,
+  version: 2,
+  earlier: [
+    {
+      version: 1,
+      migrate: (same) => same,
+      changes: `A spine that is too narrow for type of ${LEAST_ON_SPINE} pt has no words on it.`,
+      kept: first as unknown as Composition,
+    },
+  ],
+  layers: layersWith(LEAST_ON_SPINE),
 });

@@ -177,8 +177,11 @@ export function wordsOnBack({ recipe, faces, fields, back, type }: Context): Cov
   return layers;
 }
 
-/** Title and pen name along the spine, where they can be read; nothing on one that is too short for its title. */
-export function wordsOnSpine({ recipe, faces, spine, type }: Context): CoverLayer[] {
+/**
+ * Title and pen name along the spine, where they can be read; nothing on one that is too short for its title.
+ * @param smallest points; what would be smaller is left off
+ */
+export function wordsOnSpine({ recipe, faces, spine, type }: Context, smallest: number): CoverLayer[] {
   const { length, width, place } = spine!;
   const { accent, light } = paletteOf(recipe);
   // Ascenders and descenders stay inside the strip with the capitals centered in it.
@@ -195,7 +198,7 @@ export function wordsOnSpine({ recipe, faces, spine, type }: Context): CoverLaye
       { width: length * room.share, height: width },
       { most: room.most, least: 7, lines: 1 },
     );
-    if (!fits) return null;
+    if (!fits || size < smallest) return null;
     const baseline = width / 2 + (type.capHeight(face) * size) / 2;
     const mark = textLine(
       type,
@@ -238,7 +241,7 @@ export function wordsOnSpine({ recipe, faces, spine, type }: Context): CoverLaye
         face: SMALL_FACE,
         color: light,
       },
-      { share: 0.35, most: most * 0.85, end: true },
+      { share: 0.35, most: Math.max(most * 0.85, Math.min(most, smallest)), end: true },
     );
   return name ? [title, name] : [title];
 }

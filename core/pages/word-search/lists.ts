@@ -1,0 +1,84 @@
+import type { Resources } from '../../resources/index.ts';
+import { gridWord } from '../../words/index.ts';
+import type { SectionProblem } from '../kind.ts';
+import { inside, listsOf, type Usable, type WordSearchItem } from './fill.ts';
+import type { WordSearchOptions } from './options.ts';
+
+/** Words named in one finding; of more, how many there are is said. */
+const NAMED = 4;
+
+/** Why words of a list are in no puzzle, each with the word. */
+function leftOut(words: readonly string[], wide: number): string[] {
+  const reasons: string[] = [];
+  const usable = new Map<string, Usable>();
+  for (const word of words) {
+    const read = gridWord(word);
+    if ('problem' in read) {
+      reasons.push(`“${read.word}” ${read.problem}`);
+      continue;
+    }
+    const name = read.word.toLocaleUpperCase('en');
+    const letters = read.letters.join('');
+    if (usable.has(letters)) reasons.push(`${name} is there twice; it is used once.`);
+    else if (read.letters.length > wide)
+      reasons.push(`${name} has ${read.letters.length} letters, the grid is ${wide} wide.`);
+    else usable.set(letters, read);
+  }
+  return reasons;
+}
+
+/** Words that stand in another word of the list: both are never in one puzzle, since a reader would find two. */
+function insideOthers(words: readonly string[], wide: number): string[] {
+  const all = new Map<string, Usable>();
+  for (const word of words) {
+    const read = gridWord(word);
+    if (!('problem' in read) && read.letters.length <= wide) all.set(read.letters.join(''), read);
+  }
+  const usable = [...all.values()];
+  return usable.flatMap((word) => {
+    const holder = usable.find((other) => other.letters.length > word.letters.length && inside(word, other));
+    const shown = ({ word: text }: Usable) => text.toLocaleUpperCase('en');
+    return holder ? [`${shown(word)} and ${shown(holder)}.`] : [];
+  });
+}
+
+const told = (reasons: readonly string[]): string =>
+  `${reasons.slice(0, NAMED).join(' ')}${reasons.length > NAMED ? ` And ${reasons.length - NAMED} more.` : ''}`;
+
+/** What is wrong with the words before any puzzle is made of them: said once for each list, and nothing is dropped in silence. */
+export function inspectWordLists(
+  items: readonly { number: number; label: string; item: WordSearchItem }[],
+  options: WordSearchOptions,
+  resources: Resources,
+): SectionProblem[] {
+  const lists = listsOf(options, resources);
+  // Pinned puzzles have words of their own.
+  const empty = items.filter(({ item }) => item.words.length === 0);
+  const wide = Math.max(options.columns, options.rows);
+  const problems: SectionProblem[] = [];
+  if (empty.length) {
+    const [{ number, label }] = empty as [(typeof empty)[number]];
+    const which = empty.length === 1 ? label : `${label} and ${empty.length - 1} more`;
+    problems.push({
+      severity: 'fix',
+      message: `${which}: there are no words. Type or paste some, or choose a word bank.`,
+      item: number,
+    });
+  }
+  for (const [i, { title, words }] of lists.entries()) {
+    const name = title ? `Words of “${title}”` : lists.length > 1 ? `Words of list ${i + 1}` : 'Words';
+    // A list of a puzzle's own that cannot be used whole is told by the puzzle.
+    const reasons = lists.length > 1 ? leftOut(words, Infinity) : leftOut(words, wide);
+    if (reasons.length)
+      problems.push({ severity: 'look', message: `${name} left out: ${told(reasons)}`, item: i + 1 });
+    // Of a list for a single puzzle, the puzzle itself says so.
+    const held = lists.length > 1 ? [] : insideOthers(words, wide);
+    if (held.length)
+      problems.push({
+        severity: 'look',
+        message: `${name} never together in one puzzle, since one is inside the other: ${told(held)}`,
+        item: 1,
+      });
+  }
+  return problems;
+}
