@@ -105,7 +105,7 @@ describe('the proof of a whole book', () => {
       );
     const one = search([{ words }], 24);
     expect(one.filter((said) => said.includes('left out'))).toEqual([
-      'look: Words left out: HONEY is there twice; it is used once. “route 66” has digits in it. Write the number out or take the word out. “bee🐝” has a picture sign in it. Use letters only. INCOMPREHENSIBILITY has 19 letters, the grid is 16 wide.',
+      'look: Words left out: HONEY is there twice; it is used once. “route 66” has digits in it. Write the number out or remove the word. “bee🐝” has a picture sign in it. Use letters only. INCOMPREHENSIBILITY has 19 letters, the grid is 16 wide.',
     ]);
     expect(one.filter((said) => said.includes('never together'))).toEqual([
       'look: Words never together in one puzzle, since one is inside the other: HONEY and HONEYCOMB.',

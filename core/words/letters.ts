@@ -17,7 +17,7 @@ export function gridWord(word: string): GridWord {
   if (/\p{Extended_Pictographic}/u.test(bare))
     return { word: shown, problem: 'has a picture sign in it. Use letters only.' };
   if (/\p{Nd}/u.test(bare))
-    return { word: shown, problem: 'has digits in it. Write the number out or take the word out.' };
+    return { word: shown, problem: 'has digits in it. Write the number out or remove the word.' };
   if (!LETTERS_ONLY.test(bare)) {
     const strange = graphemes(bare).find((letter) => !LETTERS_ONLY.test(letter)) ?? '';
     return {

@@ -66,7 +66,7 @@ describe('reading word lists', () => {
     expect(lists).toEqual([{ words: ['wren'] }]);
     expect(problems.map(({ line, problem }) => [line, problem])).toEqual([
       [2, 'is already in the list. It is kept once.'],
-      [3, 'has digits in it. Write the number out or take the word out.'],
+      [3, 'has digits in it. Write the number out or remove the word.'],
       [4, 'has a picture sign in it. Use letters only.'],
     ]);
   });

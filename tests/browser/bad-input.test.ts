@@ -72,7 +72,7 @@ test('a word longer than the grid, with where and what to do', async ({ page }) 
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await page
     .getByRole('button', {
-      name: /Puzzle 1: PROPOLISATION has 13 letters, the grid is 12 wide\. Use a 13-letter grid or take the word out\./,
+      name: /Puzzle 1: PROPOLISATION has 13 letters, the grid is 12 wide\. Use a 13-letter grid or remove the word\./,
     })
     .click();
   await expect(page.getByLabel('Page', { exact: true })).toHaveValue('3');
