@@ -1,7 +1,7 @@
-import { and, count, desc, eq, inArray } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, sql as raw } from 'drizzle-orm';
 import PgBoss from 'pg-boss';
 import { db, sql } from './db/client.ts';
-import { type JobKind, type JobState, job } from './db/schema.ts';
+import { book, type JobKind, type JobState, job, niche } from './db/schema.ts';
 import { newId } from './ids.ts';
 import { type JobPayload, priorityOf, type Urgency } from './job-payloads.ts';
 import { settings } from './settings.ts';
@@ -47,6 +47,8 @@ export interface JobRow {
   id: string;
   bookId: string | null;
   nicheId: string | null;
+  /** What it works on: the title of a book, or the phrase of a niche. */
+  about: string | null;
   kind: JobKind;
   state: JobState;
   done: number;
@@ -61,6 +63,7 @@ const columns = {
   id: job.id,
   bookId: job.bookId,
   nicheId: job.nicheId,
+  about: raw<string | null>`coalesce(${book.recipe} ->> 'title', ${niche.phrase})`,
   kind: job.kind,
   state: job.state,
   done: job.done,
@@ -75,6 +78,8 @@ export const listJobs = (workspaceId: string): Promise<JobRow[]> =>
   db()
     .select(columns)
     .from(job)
+    .leftJoin(book, eq(book.id, job.bookId))
+    .leftJoin(niche, eq(niche.id, job.nicheId))
     .where(eq(job.workspaceId, workspaceId))
     .orderBy(desc(job.createdAt))
     .limit(JOBS_LISTED);

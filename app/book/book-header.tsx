@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { NavLink, useFetcher, useParams } from 'react-router';
 import { isRunning } from '../parts/jobs.tsx';
 import { saveWords } from '../parts/save-words.ts';
@@ -18,17 +19,27 @@ export function BookHeader() {
   const undo = useBook((state) => state.undo);
   const redo = useBook((state) => state.redo);
   const steps = useBookSteps();
-  const { jobs, proof } = useDesk();
+  const { jobs, proof, filesCurrent } = useDesk();
   const { book } = useParams();
   const fetcher = useFetcher();
+  /** Files were asked for: at once, or as soon as what was changed last is saved. */
+  const [wanted, setWanted] = useState(false);
+  const [said, setSaid] = useState('');
   const [history, setHistory] = useState(false);
   const making = jobs.find((job) => job.kind === 'make-files' && isRunning(job));
   const series = recipe.series ? `${recipe.series.name}, Volume ${recipe.series.volume} · ` : '';
   const unsaved = saveState !== 'saved';
+  const { submit } = fetcher;
+  useEffect(() => {
+    if (!wanted || unsaved) return;
+    setWanted(false);
+    if (filesCurrent) setSaid('The files are up to date. There is nothing to make.');
+    else void submit({ wish: 'make files' }, { method: 'post', action: `/books/${book}` });
+  }, [wanted, unsaved, filesCurrent, submit, book]);
   const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 5, mb: 2.5 }}>
-      <Box sx={{ flex: 1, minWidth: 0 }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-end', columnGap: 5, rowGap: 1, mb: 2.5 }}>
+      <Box sx={{ flex: '1 1 320px', minWidth: 0 }}>
         <Typography variant="h1" noWrap title={recipe.title}>
           {recipe.title}
         </Typography>
@@ -81,12 +92,17 @@ export function BookHeader() {
       </Box>
       <Button
         variant="contained"
-        disabled={unsaved || making !== undefined}
+        disabled={wanted || making !== undefined}
         title={mustFix ? `${mustFix} to fix first, or the service will refuse the book` : ''}
-        onClick={() => fetcher.submit({ wish: 'make files' }, { method: 'post', action: `/books/${book}` })}
+        onClick={() => setWanted(true)}
       >
-        {making ? `Making ${making.of ? Math.round((100 * making.done) / making.of) : 0} %` : 'Make files'}
+        {making
+          ? `Making ${making.of ? Math.round((100 * making.done) / making.of) : 0}%`
+          : wanted
+            ? 'Saving first…'
+            : 'Make files'}
       </Button>
+      <Snackbar open={said !== ''} autoHideDuration={5000} onClose={() => setSaid('')} message={said} />
       {history && <History onClose={() => setHistory(false)} />}
     </Box>
   );

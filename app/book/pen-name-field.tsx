@@ -21,15 +21,24 @@ export function PenNameField() {
   const [name, setName] = useState('');
   const choose = (chosen: string) => edit((recipe) => ({ ...recipe, penName: chosen }));
   const names = [...new Set([...penNames, ...(penName ? [penName] : [])])];
+  const [problem, setProblem] = useState('');
   const keep = async () => {
     const wanted = name.trim();
     if (!wanted) return;
+    setProblem('');
     const response = await fetch('/pen-names', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ name: wanted }),
-    });
-    if (!response.ok) return;
+    }).catch(() => null);
+    if (!response?.ok || response.redirected) {
+      setProblem(
+        response
+          ? 'It could not be saved. Try again.'
+          : 'It could not be saved: the server cannot be reached.',
+      );
+      return;
+    }
     choose(wanted);
     setAdding(false);
     void revalidate();
@@ -50,23 +59,25 @@ export function PenNameField() {
             {known}
           </MenuItem>
         ))}
-        <MenuItem value="+">A new pen name …</MenuItem>
+        <MenuItem value="+">New pen name…</MenuItem>
       </TextField>
       <Dialog open={adding} onClose={() => setAdding(false)}>
-        <DialogTitle>A new pen name</DialogTitle>
+        <DialogTitle>New pen name</DialogTitle>
         <DialogContent>
           <TextField
             label="Pen name"
             value={name}
             onChange={(event) => setName(event.target.value)}
+            slotProps={{ htmlInput: { maxLength: 100 } }}
             sx={{ mt: 2, minWidth: 300 }}
-            helperText="Exactly as it will appear on every book"
+            error={problem !== ''}
+            helperText={problem || 'Exactly as it will appear on every book'}
           />
         </DialogContent>
         <DialogActions>
           <Button onClick={() => setAdding(false)}>Cancel</Button>
           <Button variant="contained" onClick={() => void keep()}>
-            Keep it
+            Save
           </Button>
         </DialogActions>
       </Dialog>

@@ -160,6 +160,7 @@ describe('time left of a job', () => {
     done: 30,
     of: 120,
     message: '',
+    about: 'The Hive',
     createdAt: '2026-11-24T10:00:00Z',
     startedAt: '2026-11-24T10:00:00Z',
     finishedAt: null,
@@ -173,7 +174,14 @@ describe('time left of a job', () => {
   });
 
   it('is anyone’s guess before the first step, in the queue, and for a job of unknown length', () => {
-    for (const more of [{ done: 0 }, { state: 'queued' as const }, { startedAt: null }, { of: 0 }])
+    for (const more of [
+      { done: 0 },
+      { done: 5 },
+      { state: 'queued' as const },
+      { startedAt: null },
+      { of: 0 },
+    ])
       expect(secondsLeft(job(more), at)).toBeNull();
+    expect(secondsLeft(job({}), Date.parse('2026-11-24T10:00:02Z'))).toBeNull();
   });
 });

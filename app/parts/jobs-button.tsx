@@ -11,7 +11,7 @@ const NAMES = {
   'make-files': 'Make files',
   submit: 'Submit',
   look: 'Search',
-  expand: 'Widen a niche',
+  expand: 'Expand a niche',
 } as const;
 const STATES = {
   queued: 'waiting',
@@ -31,6 +31,11 @@ export function JobLine({ job }: { job: Job }) {
         <Typography variant="body2">
           <strong>{NAMES[job.kind]}</strong> · {STATES[job.state]}
           {left !== null && left >= 1 ? `, ${Math.ceil(left)} s left` : ''}
+          {job.about && (
+            <Box component="span" sx={{ display: 'block', overflowWrap: 'anywhere' }}>
+              {job.about}
+            </Box>
+          )}
         </Typography>
         {isRunning(job) && (
           <Button

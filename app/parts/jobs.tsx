@@ -25,9 +25,14 @@ export const useJobs = () => useContext(Jobs);
 
 export const isRunning = (job: Job) => job.state === 'queued' || job.state === 'running';
 
+/** Of a job that has just begun, the pace says nothing: getting ready takes longer than the first steps. */
+const PACE_SECONDS = 3;
+const PACE_SHARE = 0.05;
+
 /** Seconds a job will still take at the pace so far, or null while that is anyone's guess. */
 export function secondsLeft(job: Job, now: number): number | null {
   if (job.state !== 'running' || !job.startedAt || job.done < 1 || job.of < 1) return null;
   const spent = (now - new Date(job.startedAt).getTime()) / 1000;
+  if (spent < PACE_SECONDS || job.done / job.of < PACE_SHARE) return null;
   return Math.max(0, (spent / job.done) * (job.of - job.done));
 }

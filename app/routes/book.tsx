@@ -99,7 +99,15 @@ function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
 function OpenedBook() {
   useBookKeys();
   return (
-    <Box sx={{ height: '100%', display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
+    <Box
+      sx={{
+        height: '100%',
+        display: 'grid',
+        // A long title takes no more than there is.
+        gridTemplateColumns: 'minmax(0, 1fr)',
+        gridTemplateRows: 'auto minmax(0, 1fr)',
+      }}
+    >
       <Box sx={{ borderBottom: 1, borderColor: 'divider', px: 5, pt: 3, pb: 3 }}>
         <BookHeader />
         <JobTicket />

@@ -25,7 +25,14 @@ const AREAS = [
 export default function Frame({ loaderData }: Route.ComponentProps) {
   return (
     <JobsProvider initial={loaderData.jobs}>
-      <Box sx={{ height: '100vh', display: 'grid', gridTemplateRows: '46px minmax(0, 1fr)' }}>
+      <Box
+        sx={{
+          height: '100vh',
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          gridTemplateRows: '46px minmax(0, 1fr)',
+        }}
+      >
         <Box
           component="header"
           sx={{

@@ -99,3 +99,62 @@ test('the first spreads come with the page of a book, before any program runs, a
   const older = await page.request.get(url(`/books/${id}/first-pages.png?of=another-state`));
   expect(older.headers()['cache-control']).toBe('no-store');
 });
+
+test('the words of a bank are there to be edited', async ({ page }) => {
+  await openBook(page, 'Night Skies Word Search');
+  await page.getByRole('button', { name: /Edit word list/ }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByLabel('Words', { exact: true })).toHaveValue(/^\w+\n/);
+  await expect(dialog.getByText(/64 words/)).toBeVisible();
+});
+
+test('files are made after what is still being saved, and not made again when they are up to date', async ({
+  page,
+}) => {
+  await openBook(page, 'Tide Pool Field Notes', 'listing');
+  await page.getByLabel('Subtitle').fill('Lines for low tide');
+  // At once, while the change is on its way to the server.
+  await page.getByRole('button', { name: 'Make files', exact: true }).click();
+  await page.getByRole('link', { name: 'Proof', exact: true }).click();
+  await expect(page.getByText('Up to date')).toBeVisible({ timeout: 240_000 });
+  await page.getByRole('button', { name: 'Make files', exact: true }).click();
+  await expect(page.getByText('The files are up to date. There is nothing to make.')).toBeVisible();
+  await page.getByRole('button', { name: 'Jobs' }).click();
+  await expect(page.getByRole('presentation').getByText('Tide Pool Field Notes').first()).toBeVisible();
+});
+
+test('every view holds from 820 to 2,560 pixels with a title of two hundred letters', async ({ page }) => {
+  const id = await openBook(page, 'A Year at the Hive', 'listing');
+  await page
+    .getByLabel('Title', { exact: true })
+    .fill('Beekeepers and their hives '.repeat(7).trim().slice(0, 190));
+  for (const width of [820, 1280, 2560]) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const view of ['brief', 'flatplan', 'wrap', 'listing', 'proof']) {
+      await page.goto(url(`/books/${id}/${view}`));
+      await expect(page.getByRole('button', { name: 'Make files', exact: true })).toBeInViewport();
+      await expect(page.getByRole('link', { name: 'Proof', exact: true })).toBeInViewport();
+      const over = await page.evaluate(() => {
+        const { scrollWidth, clientWidth } = document.documentElement;
+        return scrollWidth - clientWidth;
+      });
+      expect(over, `${view} at ${width}`).toBeLessThanOrEqual(0);
+    }
+  }
+});
+
+test('at full size the page that was asked for is the one that is seen', async ({ page }) => {
+  const id = await openBook(page, 'Hedgerow Birds Word Search', 'proof');
+  for (const number of [1, 4, 5]) {
+    await page.goto(url(`/books/${id}/proof?page=${number}`));
+    await page.getByRole('button', { name: 'Full size' }).click();
+    const area = (await page.getByRole('region', { name: 'Pages' }).boundingBox())!;
+    await expect
+      .poll(async () => {
+        const box = (await page.locator(`[data-page="${number}"]`).boundingBox())!;
+        return Math.abs(box.x - area.x);
+      })
+      .toBeLessThanOrEqual(2);
+    await expect.poll(() => inkOf(page, number)).toBeGreaterThan(0);
+  }
+});

@@ -253,6 +253,11 @@ describe('jobs', () => {
     expect([row!.state, row!.message]).toEqual(['canceled', 'Canceled. Nothing was changed.']);
   });
 
+  it('are named for the book that they work on', async () => {
+    const id = await filesJob('named');
+    expect((await listJobs(own)).find((row) => row.id === id)).toMatchObject({ about: recipe.title });
+  });
+
   it('of another workspace are neither seen nor stopped', async () => {
     const id = await filesJob('four');
     expect(await listJobs(other)).toEqual([]);

@@ -13,10 +13,11 @@ import { useDropzone } from 'react-dropzone';
 import type * as v from 'valibot';
 import { takeResource } from '#core/book/edit.ts';
 import type { Section } from '#core/book/sections.ts';
-import { type NamedResource, words, writeWords } from '#core/resources/index.ts';
+import { type NamedResource, ResourceTrouble, words, writeWords } from '#core/resources/index.ts';
 import { readWords, WORD_LIST_LIMITS, type WordList } from '#core/words/index.ts';
 import { readTextFile } from '../../parts/read-text-file.ts';
 import { uploadResource } from '../../parts/upload-resource.ts';
+import { browserLoader } from '../../preview/browser-loader.ts';
 import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 
@@ -36,7 +37,9 @@ export function WordsField({
   const named = useBook((state) => state.value.resources);
   const edit = useBook((state) => state.edit);
   const { banks } = useDesk();
-  const [typing, setTyping] = useState(false);
+  /** The lists that the dialog begins with, while it is open. */
+  const [typing, setTyping] = useState<WordList[] | null>(null);
+  const [trouble, setTrouble] = useState('');
   const own = 'lists' in source;
   const used = own ? undefined : named[source.bank];
   const count = own
@@ -53,7 +56,20 @@ export function WordsField({
   const chooseBank = (hash: string) => {
     const bank = choices.get(hash);
     if (bank) choose(bank);
-    else setTyping(true);
+    else setTyping(own ? source.lists : []);
+  };
+  /** A bank is opened with its words; what is taken then belongs to the section, or becomes another bank. */
+  const openWords = async () => {
+    setTrouble('');
+    if (own) return setTyping(source.lists);
+    try {
+      const bytes = await browserLoader.load(used!.hash, words.mostBytes);
+      if (!bytes) throw new ResourceTrouble('is no longer there.');
+      setTyping([{ words: new TextDecoder().decode(bytes).split('\n').filter(Boolean) }]);
+    } catch (error) {
+      if (!(error instanceof ResourceTrouble)) throw error;
+      setTrouble(`“${used!.name}” ${error.message} Try again.`);
+    }
   };
   const choices = new Map<string, NamedResource>(
     [...Object.values(named).filter(({ type }) => type === words.id), ...banks].map((bank) => [
@@ -68,7 +84,11 @@ export function WordsField({
         label={label}
         value={used?.hash ?? ''}
         onChange={(event) => chooseBank(event.target.value)}
-        helperText={`${count.toLocaleString('en-US')} words${own && source.lists.length > 1 ? ` in ${source.lists.length} lists` : ''}`}
+        error={trouble !== ''}
+        helperText={
+          trouble ||
+          `${count.toLocaleString('en-US')} words${own && source.lists.length > 1 ? ` in ${source.lists.length} lists` : ''}`
+        }
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
         <MenuItem value="">This section only</MenuItem>
@@ -78,21 +98,21 @@ export function WordsField({
           </MenuItem>
         ))}
       </TextField>
-      <Button size="small" onClick={() => setTyping(true)}>
+      <Button size="small" onClick={() => void openWords()}>
         Edit word list …
       </Button>
       {typing && (
         <WordsDialog
-          start={own ? source.lists : []}
-          onClose={() => setTyping(false)}
+          start={typing}
+          onClose={() => setTyping(null)}
           onTake={(lists) => {
-            if (onChange({ lists }) === null) setTyping(false);
+            if (onChange({ lists }) === null) setTyping(null);
           }}
           onBank={async (name, list) => {
             const answer = await uploadResource(words.id, name, writeWords(list));
             if ('problem' in answer) return answer.problem;
             choose(answer.kept[0]!);
-            setTyping(false);
+            setTyping(null);
             return null;
           }}
         />

@@ -51,6 +51,10 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
     spread.map(({ number }) => number),
     room.width ? pixels : 0,
   );
+  // At full size a spread is wider than the room: the page that was asked for is the one that is seen.
+  useEffect(() => {
+    area.current?.scrollTo({ left: size === 'full' && at % 2 === 1 ? width : 0, top: 0 });
+  }, [at, size, width]);
   const turn = (by: number) => onPage(Math.max(1, Math.min(last, left + by)));
   const onKey = (event: KeyboardEvent) => {
     if (event.altKey || event.target !== event.currentTarget) return;
@@ -63,8 +67,25 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
     event.preventDefault();
   };
   return (
-    <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0, p: 3, gap: 2 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1fr)',
+        gridTemplateRows: 'auto minmax(0, 1fr)',
+        minHeight: 0,
+        p: 3,
+        gap: 2,
+      }}
+    >
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          gap: 2,
+          '& button, & > span': { whiteSpace: 'nowrap' },
+        }}
+      >
         <Button size="small" disabled={left < 2} onClick={() => turn(-2)}>
           ← Previous
         </Button>
@@ -111,7 +132,13 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
               <Box
                 key={planned.number}
                 data-page={planned.number}
-                sx={{ position: 'relative', flex: 'none', outline: '1px solid', outlineColor: 'divider' }}
+                sx={{
+                  position: 'relative',
+                  flex: 'none',
+                  outline: '1px solid',
+                  outlineColor: planned.number === at ? 'primary.main' : 'divider',
+                  zIndex: planned.number === at ? 1 : 0,
+                }}
                 style={{ width, height }}
               >
                 <PagePicture
