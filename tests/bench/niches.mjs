@@ -129,7 +129,7 @@ export async function benchNiches(base, databaseUrl, wrenfair, loopFile) {
   await page.getByRole('region', { name: 'Verdict' }).waitFor();
   await page.getByRole('link', { name: 'Phrases', exact: true }).click();
   await page.getByRole('heading', { name: 'Expand “cat journal”' }).waitFor();
-  for (const way of ['numbers', 'year', 'occasion', 'kind of book', 'for whom × format'])
+  for (const way of ['numbers', 'year', 'occasion', 'kind of book', 'audience × format'])
     await page.getByRole('button', { name: way, exact: true }).click();
   // The page itself asks for what came every few seconds; a program under load serves others too.
   await page.waitForTimeout(3000);

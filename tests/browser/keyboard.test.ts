@@ -92,7 +92,7 @@ test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
   // Rivals: into the table, along its rows, one opened and closed, one marked and taken back.
   await page.keyboard.press('Alt+Digit2');
   await expect(page.getByRole('button', { name: /Import…/ })).toBeVisible();
-  await tabTo(page, /^Rivals/);
+  await tabTo(page, /^Rivals\. Arrows/);
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   const rival = page.getByRole('complementary', { name: 'Rival' });
@@ -135,7 +135,7 @@ test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
 
   // The brief, and the book that it makes.
   await page.keyboard.press('Alt+Digit6');
-  await expect(page.getByLabel('Occasion')).not.toHaveValue('');
+  await expect(page.getByLabel('Occasion', { exact: true })).not.toHaveValue('');
   await tabTo(page, /^Title$/);
   await page.keyboard.press('Control+a');
   await page.keyboard.type('By the Moon');

@@ -4,13 +4,13 @@ import { partsOf } from './parts.ts';
 /** Ways to widen a phrase. Letters are asked of the marketplace's suggestions; the others come from the lists. */
 export const WAYS = {
   letters: 'a–z',
-  audience: 'for whom',
+  audience: 'audience',
   format: 'format',
   number: 'numbers',
   year: 'year',
   occasion: 'occasion',
   kind: 'kind of book',
-  combined: 'for whom × format',
+  combined: 'audience × format',
 } as const;
 export type Way = keyof typeof WAYS;
 export const WAY_IDS = Object.keys(WAYS) as Way[];
