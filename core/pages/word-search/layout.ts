@@ -100,24 +100,44 @@ function placesIn(box: Rect, words: number, list: ListFit): { x: number; y: numb
  * by the settings of the section, so that the grid is the same on all of its pages; a list that needs more gets it.
  */
 export function wordSearchLayout(page: PageToLayOut): PageLayout {
-  const { body, wordsPerPuzzle } = page;
-  const most = Math.min(MOST_LIST, Math.max(10, body.width / 27));
-  let best: { layout: (reserved: ListFit) => PageLayout | null; list: ListFit; quality: number } | null =
-    null;
-  for (const layOut of [below, beside])
-    for (const list of listsOf(wordsPerPuzzle, USUAL_WORD, most)) {
-      const cell = layOut.cellFor(page, list);
-      const worth = quality(cell, list, wordsPerPuzzle);
-      if (cell > 0 && worth > (best?.quality ?? 0))
-        best = { list, quality: worth, layout: (reserved) => layOut.layOut(page, reserved, most) };
-    }
+  const most = mostOf(page);
+  const best = bestWay(page);
   // Long words may need more than is kept for usual ones: then the list gets more, step by step.
   for (let more = 1; best && more < 4; more += 0.25) {
-    const { list } = best;
-    const layout = best.layout({ ...list, width: list.width * more, height: list.height * more });
+    const { layOut, list } = best;
+    const layout = layOut({ ...list, width: list.width * more, height: list.height * more }, page, most);
     if (layout) return layout;
   }
   throw new RangeError('There is no room for the words of the puzzle on this page.');
+}
+
+const mostOf = ({ body }: PageToLayOut): number => Math.min(MOST_LIST, Math.max(10, body.width / 27));
+
+interface Way {
+  layOut: (reserved: ListFit, page: PageToLayOut, most: number) => PageLayout | null;
+  list: ListFit;
+}
+
+/** The way of the section at hand: every one of its pages asks for it. */
+let lastWay: { key: string; way: Way | null } | null = null;
+
+/** The better of both ways for pages of this room, with the list that room is kept for; null where there is none. */
+function bestWay(page: PageToLayOut): Way | null {
+  const { body, search, wordsPerPuzzle, referred } = page;
+  const key = [body.width, body.height, search.columns, search.rows, wordsPerPuzzle, referred].join(' ');
+  if (lastWay?.key === key) return lastWay.way;
+  let way: Way | null = null;
+  let highest = 0;
+  for (const how of [below, beside])
+    for (const list of listsOf(wordsPerPuzzle, USUAL_WORD, mostOf(page))) {
+      const cell = how.cellFor(page, list);
+      const worth = quality(cell, list, wordsPerPuzzle);
+      if (cell <= 0 || worth <= highest) continue;
+      highest = worth;
+      way = { list, layOut: (reserved, asked, most) => how.layOut(asked, reserved, most) };
+    }
+  lastWay = { key, way };
+  return way;
 }
 
 /** The largest cell of a grid in a room. */

@@ -52,9 +52,17 @@ export function inspectWordLists(
   resources: Resources,
 ): SectionProblem[] {
   const lists = listsOf(options, resources);
-  // Pinned puzzles have words of their own.
-  const empty = items.filter(({ item }) => item.words.length === 0);
   const wide = Math.max(options.columns, options.rows);
+  const usable = (word: string) => {
+    const read = gridWord(word);
+    return 'letters' in read && read.letters.length <= wide;
+  };
+  const nothing = lists.map(({ words }) => !words.some(usable));
+  // Of puzzles without a list to take words from, those that are pinned have words of their own all the same.
+  const empty = items.filter(
+    (placed) =>
+      (lists.length === 0 || nothing[(placed.number - 1) % lists.length]) && placed.item.words.length === 0,
+  );
   const problems: SectionProblem[] = [];
   if (empty.length) {
     const [{ number, label }] = empty as [(typeof empty)[number]];

@@ -49,7 +49,10 @@ export const items: Check = {
     const all = Array.from({ length: count }, (_, i) => ({
       number: i + 1,
       label: itemLabel(book, section.id, i + 1),
-      item: filledItem(book, section, i + 1),
+      // Made when it is looked at: a section may have hundreds, and not every kind needs to see them all at once.
+      get item() {
+        return filledItem(book, section, i + 1);
+      },
     }));
     return kind
       .inspectSection(all, section.options, book.resources)
