@@ -106,7 +106,7 @@ export function ChoicesForm({ saved }: { saved: NicheChoices }) {
       ))}
       <Box sx={{ ...two, mb: 4 }}>{group('words').map(field)}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
-        A typical newcomer
+        A typical new title
       </Typography>
       <Box sx={{ ...two, mb: 4 }}>{group('newcomer').map(field)}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
