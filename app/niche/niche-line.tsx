@@ -100,7 +100,8 @@ export function NicheLine({
             {VERDICTS[latest.word].sign} {sentence(latest.word)}, {latest.points.toFixed(1)}
           </Typography>
           <Typography variant="caption">
-            a new title could earn {wholeDollars(latest.newcomer.low)}–{wholeDollars(latest.newcomer.high)} a month
+            a new title could earn {wholeDollars(latest.newcomer.low)}–{wholeDollars(latest.newcomer.high)} a
+            month
           </Typography>
         </Box>
       ) : (
