@@ -78,7 +78,8 @@ export const theme = createTheme({
     // A field hears by these animations that the browser has filled it in. They stand once in the page instead of being
     // brought by every field.
     MuiInputBase: {
-      defaultProps: { disableInjectingGlobalStyles: true },
+      // What is typed runs the way of its own script.
+      defaultProps: { disableInjectingGlobalStyles: true, slotProps: { input: { dir: 'auto' } } },
       styleOverrides: {
         input: {
           animation: 'mui-auto-fill-cancel 10ms',

@@ -33,11 +33,14 @@ declare module 'fontkit' {
     layout(
       text: string,
       features?: Readonly<Record<string, boolean>>,
+      script?: string,
+      language?: string,
+      direction?: 'ltr' | 'rtl',
     ): {
       glyphs: Glyph[];
       positions: { xAdvance: number; xOffset: number; yOffset: number }[];
     };
-    getGlyph(id: number): Glyph;
+    getGlyph(id: number, codePoints?: number[]): Glyph;
   }
   export function create(data: Uint8Array): Font;
 }

@@ -1,5 +1,5 @@
 import type { Rect } from '../print/index.ts';
-import { BLACK, fitText, type Mark, type Typesetter, textLine } from '../scene/index.ts';
+import { BLACK, beginningOf, fitText, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { placedItem, troublesOf } from './items.ts';
 import type { PlannedAnswer, PlannedPage } from './plan.ts';
@@ -57,7 +57,7 @@ function textMarks(
   const placed = placedItem(book, section, item);
   const lines = kindOf(section).solution!.lines!.text(placed, section.options).slice(0, rows);
   return lines.map((line, i) => {
-    const { size } = fitText(
+    const { size, direction } = fitText(
       type,
       line,
       TEXT_FACE,
@@ -65,6 +65,7 @@ function textMarks(
       { most: TEXT_SIZE, least: LEAST_TEXT_SIZE, lines: 1 },
     );
     const style = { face: TEXT_FACE, size, color: BLACK } as const;
-    return textLine(type, line, style, at.x, at.y + (i + 0.8) * SOLUTION_LEADING);
+    const { x, align } = beginningOf(direction, at);
+    return textLine(type, line, style, x, at.y + (i + 0.8) * SOLUTION_LEADING, align);
   });
 }

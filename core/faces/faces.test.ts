@@ -99,7 +99,11 @@ describe('a letter that a face does not have', () => {
     expect(facesOf('Ω', 'dm-serif-display-regular')).toEqual(['noto-serif-regular']);
     expect(facesOf('❦', 'schoolbell-regular')).toEqual(['noto-sans-symbols-2-regular']);
     expect(facesOf('𝄞', 'schoolbell-regular')).toEqual(['noto-music-regular']);
-    expect(facesOf('שAЖ', 'fredoka-regular')).toEqual(['fredoka-regular', 'noto-sans-regular']);
+    expect(facesOf('שAЖ', 'fredoka-regular')).toEqual([
+      'fredoka-regular',
+      'noto-sans-regular',
+      'fredoka-regular',
+    ]);
   });
 
   it('is missing where no face has it, and every fallback is a face that ships', () => {

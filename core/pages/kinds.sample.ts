@@ -181,7 +181,7 @@ export const textSample = defineKind({
   options: keyed({
     texts: v.optional(identifier, 'texts'),
     columns: setting(wholeNumber(1, 4), 2, { label: 'Columns' }),
-    align: v.optional(oneOf(['left', 'justify']), 'justify'),
+    align: v.optional(oneOf(['ragged', 'justify']), 'justify'),
   }),
   needs: ({ texts: id }) => [{ id, type: 'texts', path: 'texts' }],
   units: () => [{}],

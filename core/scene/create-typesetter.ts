@@ -1,6 +1,7 @@
 import * as fontkit from 'fontkit';
 import { embeddingTrouble } from '../faces/embedding.ts';
 import { type FaceId, fallbackFaces, isOwnFace, type OwnFace, type ShippedFace } from '../faces/index.ts';
+import { type Direction, inVisualOrder, mayRunLeft, mirroredText } from './direction.ts';
 import { buildPath, type Path } from './path.ts';
 import type { GlyphBox, GlyphRun, ShapedText, Typesetter } from './typesetter.ts';
 
@@ -11,8 +12,24 @@ const SHAPED_WORDS_KEPT = 40_000;
 const OWN_FACES_KEPT = 48;
 
 const MARK = /\p{M}/u;
+const AFTER_SPACE = /(?<= )/;
 /** Features that place marks: a face takes most of its time to unfold them, and few texts have any. */
 const NO_MARKS = { mark: false, mkmk: false };
+
+/**
+ * A glyph that was first asked for as a part of another, as a period is of a colon, would have no code points for ever, and
+ * text with it could not be read out of a file: it gets those that it is asked for with later.
+ */
+function openFont(bytes: Uint8Array): fontkit.Font {
+  const font = fontkit.create(bytes);
+  const find = font.getGlyph.bind(font);
+  font.getGlyph = (id, codePoints = []) => {
+    const glyph = find(id, codePoints);
+    if (glyph && glyph.codePoints.length === 0) glyph.codePoints = codePoints;
+    return glyph;
+  };
+  return font;
+}
 
 /**
  * Turns text into placed glyphs with the font's own ligatures and kerning.
@@ -28,7 +45,7 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
     let opened = fonts.get(face);
     if (!opened) {
       if (isOwnFace(face)) throw new RangeError(`The typeface ${face} was not added.`);
-      opened = fontkit.create(read(face));
+      opened = openFont(read(face));
       fonts.set(face, opened);
     }
     return opened;
@@ -41,7 +58,7 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
     );
   };
 
-  const layout = (text: string, face: FaceId, features: string[]): GlyphRun => {
+  const layout = (text: string, face: FaceId, features: string[], rtl: boolean): GlyphRun => {
     const opened = font(face);
     const em = opened.unitsPerEm;
     const codePoint = text.codePointAt(0)!;
@@ -52,7 +69,13 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
       return { face, glyphs: [id], advances: [width], widths: [width], codePoints: [[codePoint]] };
     }
     const wanted = Object.fromEntries(features.map((feature) => [feature, true]));
-    const { glyphs, positions } = opened.layout(text, MARK.test(text) ? wanted : { ...wanted, ...NO_MARKS });
+    const { glyphs, positions } = opened.layout(
+      text,
+      MARK.test(text) ? wanted : { ...wanted, ...NO_MARKS },
+      undefined,
+      undefined,
+      rtl ? 'rtl' : 'ltr',
+    );
     return {
       face,
       glyphs: glyphs.map((glyph) => glyph.id),
@@ -62,7 +85,8 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
     };
   };
 
-  const shapeWord = (word: string, wanted: FaceId, features: string[]): ShapedText => {
+  /** @param rtl whether it runs to the left; its glyphs come from the left in any case */
+  const shapeWord = (word: string, wanted: FaceId, features: string[], rtl = false): ShapedText => {
     const stretches: { face: FaceId; text: string }[] = [];
     const missing: string[] = [];
     for (const letter of word) {
@@ -73,24 +97,34 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
       if (last?.face === face) last.text += letter;
       else stretches.push({ face, text: letter });
     }
-    const runs = stretches.map((stretch) => layout(stretch.text, stretch.face, features));
+    if (rtl) stretches.reverse();
+    const runs = stretches.map((stretch) => layout(stretch.text, stretch.face, features, rtl));
     const width = runs.reduce((sum, run) => sum + run.advances.reduce((a, b) => a + b, 0), 0);
     return { width, runs, missing };
   };
 
-  const plainWords = wordCache((word, face) => shapeWord(word, face, []));
-  const smallCapsWords = wordCache((word, face) => shapeWord(word, face, ['smcp']));
+  const cachesOf = (features: string[]) => ({
+    ltr: wordCache((word, face) => shapeWord(word, face, features)),
+    rtl: wordCache((word, face) => shapeWord(word, face, features, true)),
+  });
+  const plain = cachesOf([]);
+  const small = cachesOf(['smcp']);
+  const wordCaches = [plain.ltr, plain.rtl, small.ltr, small.rtl];
 
-  const shape = (text: string, face: FaceId, smallCaps = false): ShapedText => {
-    const { word } = smallCaps ? smallCapsWords : plainWords;
-    if (!text.includes(' ')) return word(text, face);
-    const parts = text.split(/(?<= )/);
-    const shapedParts = parts.map((part) => word(part, face));
-    return {
-      width: shapedParts.reduce((sum, part) => sum + part.width, 0),
-      runs: shapedParts.flatMap((part) => part.runs),
-      missing: shapedParts.flatMap((part) => part.missing),
-    };
+  const shape = (text: string, face: FaceId, smallCaps = false, base?: Direction): ShapedText => {
+    const { ltr, rtl } = smallCaps ? small : plain;
+    // A letter of a grid has no direction to find.
+    if (text.length > 1 && (base === 'rtl' || mayRunLeft(text)))
+      return joined(
+        inVisualOrder(text, base).flatMap((part) => {
+          if (part.direction === 'ltr')
+            return part.text.split(AFTER_SPACE).map((word) => ltr.word(word, face));
+          const words = mirroredText(part.text).split(AFTER_SPACE);
+          return words.map((word) => rtl.word(word, face)).reverse();
+        }),
+      );
+    if (!text.includes(' ')) return ltr.word(text, face);
+    return joined(text.split(AFTER_SPACE).map((word) => ltr.word(word, face)));
   };
 
   const kept = <T>(cache: Map<FaceId, Map<number, T>>, face: FaceId, glyph: number, make: () => T): T => {
@@ -111,7 +145,7 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
   const own = new Set<OwnFace>();
   const forget = (face: OwnFace): void => {
     own.delete(face);
-    for (const words of [plainWords, smallCapsWords]) words.forget(face);
+    for (const words of wordCaches) words.forget(face);
     for (const cache of [fonts, boxes, outlines]) cache.delete(face);
   };
 
@@ -119,7 +153,7 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
     shape,
     font,
     add(face, bytes) {
-      if (!own.delete(face)) fonts.set(face, fontkit.create(bytes));
+      if (!own.delete(face)) fonts.set(face, openFont(bytes));
       own.add(face);
       for (const old of own) {
         if (own.size <= OWN_FACES_KEPT) break;
@@ -148,6 +182,12 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
       }),
   };
 }
+
+const joined = (parts: ShapedText[]): ShapedText => ({
+  width: parts.reduce((sum, part) => sum + part.width, 0),
+  runs: parts.flatMap((part) => part.runs),
+  missing: parts.flatMap((part) => part.missing),
+});
 
 /**
  * Shaped words by face, then by word: looked up for every letter of a page, so no key is put together, and words of the same

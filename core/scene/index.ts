@@ -2,6 +2,7 @@ export type { FaceId } from '../faces/index.ts';
 export * from './bounds.ts';
 export * from './color.ts';
 export * from './contrast.ts';
+export * from './direction.ts';
 export * from './holds.ts';
 export * from './marks.ts';
 export * from './matrix.ts';

@@ -1,5 +1,6 @@
 import type { FaceId } from '../faces/index.ts';
 import type { Color, Paint } from './color.ts';
+import type { Direction } from './direction.ts';
 import type { Matrix } from './matrix.ts';
 import type { Path } from './path.ts';
 import type { Raster } from './raster.ts';
@@ -53,6 +54,8 @@ export interface TextMark {
   tracking?: number;
   /** Small letters are set as small capitals, where the face has them. */
   smallCaps?: boolean;
+  /** Of the paragraph that the line is of; if left out, that of its first letter. */
+  direction?: Direction;
 }
 
 /** A picture, or a part of it, filling a rectangle. Turned by the group it stands in. */

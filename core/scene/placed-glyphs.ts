@@ -21,7 +21,8 @@ export function eachPlacedGlyph(
     }
     return;
   }
-  place(type.shape(mark.text, mark.face, mark.smallCaps).runs, mark.x, mark.size, mark.tracking ?? 0, each);
+  const { text, face, smallCaps, direction, x, size, tracking = 0 } = mark;
+  place(type.shape(text, face, smallCaps, direction).runs, x, size, tracking, each);
 }
 
 function place(

@@ -15,6 +15,14 @@ const FACES: FaceId[] = [
   'noto-sans-regular',
 ];
 
+it('a glyph keeps its code points when it was drawn as a part of another before', () => {
+  const fresh = typesetterFromDisk();
+  const [colon] = fresh.shape(':', 'alegreya-sans-regular').runs;
+  fresh.outline('alegreya-sans-regular', colon!.glyphs[0]!);
+  const [run] = fresh.shape('(.', 'alegreya-sans-regular').runs;
+  expect(run!.codePoints).toEqual([[0x28], [0x2e]]);
+});
+
 describe('shaping', () => {
   it.each(FACES)('sets a letter of %s alone as the full layout of the face does', (face) => {
     const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyzÄÉÑÖØŁŐŠŽßæœðþ0123456789.,!?&’ΑΩЖЯ';

@@ -1,5 +1,7 @@
 import type { FaceId } from '../faces/index.ts';
+import type { Rect } from '../print/index.ts';
 import { BLACK, type Color } from './color.ts';
+import { type Direction, directionOf } from './direction.ts';
 import type { TextMark } from './marks.ts';
 import { eachPlacedGlyph, lineWidth } from './placed-glyphs.ts';
 import type { Typesetter } from './typesetter.ts';
@@ -11,6 +13,8 @@ export interface TextStyle {
   tracking?: number;
   /** See TextMark. */
   smallCaps?: boolean;
+  /** See TextMark. */
+  direction?: Direction;
 }
 
 export type Align = 'left' | 'center' | 'right';
@@ -33,10 +37,18 @@ export function textLine(
     color: style.color,
     ...(style.tracking ? { tracking: style.tracking } : {}),
     ...(style.smallCaps ? { smallCaps: true } : {}),
+    ...(style.direction && style.direction !== directionOf(text) ? { direction: style.direction } : {}),
     x: align === 'center' ? x - width / 2 : align === 'right' ? x - width : x,
     y,
   };
 }
+
+/** The edge of a column that lines of a direction begin at, and how they are set from it. */
+export const beginningOf = (
+  direction: Direction,
+  { x, width }: Pick<Rect, 'x' | 'width'>,
+): { x: number; align: Align } =>
+  direction === 'rtl' ? { x: x + width, align: 'right' } : { x, align: 'left' };
 
 /**
  * Breaks text into lines no wider than `width`, at spaces and at the writer's own line ends. A single word wider
@@ -70,6 +82,8 @@ export interface FittedText {
   /** From baseline to baseline, in points. */
   leading: number;
   height: number;
+  /** Of the whole text, which its lines are set in. */
+  direction: Direction;
   /** False when even the smallest size does not fit. */
   fits: boolean;
 }
@@ -98,6 +112,7 @@ export function fitText(
   limits: { most: number; least: number; lines: number; leading?: number },
 ): FittedText {
   const leadingShare = limits.leading ?? 1.1;
+  const direction = directionOf(text);
   const attempt = (size: number): FittedText => {
     const lines = breakLines(type, text, face, size, box.width);
     const widest = Math.max(
@@ -105,7 +120,7 @@ export function fitText(
     );
     const height = size * (1 + (lines.length - 1) * leadingShare);
     const fits = lines.length <= limits.lines && widest <= box.width + 1e-6 && height <= box.height + 1e-6;
-    return { size, lines, leading: size * leadingShare, height, fits };
+    return { size, lines, leading: size * leadingShare, height, direction, fits };
   };
   let found = attempt(limits.most);
   for (let size = limits.most - 0.5; !found.fits && size >= limits.least; size -= 0.5) found = attempt(size);

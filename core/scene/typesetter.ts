@@ -1,5 +1,6 @@
 import type { Font } from 'fontkit';
 import type { FaceId, OwnFace } from '../faces/index.ts';
+import type { Direction } from './direction.ts';
 import type { Path } from './path.ts';
 
 /** A stretch of glyphs in one face. Lengths in ems. */
@@ -33,8 +34,12 @@ export interface Typesetter {
   add(face: OwnFace, bytes: Uint8Array): void;
   /** Whether words can be set in a face: in one that ships always, in an own one once it was added. */
   has(face: FaceId): boolean;
-  /** @param smallCaps small letters as small capitals, where the face has them (OpenType feature smcp) */
-  shape(text: string, face: FaceId, smallCaps?: boolean): ShapedText;
+  /**
+   * The glyphs of a line from the left to the right, whichever way its words run (Unicode UAX #9).
+   * @param smallCaps small letters as small capitals, where the face has them (OpenType feature smcp)
+   * @param base direction of the paragraph that the line is of; if left out, that of its first letter
+   */
+  shape(text: string, face: FaceId, smallCaps?: boolean, base?: Direction): ShapedText;
   /** Width in points, tracking left out. */
   width(text: string, face: FaceId, size: number, smallCaps?: boolean): number;
   hasSmallCaps(face: FaceId): boolean;

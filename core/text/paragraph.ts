@@ -1,11 +1,20 @@
 import { breakLines, forcedBreak, type InputItem, MAX_COST } from 'tex-linebreak';
-import { type Mark, type TextStyle, type Typesetter, textLine } from '../scene/index.ts';
+import {
+  type Direction,
+  directionOf,
+  inVisualOrder,
+  type Mark,
+  type TextStyle,
+  type Typesetter,
+  textLine,
+} from '../scene/index.ts';
 import { type Hyphenate, wholeWords } from './hyphenation.ts';
 
-/** Words of a line that are drawn together, and where they begin, in points from the left. */
+/** Words of a line that are drawn together, and where their left end is, in points from the left. */
 export interface Stretch {
   text: string;
   x: number;
+  direction: Direction;
 }
 
 export interface Line {
@@ -14,8 +23,9 @@ export interface Line {
   width: number;
 }
 
-export interface ParagraphStyle extends TextStyle {
-  align: 'left' | 'justify';
+export interface ParagraphStyle extends Omit<TextStyle, 'direction'> {
+  /** Ragged, or with both edges straight. Lines begin at the right edge where the paragraph runs to the left. */
+  align: 'ragged' | 'justify';
   /** Of the first line, in points. */
   indent?: number;
   hyphenate?: Hyphenate;
@@ -24,7 +34,7 @@ export interface ParagraphStyle extends TextStyle {
 /** How much a space of a justified line may grow and shrink, in parts of itself (D. E. Knuth, The TeXbook, chapter 12). */
 const STRETCH = 1 / 2;
 const SHRINK = 1 / 3;
-/** How far the right edge of a ragged paragraph may wander, in ems. */
+/** How far the edge of a ragged paragraph may wander, in ems. */
 const RAG = 3;
 /** How unwelcome a hyphen is, of 1000; plain TeX has 50. */
 const HYPHEN_COST = 50;
@@ -37,22 +47,23 @@ type Item = InputItem & { text?: string };
 
 /**
  * Breaks a paragraph into the lines that are best together, not one after the other (D. E. Knuth and M. F. Plass, “Breaking
- * Paragraphs into Lines”, Software – Practice and Experience 11, 1981): justified, or with a ragged right edge and spaces
- * as wide as they are. Words that are wider than the measure stand out.
+ * Paragraphs into Lines”, Software – Practice and Experience 11, 1981): justified, or with one ragged edge and spaces as
+ * wide as they are. A paragraph runs the way of its first letter. Words that are wider than the measure stand out.
  */
 export function setParagraph(type: Typesetter, text: string, style: ParagraphStyle, width: number): Line[] {
   const words = text.split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
   const { face, size, smallCaps, align } = style;
   const measure = (part: string): number => type.width(part, face, size, smallCaps);
-  const lines = linesOf(itemsOf(words, style, align, width, measure), style, width, measure);
-  if (align === 'left' || lines.every((line) => reach(line) <= width + SLACK)) return lines;
+  const set = { align, width, measure, direction: directionOf(text) };
+  const lines = linesOf(itemsOf(words, style, align, width, measure), set);
+  if (align === 'ragged' || lines.every((line) => holds(line, width))) return lines;
   // A measure that is too narrow for even spaces: as good as it gets with a ragged edge, and spaces that make up for it.
-  return linesOf(itemsOf(words, style, 'left', width, measure), style, width, measure);
+  return linesOf(itemsOf(words, style, 'ragged', width, measure), set);
 }
 
-/** Where the last word of a line ends. */
-const reach = ({ stretches: [first], width }: Line): number => first!.x + width;
+const holds = ({ stretches: [first], width }: Line, measure: number): boolean =>
+  first!.x >= -SLACK && first!.x + width <= measure + SLACK;
 
 type Measure = (part: string) => number;
 
@@ -63,7 +74,7 @@ function itemsOf(
   width: number,
   measure: Measure,
 ): Item[] {
-  const rag = align === 'left' ? RAG * size : 0;
+  const rag = align === 'ragged' ? RAG * size : 0;
   const items: Item[] = indent ? [{ type: 'box', width: indent, text: '' }] : [];
   words.forEach((word, i) => {
     // A space is as wide as what it adds to the word before it, kerning included.
@@ -115,7 +126,14 @@ function between(rag: number, space: number): Item[] {
   ];
 }
 
-function linesOf(items: Item[], { align }: ParagraphStyle, width: number, measure: Measure): Line[] {
+interface Setting {
+  align: ParagraphStyle['align'];
+  width: number;
+  measure: Measure;
+  direction: Direction;
+}
+
+function linesOf(items: Item[], { align, width, measure, direction }: Setting): Line[] {
   const breaks = [-1, ...breakLines(items, width, { maxAdjustmentRatio: null }).filter((at) => at > 0)];
   return breaks.slice(1).map((end, i) => {
     const inside = items.slice(breaks[i]! + 1, end);
@@ -129,17 +147,27 @@ function linesOf(items: Item[], { align }: ParagraphStyle, width: number, measur
     const spare = width - indent - natural;
     // The last line is justified only where it would stand out otherwise.
     const give = align === 'justify' && gaps > 0 && (!last || spare < 0) ? spare / gaps : 0;
-    if (give === 0) return { stretches: [{ text: words, x: indent }], width: natural };
-    let x = indent;
-    const stretches = words.split(' ').map((text) => {
-      const placed = { text, x };
-      x += measure(`${text} `) + give;
-      return placed;
+    const set = natural + give * gaps;
+    let x = direction === 'rtl' ? width - indent - set : indent;
+    if (give === 0) return { stretches: [{ text: words, x, direction }], width: natural };
+    const stretches = inVisualOrder(words, direction).flatMap((part) => {
+      const rtl = part.direction === 'rtl';
+      const pieces = part.text.split(/(?<= )/);
+      return (rtl ? pieces.reverse() : pieces).flatMap((piece): Stretch[] => {
+        // With the space after it, which stands on its left where it is read from the right.
+        const text = piece.trimEnd();
+        const space = piece === text ? 0 : measure(piece) - measure(text) + give;
+        const placed = { text, x: rtl ? x + space : x, direction: part.direction };
+        x += measure(text) + space;
+        return text ? [placed] : [];
+      });
     });
-    return { stretches, width: natural + give * gaps };
+    return { stretches, width: set };
   });
 }
 
-/** The marks of a line with its left edge at `x` and its baseline at `y`. */
+/** The marks of a line in a column with its left edge at `x`, with the baseline at `y`. */
 export const lineMarks = (type: Typesetter, line: Line, style: TextStyle, x: number, y: number): Mark[] =>
-  line.stretches.map((stretch) => textLine(type, stretch.text, style, x + stretch.x, y));
+  line.stretches.map((stretch) =>
+    textLine(type, stretch.text, { ...style, direction: stretch.direction }, x + stretch.x, y),
+  );

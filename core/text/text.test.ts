@@ -56,6 +56,9 @@ const style = (more: Partial<ParagraphStyle>): ParagraphStyle => ({
   ...{ face: 'alegreya-regular', size: 11, color: BLACK, align: 'justify' },
   ...more,
 });
+/** Left and right end of each stretch of a line. */
+const endsOf = ({ stretches }: Line, { face, size }: ParagraphStyle) =>
+  stretches.map(({ text, x }): [number, number] => [x, x + type.width(text, face, size)]);
 const wordsOf = (lines: readonly Line[]) =>
   lines.map(({ stretches }) => stretches.map(({ text }) => text).join(' '));
 
@@ -66,7 +69,7 @@ describe('a paragraph', () => {
   it('keeps every word in order, and no line but that of one long word is wider than the measure', async () => {
     const hyphenate = await hyphenation('en');
     const how = fc.record({
-      align: fc.constantFrom('left' as const, 'justify' as const),
+      align: fc.constantFrom('ragged' as const, 'justify' as const),
       indent: fc.constantFrom(0, 12),
       hyphenate: fc.constantFrom(hyphenate, undefined),
     });
@@ -105,7 +108,7 @@ describe('a paragraph', () => {
       expect(width).toBeCloseTo(220, 1);
     }
     expect(justified.at(-1)!.stretches).toHaveLength(1);
-    const ragged = setParagraph(type, given, style({ align: 'left' }), 220);
+    const ragged = setParagraph(type, given, style({ align: 'ragged' }), 220);
     for (const { stretches, width } of ragged) {
       expect(stretches).toHaveLength(1);
       expect(width).toBeCloseTo(type.width(stretches[0]!.text, 'alegreya-regular', 11), 6);
@@ -215,5 +218,36 @@ describe('columns', () => {
     expect(heights([30], 3, 40)).toEqual([10, 10, 10]);
     expect(heights([7, 7, 7, 7], 2, 40)).toEqual([14, 14]);
     expect(heights([4, 4, 4], 3, 40)).toEqual([4, 4, 4]);
+  });
+});
+
+describe('a paragraph that runs to the left', () => {
+  const text =
+    'ספר חידות נעים (לכל הגילאים), עם 20 תשבצים על פרחים, עצים ו coffee breaks. פתרונות מלאים נמצאים בסוף הספר! דפים גדולים וקלים לקריאה.';
+  const hebrew = style({ face: 'frank-ruhl-libre-regular', indent: 12 });
+
+  it('begins at the right, and justified it ends at both edges', () => {
+    const lines = setParagraph(type, text, hebrew, 180);
+    expect(lines.length).toBeGreaterThan(3);
+    lines.forEach((line, i) => {
+      const ends = endsOf(line, hebrew);
+      expect(Math.max(...ends.map(([, right]) => right))).toBeCloseTo(i === 0 ? 168 : 180, 4);
+      if (i < lines.length - 1) expect(Math.min(...ends.map(([left]) => left))).toBeCloseTo(0, 4);
+    });
+    const ragged = setParagraph(type, text, { ...hebrew, align: 'ragged' }, 180);
+    for (const line of ragged) for (const [left] of endsOf(line, hebrew)) expect(left).toBeGreaterThan(-0.6);
+  });
+
+  it('has its words from the right, each once, and none over another', () => {
+    const lines = setParagraph(type, text, hebrew, 180);
+    const read = lines.flatMap(({ stretches }) => stretches.map((stretch) => stretch.text)).join('');
+    expect([...read.replaceAll(' ', '')].sort().join('')).toBe([...text.replaceAll(' ', '')].sort().join(''));
+    const [first] = lines;
+    expect(first!.stretches.at(-1)!.text).toBe('ספר');
+    for (const line of lines) {
+      const ends = endsOf(line, hebrew);
+      for (const [i, [left]] of ends.entries())
+        if (i > 0) expect(left).toBeGreaterThan(ends[i - 1]![1] - 0.01);
+    }
   });
 });

@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** Tools of other people that open what we write: qpdf, Poppler, Ghostscript. */
+/** Tools of other people that open what we write: qpdf, Poppler, Ghostscript, MuPDF. */
 
 export function fileOf(bytes: Uint8Array, name = 'file.pdf'): string {
   const path = join(mkdtempSync(join(tmpdir(), 'quill-')), name);
@@ -65,3 +65,10 @@ export function inkBoxes(path: string): ([number, number, number, number] | null
 
 export const textOf = (path: string, page: number): string =>
   run('pdftotext', ['-f', String(page), '-l', String(page), '-layout', path, '-']);
+
+/** Lines of a page with their letters in the order in which they stand, from the left, by MuPDF, which turns none. */
+export const paintedTextOf = (path: string, page: number): string[] =>
+  run('mutool', ['draw', '-q', '-F', 'txt', path, String(page)])
+    .split('\n')
+    .map((line) => line.trim().replaceAll(/\s+/g, ' '))
+    .filter(Boolean);

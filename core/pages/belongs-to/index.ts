@@ -44,7 +44,7 @@ function draw({ body, options: { heading, lines }, type }: DrawContext<BelongsTo
     textLine(
       type,
       line,
-      { face, size: fitted.size, color: BLACK },
+      { face, size: fitted.size, color: BLACK, direction: fitted.direction },
       middle,
       top + fitted.size * 0.8 + i * fitted.leading,
       'center',

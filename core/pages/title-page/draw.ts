@@ -34,7 +34,7 @@ export function drawTitlePage(
     );
     fitted.lines.forEach((line, i) => {
       const y = top + type.capHeight(face) * fitted.size + i * fitted.leading;
-      const style = { face, size: fitted.size, color };
+      const style = { face, size: fitted.size, color, direction: fitted.direction };
       marks.push({ ...textLine(type, line, style, middle, y, 'center'), sourceField });
     });
     return top + fitted.height;

@@ -1,6 +1,14 @@
 import type { Rect } from '../../print/index.ts';
 import type { WordSearch } from '../../puzzles/word-search/index.ts';
-import { BLACK, type FaceId, type Mark, rectPath, type Typesetter, textLine } from '../../scene/index.ts';
+import {
+  BLACK,
+  directionOf,
+  type FaceId,
+  type Mark,
+  rectPath,
+  type Typesetter,
+  textLine,
+} from '../../scene/index.ts';
 import type { DrawContext, PlacedItem } from '../kind.ts';
 import type { WordSearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';
@@ -67,9 +75,10 @@ export const drawWordSearchPage =
     const { item, solutionPage } = placed;
     const { search } = item;
     const words = item.words.map(({ word }) => word.toLocaleUpperCase('en'));
+    const name = puzzleName(placed);
     const { frame, cell, title, listSize, listed, reference } = layOut({
       ...{ body, search, words, type },
-      name: puzzleName(placed),
+      name,
       wordsPerPuzzle: options.wordsPerPuzzle,
       referred: solutionPage !== null,
     });
@@ -80,7 +89,7 @@ export const drawWordSearchPage =
       width: cell * search.columns,
       height: cell * search.rows,
     };
-    const titleStyle = { face: TITLE_FACE, size: title.size, color: BLACK };
+    const titleStyle = { face: TITLE_FACE, size: title.size, color: BLACK, direction: directionOf(name) };
     const listStyle = { face: LIST_FACE, size: listSize, color: BLACK };
     const marks: Mark[] = [
       ...title.lines.map((line, i) =>

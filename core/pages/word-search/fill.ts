@@ -1,6 +1,7 @@
-import { findWord, makeWordSearch, type WordSearch } from '../../puzzles/word-search/index.ts';
+import { findWord, makeWordSearch, mirrored, type WordSearch } from '../../puzzles/word-search/index.ts';
 import { randomStream } from '../../random.ts';
 import { type Resources, words as wordBank } from '../../resources/index.ts';
+import { directionOf } from '../../scene/index.ts';
 import { gridWord } from '../../words/index.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
 import type { WordSearchOptions, WordSearchPin } from './options.ts';
@@ -106,8 +107,18 @@ function deal(context: FillContext<WordSearchOptions>, source: ReturnType<typeof
 const inOrder = (words: Usable[]): Usable[] =>
   words.slice().sort((a, b) => (a.letters.join('') < b.letters.join('') ? -1 : 1));
 
-/** Makes one puzzle: from its pin if it has one, otherwise from the settings and its own random stream. */
+/**
+ * Makes one puzzle: from its pin if it has one, otherwise from the settings and its own random stream. Words of scripts that run
+ * to the left do so in the grid as well.
+ */
 export function fillWordSearch(context: FillContext<WordSearchOptions>): WordSearchItem {
+  const item = fillFromTheLeft(context);
+  const toTheLeft = item.words.some(({ word }) => directionOf(word) === 'rtl');
+  return toTheLeft ? { ...item, search: mirrored(item.search) } : item;
+}
+
+/** As the first version made all puzzles, whatever the script. */
+export function fillFromTheLeft(context: FillContext<WordSearchOptions>): WordSearchItem {
   const [seed, section] = context.streamKey;
   const pin = context.pin as WordSearchPin | undefined;
   const source = pin ? undefined : sourceOf(context);

@@ -1,7 +1,13 @@
 import { defineKind, itemUnits, type PageKind } from '../kind.ts';
 import { wordSearchData } from './data.ts';
 import { drawWordSearchPage } from './draw.ts';
-import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type WordSearchItem } from './fill.ts';
+import {
+  fillFromTheLeft,
+  fillWordSearch,
+  inspectWordSearch,
+  pinnedWordSearch,
+  type WordSearchItem,
+} from './fill.ts';
 import { firstLayout } from './first-layout.ts';
 import { wordSearchLayout } from './layout.ts';
 import { inspectWordLists } from './lists.ts';
@@ -32,6 +38,7 @@ const searched = {
 const first = defineKind<WordSearchOptions, WordSearchItem>({
   ...searched,
   version: 1,
+  fill: fillFromTheLeft,
   draw: drawWordSearchPage(firstLayout),
 });
 
@@ -43,7 +50,7 @@ export const wordSearch = defineKind<WordSearchOptions, WordSearchItem>({
       version: 1,
       migrate: (same) => same,
       changes:
-        'The grid takes the room that the page has, with the words beside it where that gives larger letters, in columns that come out even.',
+        'The grid takes the room that the page has, with the words beside it where that gives larger letters, in columns that come out even. Hebrew words run to the left in it.',
       kept: first as unknown as PageKind,
     },
   ],

@@ -1,5 +1,5 @@
 import type { Rect } from '../../print/index.ts';
-import { fitText, type Typesetter } from '../../scene/index.ts';
+import { directionOf, fitText, type Typesetter } from '../../scene/index.ts';
 import {
   FRAME_PADDING,
   LIST_FACE,
@@ -83,13 +83,14 @@ function fittedList(
   return best ?? null;
 }
 
-/** Places of the words in a box: columns spread over its width, lines from its top. */
-function placesIn(box: Rect, words: number, list: ListFit): { x: number; y: number }[] {
+/** Places of the words in a box: columns spread over its width, the first where they begin to be read, lines from its top. */
+function placesIn(box: Rect, words: readonly string[], list: ListFit): { x: number; y: number }[] {
   const leading = Math.min(list.size * MOST_LEADING, box.height / list.lines);
   const column = box.width / list.columns;
-  return evenColumns(words, list.columns).flatMap((lines, i) =>
+  const toTheLeft = directionOf(words[0] ?? '') === 'rtl';
+  return evenColumns(words.length, list.columns).flatMap((lines, i) =>
     Array.from({ length: lines }, (_, line) => ({
-      x: box.x + (i + 0.5) * column,
+      x: box.x + ((toTheLeft ? list.columns - 1 - i : i) + 0.5) * column,
       y: box.y + line * leading + list.size,
     })),
   );
@@ -197,7 +198,7 @@ const below = {
       cell,
       title: { lines: [title.lines[0] ?? name], size: title.size, leading: 0, x: middle, y: top + titleSize },
       listSize: list.size,
-      listed: placesIn({ x: middle - width / 2, y: listTop, width, height }, words.length, list),
+      listed: placesIn({ x: middle - width / 2, y: listTop, width, height }, words, list),
       reference: { x: middle, y: body.y + body.height - 2 },
     };
   },
@@ -243,7 +244,7 @@ const beside = {
       cell,
       title: { lines: title.lines, size: title.size, leading: title.leading, x: middle, y: titleTop },
       listSize: list.size,
-      listed: placesIn(room, words.length, list),
+      listed: placesIn(room, words, list),
       reference: { x: middle, y: frame.y + outer.height - 2 },
     };
   },

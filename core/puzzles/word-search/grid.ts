@@ -29,6 +29,18 @@ export interface Placement {
   length: number;
 }
 
+/** What each direction is in a mirror. */
+const MIRRORED: Record<Direction, Direction> = {
+  across: 'back',
+  down: 'down',
+  'down-right': 'down-left',
+  'up-right': 'up-left',
+  back: 'across',
+  up: 'up',
+  'up-left': 'up-right',
+  'down-left': 'down-right',
+};
+
 export interface WordSearch {
   columns: number;
   rows: number;
@@ -37,4 +49,19 @@ export interface WordSearch {
   placements: Placement[];
   /** Words that found no room. Empty in a good puzzle. */
   leftOut: string[];
+}
+
+/** The same puzzle as in a mirror, left for right: what runs across runs as words of scripts that run to the left do. */
+export function mirrored({ columns, rows, letters, placements, leftOut }: WordSearch): WordSearch {
+  return {
+    columns,
+    rows,
+    letters: letters.map((_, at) => letters[at - (at % columns) + columns - 1 - (at % columns)]!),
+    placements: placements.map((placed) => ({
+      ...placed,
+      column: columns - 1 - placed.column,
+      direction: MIRRORED[placed.direction],
+    })),
+    leftOut,
+  };
 }

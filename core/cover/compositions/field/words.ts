@@ -1,4 +1,5 @@
 import {
+  beginningOf,
   type Color,
   type FaceId,
   fitText,
@@ -39,7 +40,7 @@ function block(
   top: number,
   type: Typesetter,
 ) {
-  const { size, lines, leading } = fitText(
+  const { size, lines, leading, direction } = fitText(
     type,
     text,
     face,
@@ -49,7 +50,7 @@ function block(
   const first = top + type.capHeight(face) * size;
   const marks = lines.map(
     (line, i): Mark => ({
-      ...textLine(type, line, { face, size, color }, x, first + i * leading, 'center'),
+      ...textLine(type, line, { face, size, color, direction }, x, first + i * leading, 'center'),
       sourceField: field,
     }),
   );
@@ -132,14 +133,15 @@ export function wordsOnBack({ recipe, faces, fields, back, type }: Context): Cov
   if (fields.blurb) {
     const face = faces.text;
     const top = safe.y + safe.height * 0.1;
-    const { size, lines, leading } = fitText(
+    const { size, lines, leading, direction } = fitText(
       type,
       fields.blurb,
       face,
       { width, height: clear.y - ROW_ABOVE_CLEAR - ABOVE_ROW - top },
       { most: safe.width / 21, least: 8, lines: 60, leading: 1.42 },
     );
-    const style = { face, size, color: light } as const;
+    const beginning = beginningOf(direction, { x, width });
+    const style = { face, size, color: light, direction };
     layers.push({
       id: 'back-blurb',
       name: 'Blurb',
@@ -148,7 +150,7 @@ export function wordsOnBack({ recipe, faces, fields, back, type }: Context): Cov
       anchor: { x: 'left', y: 'top' },
       field: 'blurb',
       marks: lines.map((line, i) => ({
-        ...textLine(type, line, style, x, top + size + i * leading),
+        ...textLine(type, line, style, beginning.x, top + size + i * leading, beginning.align),
         sourceField: 'blurb',
       })),
     });
