@@ -1,4 +1,5 @@
-import { and, count, desc, eq, sql as raw } from 'drizzle-orm';
+import { and, count, desc, eq, lt, sql as raw } from 'drizzle-orm';
+import { changesBetween } from '#core/book/changes.ts';
 import { parseRecipe, type Recipe, type RecipeProblem, readRecipe } from '#core/book/recipe.ts';
 import { type FilesState, filesState, type MadeFrom } from '#core/export/fingerprints.ts';
 import { type BookSummary, summaryOf } from './book-summary.ts';
@@ -6,7 +7,7 @@ import { db } from './db/client.ts';
 import { book, bookRevision, madeFile, submission } from './db/schema.ts';
 
 /** Revisions listed at once, newest first. */
-const REVISIONS_LISTED = 200;
+export const REVISIONS_LISTED = 50;
 
 export interface OpenedBook {
   id: string;
@@ -164,16 +165,41 @@ export async function saveBook(
   });
 }
 
+export interface Revision {
+  revision: number;
+  createdAt: Date;
+  /** What it changed of the one before it; null where either cannot be read any more. Empty for the first. */
+  changes: string[] | null;
+}
+
+/** @param before only revisions older than this one; the newest if left out */
 export async function listRevisions(
   workspaceId: string,
   id: string,
-): Promise<{ revision: number; createdAt: Date }[]> {
-  return db()
-    .select({ revision: bookRevision.revision, createdAt: bookRevision.createdAt })
+  before?: number,
+): Promise<{ revisions: Revision[]; older: boolean }> {
+  const rows = await db()
+    .select()
     .from(bookRevision)
-    .where(and(eq(bookRevision.workspaceId, workspaceId), eq(bookRevision.bookId, id)))
+    .where(
+      and(
+        eq(bookRevision.workspaceId, workspaceId),
+        eq(bookRevision.bookId, id),
+        ...(before === undefined ? [] : [lt(bookRevision.revision, before)]),
+      ),
+    )
     .orderBy(desc(bookRevision.revision))
-    .limit(REVISIONS_LISTED);
+    // One more, to tell what the last one changed.
+    .limit(REVISIONS_LISTED + 1);
+  const recipes = rows.map((row) => readRecipe(row.recipe).recipe);
+  return {
+    revisions: rows.slice(0, REVISIONS_LISTED).map(({ revision, createdAt }, i) => {
+      const [now, then] = [recipes[i], recipes[i + 1]];
+      const changes = revision === 1 ? [] : now && then ? changesBetween(then, now) : null;
+      return { revision, createdAt, changes };
+    }),
+    older: rows.length > REVISIONS_LISTED,
+  };
 }
 
 export async function revisionOf(workspaceId: string, id: string, revision: number): Promise<Recipe | null> {

@@ -38,7 +38,7 @@ export function BookMessages() {
           <Typography>Nothing is lost: the version you do not choose stays in the history.</Typography>
         </DialogContent>
         <DialogActions>
-          <Button onClick={takeTheirs}>Use the other version</Button>
+          <Button onClick={() => void takeTheirs()}>Use the other version</Button>
           <Button onClick={keepMine} variant="contained">
             Keep mine
           </Button>

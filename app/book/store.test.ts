@@ -183,8 +183,20 @@ describe('saving', () => {
     answers.push(conflict);
     second.getState().edit(titled('Mine'));
     await wait(500);
-    second.getState().takeTheirs();
-    expect(second.getState()).toMatchObject({ value: theirs, revision: 5, saveState: 'saved' });
+    // What is left is saved first, so that the history has it.
+    answers.push(() => Promise.reject(new Error('no network')));
+    await second.getState().takeTheirs();
+    expect(second.getState()).toMatchObject({
+      saveState: 'conflict',
+      refused: expect.stringMatching('reached'),
+    });
+    answers.push(saved(6), saved(7));
+    await second.getState().takeTheirs();
+    expect(asked.at(-1)).toMatchObject({ from: 5, recipe: { title: 'Mine' } });
+    expect(second.getState()).toMatchObject({ value: theirs, revision: 6, theirs: null });
+    await wait(500);
+    expect(asked.at(-1)).toMatchObject({ from: 6, recipe: { title: 'Theirs' } });
+    expect(second.getState()).toMatchObject({ revision: 7, saveState: 'saved' });
     second.getState().undo();
     expect(second.getState().value.title).toBe('Mine');
   });

@@ -36,7 +36,9 @@ export interface DraftState<Value> {
   undo(): void;
   redo(): void;
   forgive(): void;
-  takeTheirs(): void;
+  /** Keeps what is here as a saved state, and goes on from theirs. Can be undone. */
+  takeTheirs(): Promise<void>;
+  /** Saves what is here on top of theirs. */
   keepMine(): void;
   /** Takes what the server has now, where nothing here waits to be saved. */
   follow(value: Value): void;
@@ -152,12 +154,19 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
           if (get().value !== value) touched();
         },
         forgive: () => set({ refused: null }),
-        takeTheirs() {
-          const { theirs } = get();
+        async takeTheirs() {
+          const { theirs, value } = get();
           if (!theirs) return;
-          lastEdit = { name: '', at: 0 };
-          set({ value: theirs.value, revision: theirs.revision, theirs: null, saveState: 'saved' });
-          letGo();
+          const answer = await send(value, theirs.revision).catch(() => null);
+          if (!answer) set({ refused: 'The server cannot be reached. Try again in a moment.' });
+          else if (answer.saved) {
+            lastEdit = { name: '', at: 0 };
+            const { revision, savedAt } = answer;
+            set({ revision, savedAt: new Date(savedAt), theirs: null, saveState: 'saved' });
+            letGo();
+            get().edit(() => theirs.value);
+          } else if ('conflict' in answer) set({ theirs: answer.conflict });
+          else set({ refused: answer.reason });
         },
         keepMine() {
           const { theirs } = get();

@@ -28,13 +28,17 @@ export function SettledText({
 }: SettledTextProps) {
   const [text, setText] = useState(value);
   const [problem, setProblem] = useState('');
-  const typing = useRef(false);
+  const typed = useRef(false);
   useEffect(() => {
-    // While somebody types, the field is theirs: 8.9 must not turn into 8.90 under their hands.
-    if (typing.current) return;
+    // What was typed stays as it was typed: 8.9 must not turn into 8.90 under somebody's hands. What comes from elsewhere,
+    // by undo or another tab, is shown even while the field has the focus.
+    if (typed.current) return;
     setText(value);
     setProblem('');
   }, [value]);
+  useEffect(() => {
+    typed.current = false;
+  });
   return (
     <TextField
       label={label}
@@ -44,14 +48,11 @@ export function SettledText({
       {...(rows ? { multiline: true, rows } : {})}
       autoFocus={autoFocus ?? false}
       slotProps={{ input: { readOnly: Boolean(locked) } }}
-      onFocus={() => {
-        typing.current = true;
-      }}
       onBlur={() => {
-        typing.current = false;
         if (!problem) setText(value);
       }}
       onChange={(event) => {
+        typed.current = true;
         setText(event.target.value);
         setProblem(onCommit(event.target.value) ?? '');
       }}

@@ -1,4 +1,5 @@
 export * from './book.ts';
+export * from './changes.ts';
 export * from './draw.ts';
 export * from './edit.ts';
 export * from './first-pages.ts';

@@ -19,8 +19,20 @@ test('two tabs on one book do not overwrite each other, and every state can be b
   await page.reload();
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Theirs');
   await page.getByRole('button', { name: 'History' }).click();
-  await page.getByRole('row', { name: 'Revision 2' }).getByRole('button', { name: 'Bring back' }).click();
-  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Mine');
+  await page
+    .getByRole('row', { name: 'Title “Untitled” → “Mine”' })
+    .getByRole('button', { name: 'Restore' })
+    .click();
+  const title = page.getByLabel('Title', { exact: true });
+  await expect(title).toHaveValue('Mine');
+  await saved(page);
+  // The other way: what is there is taken, also in the field that is being typed in, and what is left is in the history.
+  await other.getByLabel('Title', { exact: true }).fill('Left behind');
+  await other.getByRole('button', { name: 'Use the other version' }).click();
+  await expect(other.getByLabel('Title', { exact: true })).toHaveValue('Mine');
+  await saved(other);
+  await other.getByRole('button', { name: 'History' }).click();
+  await expect(other.getByRole('row', { name: 'Title “Mine” → “Left behind”' })).toBeVisible();
   await other.close();
 });
 

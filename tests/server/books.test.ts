@@ -70,7 +70,9 @@ describe('saving a book', () => {
   it('counts revisions up and keeps every earlier state', async () => {
     expect(await saveBook(own, recipe.id, 1, titled('Second'))).toMatchObject({ saved: true, revision: 2 });
     expect(await saveBook(own, recipe.id, 2, titled('Third'))).toMatchObject({ saved: true, revision: 3 });
-    expect((await listRevisions(own, recipe.id)).map(({ revision }) => revision)).toEqual([3, 2, 1]);
+    expect((await listRevisions(own, recipe.id)).revisions.map(({ revision }) => revision)).toEqual([
+      3, 2, 1,
+    ]);
     const titles = await Promise.all([1, 2, 3].map((n) => revisionOf(own, recipe.id, n)));
     expect(titles.map((one) => one?.title)).toEqual(['The Hive', 'Second', 'Third']);
     expect(await revisionOf(own, recipe.id, 4)).toBeNull();
@@ -90,7 +92,7 @@ describe('saving a book', () => {
     const through = answers.flatMap((answer, i) => (answer.saved ? [i] : []));
     expect(through).toHaveLength(1);
     expect((await openBook(own, recipe.id))!.recipe.title).toBe(`Tab ${through[0]}`);
-    expect(await listRevisions(own, recipe.id)).toHaveLength(2);
+    expect((await listRevisions(own, recipe.id)).revisions).toHaveLength(2);
   });
 
   it('refuses a recipe with an unknown key or another book’s id, and says where', async () => {
@@ -104,7 +106,7 @@ describe('saving a book', () => {
   it('keeps every function to the workspace', async () => {
     expect(await openBook(other, recipe.id)).toBeNull();
     expect(await listBooks(other)).toEqual({ books: [], total: 0 });
-    expect(await listRevisions(other, recipe.id)).toEqual([]);
+    expect(await listRevisions(other, recipe.id)).toEqual({ revisions: [], older: false });
     expect(await revisionOf(other, recipe.id, 1)).toBeNull();
     expect(await saveBook(other, recipe.id, 1, titled('Stolen'))).toEqual({ saved: false, gone: true });
     expect((await openBook(own, recipe.id))!.recipe.title).toBe('The Hive');
