@@ -91,7 +91,7 @@ run(async () => {
   }
   const database = process.env.DATABASE_URL
     ? { url: process.env.DATABASE_URL, stop() {} }
-    : await startPostgres(home);
+    : await startPostgres(home, { kept: true });
   let programs;
   let stopping = false;
   const stop = async (code = 0) => {

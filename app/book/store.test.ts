@@ -164,6 +164,24 @@ describe('saving', () => {
     expect(Object.keys(drafts)).toEqual([]);
   });
 
+  it('says that a save is slow, and knows its own state when the answer to it was lost', async () => {
+    const store = open();
+    let answer: (response: Response) => void = () => {};
+    answers.push(() => new Promise<Response>((done) => (answer = done)));
+    store.getState().edit(titled('Kept'));
+    await wait(600);
+    expect(store.getState().saveState).toBe('saving');
+    await wait(3000);
+    expect(store.getState().saveState).toBe('slow');
+    answers.push(() =>
+      Response.json({ saved: false, conflict: { recipe: titled('Kept')(recipe), revision: 2 } }),
+    );
+    answer(new Response('', { status: 504 }));
+    await wait(10_000);
+    expect(asked).toHaveLength(2);
+    expect(store.getState()).toMatchObject({ saveState: 'saved', revision: 2, theirs: null });
+  });
+
   it('stops at a conflict until it is decided: mine is saved on top of theirs, or theirs is taken and mine undone to', async () => {
     const theirs = { ...recipe, title: 'Theirs' };
     const conflict = () => Response.json({ saved: false, conflict: { recipe: theirs, revision: 5 } });

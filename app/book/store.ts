@@ -16,12 +16,16 @@ type Answer =
   | { saved: false; conflict: { recipe: Recipe; revision: number } }
   | { saved: false; gone: true };
 
+/** A server that has not answered by then is asked again. */
+const ANSWER_MS = 15_000;
+
 /** @throws Error when the server cannot be reached */
 async function saveRecipe(recipe: Recipe, from: number): Promise<SaveAnswer<Recipe>> {
   const response = await fetch(`/books/${recipe.id}/save`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ from, recipe }),
+    signal: AbortSignal.timeout(ANSWER_MS),
   });
   if (!response.ok || response.redirected) throw new Error(String(response.status));
   const answer = (await response.json()) as Answer;

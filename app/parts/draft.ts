@@ -1,3 +1,4 @@
+import same from 'fast-deep-equal';
 import { nanoid } from 'nanoid';
 import { temporal } from 'zundo';
 import { createStore } from 'zustand';
@@ -7,10 +8,13 @@ const UNDO_STEPS = 200;
 /** A change is saved when the hand has rested so long. */
 const REST_MS = 400;
 const RETRY_MS = 4000;
+/** A save that takes so long is said to. */
+const SLOW_MS = 2500;
 /** Edits with the same name within this time are one step of undo: typing a word, dragging a number. */
 const MERGE_MS = 1200;
 
-export type SaveState = 'saved' | 'changed' | 'saving' | 'unreachable' | 'conflict';
+/** `slow`: the server has not answered for a while. */
+export type SaveState = 'saved' | 'changed' | 'saving' | 'slow' | 'unreachable' | 'conflict';
 
 /** What the server says to a state that was sent. An exception means that it did not answer. */
 export type SaveAnswer<Value> =
@@ -212,6 +216,7 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
     if (saving || saveState === 'saved' || saveState === 'conflict') return;
     saving = true;
     store.setState({ saveState: 'saving' });
+    const slow = setTimeout(() => store.setState({ saveState: 'slow' }), SLOW_MS);
     const unchanged = () => store.getState().value === value;
     try {
       const answer = await send(value, revision);
@@ -222,12 +227,21 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
           saveState: unchanged() ? 'saved' : 'changed',
         });
         if (unchanged()) letGo();
-      } else if ('conflict' in answer) store.setState({ saveState: 'conflict', theirs: answer.conflict });
-      else store.setState({ saveState: 'changed', refused: answer.reason });
+      } else if ('conflict' in answer) {
+        // What was sent before and not answered may have been saved all the same.
+        if (same(answer.conflict.value, value)) {
+          store.setState({
+            revision: answer.conflict.revision,
+            saveState: unchanged() ? 'saved' : 'changed',
+          });
+          if (unchanged()) letGo();
+        } else store.setState({ saveState: 'conflict', theirs: answer.conflict });
+      } else store.setState({ saveState: 'changed', refused: answer.reason });
     } catch {
       store.setState({ saveState: 'unreachable' });
       plan(RETRY_MS);
     } finally {
+      clearTimeout(slow);
       saving = false;
     }
     if (!unchanged() && store.getState().saveState === 'changed') plan(REST_MS);

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useEffect, useState } from 'react';
-import { Outlet, redirect } from 'react-router';
+import { Outlet, redirect, useLocation } from 'react-router';
 import * as v from 'valibot';
 import { fingerprint } from '#core/fingerprint.ts';
 import { typeface, words } from '#core/resources/index.ts';
@@ -15,7 +15,7 @@ import { BookHeader } from '../book/book-header.tsx';
 import { BookMessages } from '../book/book-messages.tsx';
 import { JobTicket } from '../book/job-ticket.tsx';
 import { BookProvider, openBookStore } from '../book/store.ts';
-import { useBookKeys } from '../book/use-book-keys.ts';
+import { useBookKeys, VIEWS } from '../book/use-book-keys.ts';
 import type { RouteHandle } from '../preview/early-press.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/book.ts';
@@ -98,6 +98,8 @@ function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
 
 function OpenedBook() {
   useBookKeys();
+  const { pathname } = useLocation();
+  const view = VIEWS.find(([path]) => pathname.endsWith(`/${path}`))?.[1];
   return (
     <Box
       sx={{
@@ -112,7 +114,14 @@ function OpenedBook() {
         <BookHeader />
         <JobTicket />
       </Box>
-      <Outlet />
+      {/* The part of the page that a view stands in: the focus stays here when another takes its place. */}
+      <Box
+        component="section"
+        aria-label={view}
+        sx={{ minHeight: 0, display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', outline: 'none' }}
+      >
+        <Outlet />
+      </Box>
       <BookMessages />
     </Box>
   );

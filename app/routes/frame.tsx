@@ -5,6 +5,7 @@ import { listJobs } from '#server/jobs.ts';
 import { Brand } from '../parts/brand.tsx';
 import { JobsProvider } from '../parts/jobs.tsx';
 import { JobsButton } from '../parts/jobs-button.tsx';
+import { useKeptFocus } from '../parts/keep-focus.ts';
 import { tokens } from '../theme.ts';
 import { requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/frame.ts';
@@ -23,6 +24,7 @@ const AREAS = [
 
 /** The bar with the areas in the order of the work, and below it the one that is open. */
 export default function Frame({ loaderData }: Route.ComponentProps) {
+  useKeptFocus();
   return (
     <JobsProvider initial={loaderData.jobs}>
       <Box

@@ -3,3 +3,5 @@ export function freePort(): Promise<number>;
 export function pausePostgres(home: string): Promise<() => Promise<void>>;
 /** Removes a cluster made for this folder. */
 export function removePostgres(home: string): Promise<void>;
+/** Where the cluster of a home lies. */
+export function postgresFolder(home: string): string;

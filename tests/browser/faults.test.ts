@@ -1,8 +1,18 @@
-import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { behave } from './look.ts';
 import { expect, openBook, post, saved, test, url } from './quill.ts';
 
 const shop = { authorization: 'Bearer stand-in' };
+
+/** The workers of these tests, and of no other copy of the program that runs on the machine. */
+function ownWorkers(): number[] {
+  const pids = readFileSync(`${process.env.QUILL_TEST_HOME}/programs.pid`, 'utf8').split('\n').map(Number);
+  const workers = pids.filter((pid) =>
+    readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('build/node/worker.mjs'),
+  );
+  expect(workers.length).toBeGreaterThan(0);
+  return workers;
+}
 
 const submissionsOf = async (title: string) => {
   const response = await fetch(`${process.env.WRENFAIR_URL}/submissions`, { headers: shop });
@@ -49,11 +59,7 @@ test('a worker that is killed loses no job', async ({ page }) => {
   await expect(page.getByText(/Interior, page \d+ of/).or(page.getByText('Up to date'))).toBeVisible({
     timeout: 240_000,
   });
-  const workers = execFileSync('pgrep', ['-f', 'build/node/worker.mjs'], { encoding: 'utf8' })
-    .trim()
-    .split('\n')
-    .map(Number);
-  for (const pid of workers) process.kill(pid, 'SIGKILL');
+  for (const pid of ownWorkers()) process.kill(pid, 'SIGKILL');
   await expect(page.getByText('Up to date')).toBeVisible({ timeout: 60_000 });
 });
 

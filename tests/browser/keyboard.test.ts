@@ -61,6 +61,8 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   // Wrap, listing, proof by Alt and a number; then make files.
   await page.keyboard.press('Alt+Digit3');
   await expect(page.getByRole('heading', { name: 'Cover text' })).toBeVisible();
+  // What had the focus is gone with its view: the focus is in the one that took its place, not at the top of the page.
+  await expect(page.getByRole('region', { name: 'Wrap', exact: true })).toBeFocused();
   await tabTo(page, /^Title$/);
   await page.keyboard.press('Control+a');
   await page.keyboard.type('Hedge Hunt');
@@ -80,6 +82,8 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   await tabTo(page, /^Make files now/);
   await page.keyboard.press('Enter');
   await expect(page.getByText('Up to date')).toBeVisible({ timeout: 240_000 });
+  // The button is gone with its job: the focus is still in the view that it stood in.
+  await expect(page.locator('section[aria-label="Proof"]:focus-within')).toHaveCount(1);
 });
 
 test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {

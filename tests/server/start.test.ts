@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync
 import { createServer } from 'node:net';
 import { join, resolve } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { freePort, removePostgres } from '../../scripts/lib/postgres.mjs';
+import { freePort, postgresFolder, removePostgres } from '../../scripts/lib/postgres.mjs';
 
 const MINUTES = 60_000;
 // Beside the other data of the tests: a temporary folder of the machine may be closed to the database user.
@@ -82,6 +82,30 @@ describe('npm start', () => {
   });
 
   it(
+    'a database that ends is started again, at the same address',
+    async () => {
+      const lock = join(postgresFolder(data), 'postmaster.pid');
+      const server = () => (existsSync(lock) ? Number(readFileSync(lock, 'utf8').split('\n')[0]) : null);
+      const before = server()!;
+      process.kill(before, 'SIGKILL');
+      await expect.poll(() => ![null, before].includes(server()), { timeout: MINUTES }).toBe(true);
+      await expect
+        .poll(async () => (await fetch(`http://127.0.0.1:${port}/sign-in`)).status, { timeout: MINUTES })
+        .toBe(200);
+      const form = { headers: { 'content-type': 'application/json', origin: `http://127.0.0.1:${port}` } };
+      const signIn = () =>
+        fetch(`http://127.0.0.1:${port}/sign-in/api/sign-in/email`, {
+          method: 'POST',
+          ...form,
+          body: JSON.stringify({ email: 'nobody@press.example', password: 'wrong wrong wrong' }),
+        });
+      // Answered from the database, which knows nobody of that name.
+      await expect.poll(async () => (await signIn()).status, { timeout: MINUTES, interval: 2000 }).toBe(401);
+    },
+    3 * MINUTES,
+  );
+
+  it(
     'killed outright, it leaves programs and locks behind, which the next start clears away; the data stay',
     async () => {
       const left = programs();
@@ -107,8 +131,10 @@ describe('npm start', () => {
       await ended(running);
       expect(running.exitCode).toBe(0);
       expect(mine.filter((pid) => existsSync(`/proc/${pid}`))).toEqual([]);
-      for (const name of ['running.pid', 'programs.pid', 'postgres/postmaster.pid'])
+      for (const name of ['running.pid', 'programs.pid'])
         expect(existsSync(join(data, name)), name).toBe(false);
+      expect(existsSync(join(postgresFolder(data), 'PG_VERSION'))).toBe(true);
+      expect(existsSync(join(postgresFolder(data), 'postmaster.pid'))).toBe(false);
     },
     2 * MINUTES,
   );

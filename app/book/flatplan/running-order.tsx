@@ -1,4 +1,10 @@
-import { StyleInjector } from '@dnd-kit/dom';
+import {
+  Accessibility,
+  type DragEndEvent,
+  type DragOverEvent,
+  type DragStartEvent,
+  StyleInjector,
+} from '@dnd-kit/dom';
 import { move } from '@dnd-kit/helpers';
 import { DragDropProvider } from '@dnd-kit/react';
 import { useSortable } from '@dnd-kit/react/sortable';
@@ -198,6 +204,28 @@ export function RunningOrder({
       remove(index);
     }
   };
+  const called = (id: unknown) => {
+    const entry = sections.find((section) => section.id === id);
+    return entry ? nameOf(entry) : 'The section';
+  };
+  const placeOf = (id: unknown) => sections.findIndex((section) => section.id === id) + 1;
+  /** What is said to those who cannot see it being dragged. */
+  const spoken = Accessibility.configure({
+    screenReaderInstructions: {
+      draggable:
+        'Press the space bar to pick the section up, the arrow keys to move it, the space bar again to put it down, and Escape to leave it where it was.',
+    },
+    announcements: {
+      dragstart: ({ operation: { source } }: DragStartEvent) =>
+        `${called(source?.id)} picked up from place ${placeOf(source?.id)} of ${sections.length}.`,
+      dragover: ({ operation: { source, target } }: DragOverEvent) =>
+        target && source?.id !== target.id
+          ? `${called(source?.id)} is at place ${placeOf(target.id)} of ${sections.length}.`
+          : undefined,
+      dragend: ({ operation: { source }, canceled }: DragEndEvent) =>
+        canceled ? `${called(source?.id)} left where it was.` : `${called(source?.id)} put down.`,
+    },
+  });
   const add = (kind: PageKind) => {
     setAnchor(null);
     const at = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
@@ -219,7 +247,7 @@ export function RunningOrder({
         Running order
       </Typography>
       <DragDropProvider
-        plugins={(defaults) => [...defaults, StyleInjector.configure({ nonce: pageNonce() ?? '' })]}
+        plugins={(defaults) => [...defaults, StyleInjector.configure({ nonce: pageNonce() ?? '' }), spoken]}
         onDragEnd={(event) => {
           if (event.canceled) return;
           const ids = move(
