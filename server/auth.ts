@@ -2,6 +2,7 @@ import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { APIError, createAuthMiddleware } from 'better-auth/api';
 import { eq } from 'drizzle-orm';
+import { keepReadyBanks } from './banks/ready.ts';
 import { type Database, db } from './db/client.ts';
 import * as schema from './db/schema.ts';
 import { newId } from './ids.ts';
@@ -115,8 +116,13 @@ async function openWorkspace(userId: string, name: string): Promise<void> {
   await db().transaction(async (tx) => {
     await tx.insert(schema.workspace).values({ id, name });
     await tx.insert(schema.member).values({ workspaceId: id, userId });
-    await tx.insert(schema.penName).values({ workspaceId: id, name });
   });
+  try {
+    await keepReadyBanks(id);
+  } catch (error) {
+    // A store that is full or away is no reason to turn a press away.
+    console.error('The ready word banks could not be kept:', error);
+  }
 }
 
 /** Who is asking, and the one workspace everything they ask for is looked up in. */
@@ -128,16 +134,22 @@ export interface Visitor {
   workspaceName: string;
 }
 
-/** The signed-in visitor of a request, or null. */
-export async function visitorOf(request: Request): Promise<Visitor | null> {
-  const found = await auth().api.getSession({ headers: request.headers });
-  if (!found) return null;
+/** The one workspace of a user, or null. */
+export async function workspaceOf(userId: string): Promise<{ id: string; name: string } | null> {
   const [row] = await db()
     .select({ id: schema.workspace.id, name: schema.workspace.name })
     .from(schema.member)
     .innerJoin(schema.workspace, eq(schema.workspace.id, schema.member.workspaceId))
-    .where(eq(schema.member.userId, found.user.id))
+    .where(eq(schema.member.userId, userId))
     .limit(1);
+  return row ?? null;
+}
+
+/** The signed-in visitor of a request, or null. */
+export async function visitorOf(request: Request): Promise<Visitor | null> {
+  const found = await auth().api.getSession({ headers: request.headers });
+  if (!found) return null;
+  const row = await workspaceOf(found.user.id);
   return row
     ? {
         userId: found.user.id,

@@ -12,6 +12,10 @@ export async function listPenNames(workspaceId: string): Promise<string[]> {
   return rows.map((row) => row.name);
 }
 
+/** The pen name that a new book begins with. @param press its name, where there is none yet */
+export const usualPenName = async (workspaceId: string, press: string): Promise<string> =>
+  (await listPenNames(workspaceId))[0] ?? press;
+
 export async function addPenName(workspaceId: string, name: string): Promise<void> {
   await db().insert(penName).values({ workspaceId, name }).onConflictDoNothing();
 }

@@ -13,7 +13,7 @@ import { parseRecipe } from '#core/book/recipe.ts';
 import { showSize } from '#core/units.ts';
 import { createBook, listBooks } from '#server/books.ts';
 import { newId } from '#server/ids.ts';
-import { listPenNames } from '#server/shelf.ts';
+import { usualPenName } from '#server/shelf.ts';
 import { BookCover } from '../parts/book-cover.tsx';
 import { FileButton } from '../parts/file-button.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
@@ -40,13 +40,12 @@ export async function action({ request }: Route.ActionArgs) {
   const { workspaceId, workspaceName } = await requireVisitor(request);
   const read = await formFrom(request, Wish);
   if (!read.success) throw new Response(read.issues[0].message, { status: 400 });
-  const [penName = ''] = await listPenNames(workspaceId);
   const recipe = parseRecipe({
     quill: 2,
     id: newId(),
     seed: newId(),
     title: 'Untitled',
-    penName,
+    penName: await usualPenName(workspaceId, workspaceName),
     imprint: workspaceName,
     print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
     sections: [

@@ -8,7 +8,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Form, redirect, useActionData, useNavigation } from 'react-router';
 import * as v from 'valibot';
-import { auth, DEMO_ACCOUNT, knownAddress, visitorOf } from '#server/auth.ts';
+import { auth, DEMO_ACCOUNT, knownAddress, visitorOf, workspaceOf } from '#server/auth.ts';
+import { addPenName } from '#server/shelf.ts';
 import { Brand } from '../parts/brand.tsx';
 import { tokens } from '../theme.ts';
 import { formFrom } from '../visitor.server.ts';
@@ -29,12 +30,19 @@ const Wish = v.variant('wish', [
     email,
     password: v.pipe(password, v.minLength(10, 'Use a password of 10 characters or more.')),
     name: v.pipe(v.string(), v.trim(), v.minLength(1, 'Write the name of your press.'), v.maxLength(100)),
+    penName: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(100)), ''),
   }),
 ]);
 
 export async function loader({ request }: Route.LoaderArgs) {
   if (await visitorOf(request)) throw redirect('/');
   return null;
+}
+
+/** Gives the workspace of a new account its first pen name. */
+async function namePenName(userId: string, name: string): Promise<void> {
+  const workspace = await workspaceOf(userId);
+  if (workspace) await addPenName(workspace.id, name);
 }
 
 /** Only ways inside this application, so that a link cannot send a visitor elsewhere. */
@@ -54,7 +62,8 @@ export async function action({ request }: Route.ActionArgs) {
   headers.set('content-type', 'application/json');
   headers.set('origin', new URL(auth().options.baseURL!).origin);
   for (const name of ['content-length', 'cookie']) headers.delete(name);
-  const { wish: _, ...body } = wish;
+  const { wish: _, ...asked } = wish;
+  const { penName: __, ...body } = { penName: '', ...asked };
   const answer = await auth().handler(
     new Request(`${auth().options.baseURL}/sign-in/api${path}`, {
       method: 'POST',
@@ -65,6 +74,10 @@ export async function action({ request }: Route.ActionArgs) {
   if (answer.ok) {
     const out = new Headers();
     for (const cookie of answer.headers.getSetCookie()) out.append('set-cookie', cookie);
+    if (wish.wish === 'sign up') {
+      const { user } = (await answer.json()) as { user: { id: string } };
+      await namePenName(user.id, wish.penName || wish.name);
+    }
     return redirect(to, { headers: out });
   }
   if (answer.status === 429)
@@ -128,7 +141,15 @@ export default function SignIn() {
             <input type="hidden" name="wish" value={fresh ? 'sign up' : 'sign in'} />
             <Stack spacing={4}>
               {fresh && (
-                <TextField name="name" label="Name of your press" required autoComplete="organization" />
+                <>
+                  <TextField name="name" label="Name of your press" required autoComplete="organization" />
+                  <TextField
+                    name="penName"
+                    label="Pen name"
+                    autoComplete="off"
+                    helperText="As it stands on your covers. Leave it empty to use the name of your press; more can be added later."
+                  />
+                </>
               )}
               <TextField name="email" type="email" label="E-mail" required autoComplete="username" />
               <TextField

@@ -1,5 +1,5 @@
 import { parseRecipe, type Recipe } from '#core/book/recipe.ts';
-import { resourcesOfBank } from './banks.ts';
+import { resourcesOfBank } from '../banks/ready.ts';
 
 const palettes = {
   hive: { ground: '#17323d', accent: '#efbf45', second: '#c8861b', light: '#f6ead0' },

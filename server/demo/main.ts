@@ -1,12 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { auth, DEMO_ACCOUNT } from '../auth.ts';
+import { keepReadyBanks } from '../banks/ready.ts';
 import { createBook } from '../books.ts';
 import { closeDatabase, db } from '../db/client.ts';
 import { book, member, penName, user } from '../db/schema.ts';
 import { newId } from '../ids.ts';
 import { stopQueue } from '../jobs.ts';
-import { keepResource, listResources } from '../resources/resources.ts';
-import { contentOfBank, DEMO_BANKS } from './banks.ts';
+import { listResources } from '../resources/resources.ts';
 import { demoBooks } from './books.ts';
 import { seedNiches } from './niches.ts';
 
@@ -34,10 +34,7 @@ async function seed(): Promise<void> {
       .values(['Odile Marrow', 'Teodor Vance'].map((name) => ({ workspaceId, name })));
     for (const recipe of demoBooks(() => newId()).reverse()) await createBook(workspaceId, recipe);
   }
-  if ((await listResources(workspaceId)).length === 0) {
-    for (const { id, name } of DEMO_BANKS)
-      await keepResource(workspaceId, { type: 'words', name }, [contentOfBank(id)]);
-  }
+  if ((await listResources(workspaceId)).length === 0) await keepReadyBanks(workspaceId);
   await seedNiches(workspaceId);
 }
 

@@ -17,7 +17,7 @@ import { niche } from '../db/schema.ts';
 import { newId } from '../ids.ts';
 import { storeLoader } from '../resources/loader.ts';
 import { type KeptResource, listResources } from '../resources/resources.ts';
-import { listPenNames } from '../shelf.ts';
+import { usualPenName } from '../shelf.ts';
 import { choicesOf, curveOf } from './choices.ts';
 import { countedRivals } from './rivals.ts';
 
@@ -137,8 +137,8 @@ export async function startBooks(
     .from(brief)
     .innerJoin(niche, eq(niche.id, brief.nicheId))
     .where(and(eq(brief.workspaceId, workspaceId), inArray(brief.id, ids as string[])));
-  const [[penName = ''], banks] = await Promise.all([
-    listPenNames(workspaceId),
+  const [penName, banks] = await Promise.all([
+    usualPenName(workspaceId, imprint),
     listResources(workspaceId, words.id),
   ]);
   const books: string[] = [];

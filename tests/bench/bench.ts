@@ -14,7 +14,7 @@ import { findWord, makeWordSearch } from '#core/puzzles/word-search/index.ts';
 import { randomStream } from '#core/random.ts';
 import { boundsOf, eachMark, readPath } from '#core/scene/index.ts';
 import { graphemes as graphemesOf } from '#core/words/graphemes.ts';
-import { DEMO_BANKS } from '#server/demo/banks.ts';
+import { READY_BANKS } from '#server/banks/ready.ts';
 import { recipeOf } from '../support/books.ts';
 import { curvesScene, drawCurves, FIGURES } from './curves.ts';
 
@@ -107,7 +107,7 @@ async function pdfRow(name: string, recipe: Recipe, most: number) {
   );
 }
 
-const words = DEMO_BANKS[0]!.words;
+const words = READY_BANKS[0]!.words;
 const ruled = (pages: number) => recipeOf([{ id: 'r', kind: 'ruled', pages }]);
 const searches = (items: number) =>
   recipeOf([

@@ -1,7 +1,7 @@
 import { bookFrom } from '#core/book/index.ts';
 import { writeInterior } from '#core/export/files.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
-import { DEMO_BANKS } from '#server/demo/banks.ts';
+import { READY_BANKS } from '#server/banks/ready.ts';
 import { recipeOf } from '../support/books.ts';
 
 // A process of its own, so that its peak is that of writing alone.
@@ -10,7 +10,7 @@ const book = recipeOf([
     id: 'w',
     kind: 'word-search',
     items: 828,
-    options: { words: { lists: [{ words: DEMO_BANKS[0]!.words }] } },
+    options: { words: { lists: [{ words: READY_BANKS[0]!.words }] } },
     solutions: { place: 'none' },
   },
 ]);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { behave } from './look.ts';
-import { expect, openBook, post, saved, test, url } from './quill.ts';
+import { emptyBook, expect, openBook, post, saved, test, ticket, url } from './quill.ts';
 
 const shop = { authorization: 'Bearer stand-in' };
 
@@ -105,6 +105,7 @@ test('another press sees nothing of this one', async ({ page, browser }) => {
   await expect(stranger.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await stranger.getByRole('button', { name: 'Create an account' }).click();
   await stranger.getByLabel('Name of your press').fill('Other Press');
+  await stranger.getByLabel('Pen name').fill('Ada Reed');
   await stranger.getByLabel('E-mail').fill('other@press.example');
   await stranger.getByLabel('Password').fill('a long enough phrase');
   await stranger.getByRole('button', { name: 'Open the account' }).click();
@@ -115,6 +116,19 @@ test('another press sees nothing of this one', async ({ page, browser }) => {
   expect((await context.request.get(url(`/books/${id}/files/interior.pdf`))).status()).toBe(404);
   await stranger.goto(url('/books'));
   await expect(stranger.getByText('Your books appear here.')).toBeVisible();
+  // It begins with a pen name, word banks, and a book that says what it needs.
+  await emptyBook(stranger);
+  await expect(stranger.getByText(/^Ada Reed · Other Press/)).toBeVisible();
+  const needs = stranger.getByRole('region', { name: 'What this book still needs' });
+  await expect(needs).toContainText('it has 2, and Wrenfair prints 24 or more');
+  await expect(needs).toContainText('a title, a description for the shop, a price');
+  await stranger.getByRole('button', { name: /Add pages/ }).click();
+  await stranger.getByRole('menuitem', { name: /^Word search/ }).click();
+  await expect(needs).toBeHidden();
+  await stranger.getByRole('combobox', { name: 'Words', exact: true }).click();
+  await stranger.getByRole('option', { name: /^Garden/ }).click();
+  await saved(stranger);
+  await expect(ticket(stranger, 'Proof')).toContainText('3 to fix');
   await context.close();
 });
 

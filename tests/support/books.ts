@@ -1,6 +1,6 @@
 import { type Book, bookFrom, type Recipe } from '#core/book/index.ts';
 import { gather, hashOf, type ResourceLoader } from '#core/resources/index.ts';
-import { contentOfBank, DEMO_BANKS } from '#server/demo/banks.ts';
+import { contentOfBank, READY_BANKS } from '#server/banks/ready.ts';
 import { demoBooks } from '#server/demo/books.ts';
 
 /** The demo's books with readable ids. */
@@ -12,7 +12,7 @@ export const [beekeeper, nightSkies, tidePool, hedgerow, yearAtTheHive] = demoBo
   Recipe,
 ];
 
-const banks = new Map(DEMO_BANKS.map(({ id }) => [hashOf(contentOfBank(id)), contentOfBank(id)]));
+const banks = new Map(READY_BANKS.map(({ id }) => [hashOf(contentOfBank(id)), contentOfBank(id)]));
 
 /** The word banks of the demo, and no pictures. */
 const demoLoader: ResourceLoader = {

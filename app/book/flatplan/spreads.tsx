@@ -13,6 +13,7 @@ import { usePages } from '../../preview/use-pages.ts';
 import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
 import { pigmentOf } from './running-order.tsx';
+import { StillNeeded } from './still-needed.tsx';
 
 /** Widths of a page in the flatplan, in CSS pixels, smallest first. */
 const SIZES = [52, 74, 104, 150] as const;
@@ -186,11 +187,7 @@ export function Spreads({
             </div>
           ))}
         </Box>
-        {plan.pages.length === 0 && (
-          <Typography sx={{ mt: 8, textAlign: 'center' }}>
-            Your pages will appear here as spreads. Add pages in the running order.
-          </Typography>
-        )}
+        <StillNeeded />
       </Box>
     </Box>
   );
