@@ -38,6 +38,10 @@ export function Layout({ children }: { children: ReactNode }) {
         <Meta />
         <Links />
         <meta name="emotion-insertion-point" content="" />
+        {/* Notices make their styles as soon as their program is there, and ask for the nonce under this name. */}
+        <script nonce={nonce} suppressHydrationWarning>
+          window.__nonce__=document.currentScript.nonce
+        </script>
       </head>
       <body>
         <EarlyPress />

@@ -11,6 +11,7 @@ export default [
   route('books/open', 'routes/open-book.ts'),
   route('faces/:face', 'routes/face.ts'),
   route('pen-names', 'routes/pen-names.ts'),
+  route('find', 'routes/find.ts'),
   route('books/:book/save', 'routes/save-book.ts'),
   route('books/:book/history', 'routes/book-history.ts'),
   route('books/:book/files/:name', 'routes/book-file.ts'),

@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { NavLink, useFetcher, useParams } from 'react-router';
 import { isRunning } from '../parts/jobs.tsx';
+import { tell } from '../parts/notices.tsx';
 import { saveWords } from '../parts/save-words.ts';
+import { useCommand } from '../parts/shortcuts.tsx';
 import { useDesk } from './book-desk.tsx';
 import { History } from './history.tsx';
 import { useBook, useBookSteps } from './store.ts';
@@ -24,7 +25,6 @@ export function BookHeader() {
   const fetcher = useFetcher();
   /** Files were asked for: at once, or as soon as what was changed last is saved. */
   const [wanted, setWanted] = useState(false);
-  const [said, setSaid] = useState('');
   const [history, setHistory] = useState(false);
   const making = jobs.find((job) => job.kind === 'make-files' && isRunning(job));
   const series = recipe.series ? `${recipe.series.name}, Volume ${recipe.series.volume} · ` : '';
@@ -33,9 +33,12 @@ export function BookHeader() {
   useEffect(() => {
     if (!wanted || unsaved) return;
     setWanted(false);
-    if (filesCurrent) setSaid('The files are up to date. There is nothing to make.');
+    if (filesCurrent) tell('The files are up to date. There is nothing to make.');
     else void submit({ wish: 'make files' }, { method: 'post', action: `/books/${book}` });
   }, [wanted, unsaved, filesCurrent, submit, book]);
+  const busy = wanted || making !== undefined;
+  useCommand({ does: 'Make files', group: 'Book', when: !busy }, () => setWanted(true));
+  useCommand({ does: 'History', group: 'Book' }, () => setHistory(true));
   const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-end', columnGap: 5, rowGap: 1, mb: 2.5 }}>
@@ -92,7 +95,7 @@ export function BookHeader() {
       </Box>
       <Button
         variant="contained"
-        disabled={wanted || making !== undefined}
+        disabled={busy}
         title={mustFix ? `${mustFix} to fix first, or the service will refuse the book` : ''}
         onClick={() => setWanted(true)}
       >
@@ -102,7 +105,6 @@ export function BookHeader() {
             ? 'Saving first…'
             : 'Make files'}
       </Button>
-      <Snackbar open={said !== ''} autoHideDuration={5000} onClose={() => setSaid('')} message={said} />
       {history && <History onClose={() => setHistory(false)} />}
     </Box>
   );

@@ -1,9 +1,7 @@
-import { useEffect } from 'react';
-import { useNavigate, useParams } from 'react-router';
-import { isTyping } from '../parts/is-typing.ts';
-import { useBookStore } from './store.ts';
+import { useShortcut } from '../parts/shortcuts.tsx';
+import { useBookSteps, useBookStore } from './store.ts';
 
-/** The five views in the order a book is made; Alt and their number opens them. */
+/** The five views in the order a book is made. */
 export const VIEWS = [
   ['brief', 'Brief'],
   ['flatplan', 'Flatplan'],
@@ -12,28 +10,10 @@ export const VIEWS = [
   ['proof', 'Proof'],
 ] as const;
 
-/** Ctrl+Z, Ctrl+Shift+Z or Ctrl+Y, and Alt+1 to Alt+5. */
+/** Undo and redo; inside a field the browser undoes typing. */
 export function useBookKeys(): void {
-  const store = useBookStore();
-  const navigate = useNavigate();
-  const { book } = useParams();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const key = event.key.toLowerCase();
-      const view = event.altKey ? VIEWS[Number(event.code.replace('Digit', '')) - 1] : undefined;
-      if (view) {
-        event.preventDefault();
-        void navigate(`/books/${book}/${view[0]}`);
-        return;
-      }
-      // Inside a field the browser undoes typing.
-      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return;
-      if (key === 'z' && !event.shiftKey) store.getState().undo();
-      else if (key === 'y' || (key === 'z' && event.shiftKey)) store.getState().redo();
-      else return;
-      event.preventDefault();
-    };
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
-  }, [store, navigate, book]);
+  const { undo, redo } = useBookStore().getState();
+  const steps = useBookSteps();
+  useShortcut({ keys: 'mod+z', does: 'Undo', group: 'Book', when: steps.back > 0 }, undo);
+  useShortcut({ keys: 'mod+shift+z,mod+y', does: 'Redo', group: 'Book', when: steps.forth > 0 }, redo);
 }

@@ -4,13 +4,15 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useFetcher, useSearchParams } from 'react-router';
 import { CartesianGrid, ComposedChart, Line, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
 import { copiesAMonth, copiesRange, DEFAULT_CURVE, fitCurve, INTERVAL_LEVEL } from '#core/niche/index.ts';
 import type { KeptPair } from '#server/niches/choices.ts';
+import { Mark } from '../parts/mark.tsx';
+import { offerUndo } from '../parts/notices.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
-import { UndoBar, useUndo } from '../parts/undo-bar.tsx';
 import { tokens } from '../theme.ts';
 import { axis, ChartFrame, PLOT, Told } from './chart-frame.tsx';
 import { ImportDialog } from './import/import-dialog.tsx';
@@ -36,7 +38,6 @@ export function Calibration({
   const [rank, setRank] = useState('');
   const [sold, setSold] = useState('');
   const [bringing, setBringing] = useState(false);
-  const undo = useUndo();
   const fitted = useMemo(() => fitCurve(pairs), [pairs]);
   const fits = 'curve' in fitted && fitted.curve.slope < 0 ? fitted : null;
   const curve = fits?.curve ?? DEFAULT_CURVE;
@@ -66,7 +67,7 @@ export function Calibration({
     void fetcher.submit(wish, { method: 'post', action: `/niches/sums?market=${market}` });
   const takeOut = ({ id, ...pair }: KeptPair) => {
     send({ wish: 'drop pair', id });
-    undo.offerUndo(`Rank ${count(pair.rank)} removed`, () =>
+    offerUndo(`Rank ${count(pair.rank)} removed`, () =>
       send({ wish: 'add pair', rank: String(pair.rank), copies: String(pair.copies) }),
     );
   };
@@ -200,7 +201,7 @@ export function Calibration({
       </ChartFrame>
       <Typography variant="body2" sx={{ mb: 2 }} role="status">
         {fits
-          ? `Copies = ${copies(copiesAMonth(1000, curve))} at rank 1,000, falling as rank to the power of ${minus(fits.curve.slope)} (between ${minus(fits.slopeRange.low)} and ${minus(fits.slopeRange.high)}, ${INTERVAL_LEVEL * 100}% confidence). R² ${fits.line.rSquared.toFixed(2)}, ${pairs.length} pairs${fits.outliers.some(Boolean) ? `; ✕ ${fits.outliers.filter(Boolean).length} lies further off than chance allows, and still counts until you take it out` : ''}. The dashed line is the usual curve; the pale ones bound where 9 of 10 books should fall.`
+          ? `Copies = ${copies(copiesAMonth(1000, curve))} at rank 1,000, falling as rank to the power of ${minus(fits.curve.slope)} (between ${minus(fits.slopeRange.low)} and ${minus(fits.slopeRange.high)}, ${INTERVAL_LEVEL * 100}% confidence). R² ${fits.line.rSquared.toFixed(2)}, ${pairs.length} pairs${fits.outliers.some(Boolean) ? `; ${fits.outliers.filter(Boolean).length} lies further off than chance allows, and still counts until you take it out` : ''}. The dashed line is the usual curve; the pale ones bound where 9 of 10 books should fall.`
           : 'lacking' in fitted
             ? `${fitted.lacking} Until then the usual curve holds, from half to double.`
             : 'In these pairs more copies go with a worse rank, which cannot be right; the usual curve is kept. Check the pairs.'}
@@ -266,7 +267,11 @@ export function Calibration({
               <td>{copies(pair.copies)}</td>
               <td>{copies(copiesAMonth(pair.rank, curve))}</td>
               <Box component="td" sx={{ color: 'error.main' }}>
-                {pair.apart ? '✕ outlier' : ''}
+                {pair.apart && (
+                  <>
+                    <Mark icon={X} /> outlier
+                  </>
+                )}
               </Box>
               <td>
                 <Button size="small" sx={{ p: 0 }} onClick={() => takeOut(pair)}>
@@ -278,7 +283,6 @@ export function Calibration({
         </tbody>
       </Box>
       {bringing && <ImportDialog table="sales" market={market} onClose={() => setBringing(false)} />}
-      <UndoBar {...undo} />
     </Box>
   );
 }

@@ -16,7 +16,7 @@ import type { Moves } from '#server/niches/looks.ts';
 import type { OpenedNiche } from '#server/niches/niches.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
 import { isRunning, type Job, useJobs } from '../parts/jobs.tsx';
-import { type Undo, useUndo } from '../parts/undo-bar.tsx';
+import { offerUndo } from '../parts/notices.tsx';
 import { useFresh } from '../parts/use-fresh.ts';
 import { bringRows } from './import/lots.ts';
 import { post } from './post.ts';
@@ -45,7 +45,7 @@ export interface GivenNiche {
 
 export type RivalMarks = Partial<Pick<Rival, 'hidden' | 'unlike' | 'watched'>>;
 
-export interface NicheDesk extends GivenNiche, Undo {
+export interface NicheDesk extends GivenNiche {
   /** Null while they are on their way. */
   rivals: Rival[] | null;
   problem: string;
@@ -84,8 +84,6 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
   const latest = looks.at(-1) ?? null;
   const { rivals, problem, change, reload, complain } = useRivals(niche.id, curve, rivalsMark);
   const [filter, setFilter] = useState<RivalFilter>({});
-  const undo = useUndo();
-  const { offerUndo } = undo;
   const day = latest?.day ?? '2000-01-01';
   const laid = useMemo(() => layOut(rivals ?? NO_RIVALS, day), [rivals, day]);
   const narrowed = useMemo(() => laid.narrow(filter), [laid, filter]);
@@ -111,7 +109,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
       const back = Object.fromEntries(Object.entries(marks).map(([key, value]) => [key, !value]));
       offerUndo(words, () => send(ids, back));
     },
-    [send, offerUndo],
+    [send],
   );
   const takeOut = useCallback(
     (ids: string[]) => {
@@ -130,7 +128,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
       quietly(away);
       offerUndo(`${rows.length} of your own rows removed`, () => quietly(back));
     },
-    [rivals, niche.id, reload, complain, offerUndo],
+    [rivals, niche.id, reload, complain],
   );
 
   return (
@@ -148,7 +146,6 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
         mark,
         reload,
         takeOut,
-        ...undo,
         jobs,
         latest,
       }}

@@ -6,8 +6,9 @@ import Typography from '@mui/material/Typography';
 import { Link as To } from 'react-router';
 import type { NicheRow } from '#server/niches/niches.ts';
 import { tokens } from '../theme.ts';
-import { copies, count, dayShown, sentence, VERDICTS, wholeDollars } from './show.ts';
+import { copies, count, dayShown, sentence, VERDICT_COLORS, wholeDollars } from './show.ts';
 import { Spark } from './spark.tsx';
+import { VerdictMark } from './verdict-mark.tsx';
 
 /** Niches as a table, with a heading. */
 export const rowsOfNiches = (niches: readonly NicheRow[]) => [
@@ -96,8 +97,8 @@ export function NicheLine({
       <Spark values={spark} label={`Monthly sales of the top 20 over ${spark.length} snapshots`} />
       {latest ? (
         <Box sx={{ textAlign: 'right' }}>
-          <Typography sx={{ fontWeight: 700, color: VERDICTS[latest.word].color }}>
-            {VERDICTS[latest.word].sign} {sentence(latest.word)}, {latest.points.toFixed(1)}
+          <Typography sx={{ fontWeight: 700, color: VERDICT_COLORS[latest.word] }}>
+            <VerdictMark word={latest.word} /> {sentence(latest.word)}, {latest.points.toFixed(1)}
           </Typography>
           <Typography variant="caption">
             a new title could earn {wholeDollars(latest.newcomer.low)}–{wholeDollars(latest.newcomer.high)} a

@@ -5,7 +5,8 @@ import { useMemo } from 'react';
 import { Link as To } from 'react-router';
 import { tokens } from '../theme.ts';
 import { useNiche } from './niche-desk.tsx';
-import { copies, count, VERDICTS } from './show.ts';
+import { copies, count } from './show.ts';
+import { VerdictMark } from './verdict-mark.tsx';
 import { WidenBar } from './widen-bar.tsx';
 
 const SHOWN = 40;
@@ -66,8 +67,7 @@ export function PhraseList() {
             {best.map(({ id, phrase, results, demand, word }) => (
               <tr key={id}>
                 <td>
-                  <span aria-hidden>{word ? `${VERDICTS[word].sign} ` : ''}</span>
-                  {phrase}
+                  {word && <VerdictMark word={word} />} {phrase}
                 </td>
                 <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
                   {count(results)}

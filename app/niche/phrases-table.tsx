@@ -1,7 +1,10 @@
+import { Star } from 'lucide-react';
 import { WAYS } from '#core/niche/index.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
+import { Mark } from '../parts/mark.tsx';
 import { type RowColumn, type RowGroup, RowTable } from '../parts/row-table.tsx';
-import { copies, count, dollars, NOTHING, sentence, VERDICTS, verdictOrder } from './show.ts';
+import { copies, count, dollars, NOTHING, sentence, VERDICT_COLORS, verdictOrder } from './show.ts';
+import { VerdictMark } from './verdict-mark.tsx';
 
 export type PhraseSort =
   | 'phrase'
@@ -23,24 +26,29 @@ const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
     name: 'Phrase',
     width: 'minmax(200px, 1fr)',
     left: true,
-    show: ({ phrase, chosen }) => `${chosen ? '★ ' : ''}${phrase}`,
+    show: ({ phrase, chosen }) => (
+      <>
+        {chosen && <Mark icon={Star} filled />} {phrase}
+      </>
+    ),
   },
   {
     key: 'word',
     name: 'Verdict',
-    color: ({ word, results }) => (word && results ? VERDICTS[word].color : undefined),
+    color: ({ word, results }) => (word && results ? VERDICT_COLORS[word] : undefined),
     width: '120px',
     left: true,
-    show: ({ word, state, results }) =>
-      state === 'waiting'
-        ? 'waiting'
-        : state === 'failed'
-          ? 'lookup failed'
-          : results === 0
-            ? 'no results'
-            : word
-              ? `${VERDICTS[word].sign} ${sentence(word)}`
-              : NOTHING,
+    show: ({ word, state, results }) => {
+      if (state === 'waiting') return 'waiting';
+      if (state === 'failed') return 'lookup failed';
+      if (results === 0) return 'no results';
+      if (!word) return NOTHING;
+      return (
+        <>
+          <VerdictMark word={word} /> {sentence(word)}
+        </>
+      );
+    },
   },
   {
     key: 'points',

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { Check, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useRevalidator } from 'react-router';
 import type { Rival } from '#core/niche/index.ts';
@@ -91,7 +92,7 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
           {rival.title}
         </Typography>
         <Button size="small" onClick={onClose} aria-label="Close the rival">
-          ✕
+          <X size={16} />
         </Button>
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
@@ -109,8 +110,14 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
           </Button>
         ))}
         {first && (
-          <Button size="small" variant="outlined" aria-pressed={inBrief} onClick={() => void toBrief()}>
-            {inBrief ? 'In the brief ✓' : 'For the brief'}
+          <Button
+            size="small"
+            variant="outlined"
+            startIcon={inBrief ? <Check size={16} /> : undefined}
+            aria-pressed={inBrief}
+            onClick={() => void toBrief()}
+          >
+            {inBrief ? 'In the brief' : 'For the brief'}
           </Button>
         )}
       </Box>

@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
+import { ArrowDown, ArrowUp, EqualNot, Eye, Pencil } from 'lucide-react';
 import { counts, type Rival, type SortKey } from '#core/niche/index.ts';
+import { Mark } from '../parts/mark.tsx';
 import { type RowColumn, RowTable } from '../parts/row-table.tsx';
 import { useNiche } from './niche-desk.tsx';
 import { copies, count, dollars, NOTHING, wholeDollars } from './show.ts';
@@ -44,9 +46,21 @@ export function RivalsTable({
       hint: ({ title, penName }) => `${title}, ${penName}`,
       show: (rival) => (
         <>
-          {rival.watched && <span title="Under watch">◉ </span>}
-          {rival.unlike && <span title="Not really comparable">≠ </span>}
-          {rival.source === 'own' && <span title="Your own row">✎ </span>}
+          {rival.watched && (
+            <span title="Under watch">
+              <Mark icon={Eye} />{' '}
+            </span>
+          )}
+          {rival.unlike && (
+            <span title="Not really comparable">
+              <Mark icon={EqualNot} />{' '}
+            </span>
+          )}
+          {rival.source === 'own' && (
+            <span title="Your own row">
+              <Mark icon={Pencil} />{' '}
+            </span>
+          )}
           <Box component="span" sx={{ textDecoration: counts(rival) ? 'none' : 'line-through' }}>
             {rival.title}
           </Box>
@@ -78,7 +92,12 @@ export function RivalsTable({
         const before = moves?.ranksBefore[id];
         if (!before || !rank) return moves && rank ? 'new' : NOTHING;
         const change = Math.round((rank / before - 1) * 100);
-        return change === 0 ? '=' : `${change < 0 ? '▲' : '▼'} ${Math.abs(change)} %`;
+        if (change === 0) return '=';
+        return (
+          <>
+            <Mark icon={change < 0 ? ArrowUp : ArrowDown} /> {Math.abs(change)}%
+          </>
+        );
       },
       hint: ({ id }) =>
         moves?.ranksBefore[id] ? `rank ${count(moves.ranksBefore[id]!)} on ${moves.since}` : undefined,

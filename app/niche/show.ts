@@ -28,12 +28,12 @@ export const partValue = (value: number, unit: VerdictPart['unit']): string => {
   return unit === 'copies' ? `${copies(value)} a month` : count(value);
 };
 
-/** A sign beside the word, so that no verdict is told by color alone. */
-export const VERDICTS: Record<VerdictWord, { sign: string; color: string }> = {
-  open: { sign: '◆', color: 'primary.main' },
-  'worth a try': { sign: '◇', color: 'warning.main' },
-  crowded: { sign: '✕', color: 'error.main' },
-  'no demand': { sign: '○', color: 'text.secondary' },
+/** Beside the sign of a verdict, never alone. */
+export const VERDICT_COLORS: Record<VerdictWord, string> = {
+  open: 'primary.main',
+  'worth a try': 'warning.main',
+  crowded: 'error.main',
+  'no demand': 'text.secondary',
 };
 
 export const verdictOrder = (word: VerdictWord | null): number => (word ? VERDICT_WORDS.indexOf(word) : 9);

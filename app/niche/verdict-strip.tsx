@@ -4,12 +4,12 @@ import Typography from '@mui/material/Typography';
 import { Link as To } from 'react-router';
 import type { Verdict } from '#core/niche/index.ts';
 import { tokens } from '../theme.ts';
-import { partValue, sentence, VERDICTS, wholeDollars } from './show.ts';
+import { partValue, sentence, VERDICT_COLORS, wholeDollars } from './show.ts';
+import { VerdictMark } from './verdict-mark.tsx';
 
 /** The verdict in a word, with each of its parts: its value, its two thresholds, its weight, and how much it counts. */
 export function VerdictStrip({ verdict }: { verdict: Verdict }) {
   const { word, points, parts, newcomer } = verdict;
-  const { sign, color } = VERDICTS[word];
   const weights = parts.reduce((sum, { weight }) => sum + weight, 0) || 1;
   return (
     <Box
@@ -31,10 +31,10 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
             fontWeight: 700,
             fontSize: 21,
             lineHeight: 1.2,
-            color: color,
+            color: VERDICT_COLORS[word],
           }}
         >
-          {sign} {sentence(word)}
+          <VerdictMark word={word} /> {sentence(word)}
         </Typography>
         <Typography variant="body2">{points.toFixed(1)} of 10 points</Typography>
         <Typography variant="body2" sx={{ mt: 0.5 }}>

@@ -1,8 +1,11 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { ArrowDown, ArrowUp } from 'lucide-react';
 import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react';
 import { tokens } from '../theme.ts';
+import { Mark } from './mark.tsx';
+import { type Shortcut, useListedKeys } from './shortcuts.tsx';
 
 const ROW = 30;
 const PAGE = 12;
@@ -48,6 +51,15 @@ interface RowTableProps<Row, Key extends string> {
   empty: string;
 }
 
+const group = 'Tables';
+const TABLE_KEYS: Shortcut[] = [
+  { keys: 'arrows', does: 'From row to row', group },
+  { keys: 'shift+arrows', does: 'Choose the rows between', group },
+  { keys: 'space', does: 'Choose the row', group },
+  { keys: 'enter', does: 'Open the row, or close it', group },
+  { keys: 'escape', does: 'Choose none, or close what is open', group },
+];
+
 const isGroup = (line: unknown): line is RowGroup =>
   typeof line === 'object' && line !== null && 'group' in line;
 
@@ -58,6 +70,7 @@ const isGroup = (line: unknown): line is RowGroup =>
 export function RowTable<Row extends object, Key extends string>(props: RowTableProps<Row, Key>) {
   const { label, keysTold, columns, count, lineAt, idOf, nameOf, sort, onSort, chosen, onChosen } = props;
   const { keys = {}, open = null, onOpen, pale, bold, empty } = props;
+  useListedKeys(TABLE_KEYS);
   const scroller = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState(0);
   const anchor = useRef(0);
@@ -171,8 +184,7 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
                 fontWeight: sort.by === key ? 700 : 400,
               }}
             >
-              {sort.by === key ? (sort.down ? '↓ ' : '↑ ') : ''}
-              {name}
+              {sort.by === key && <Mark icon={sort.down ? ArrowDown : ArrowUp} />} {name}
             </ButtonBase>
           </Box>
         ))}

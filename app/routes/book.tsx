@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useEffect, useState } from 'react';
-import { Outlet, redirect, useLocation } from 'react-router';
+import { Outlet, redirect, useLocation, useParams } from 'react-router';
 import * as v from 'valibot';
 import { fingerprint } from '#core/fingerprint.ts';
 import { typeface, words } from '#core/resources/index.ts';
@@ -16,6 +16,7 @@ import { BookMessages } from '../book/book-messages.tsx';
 import { JobTicket } from '../book/job-ticket.tsx';
 import { BookProvider, openBookStore } from '../book/store.ts';
 import { useBookKeys, VIEWS } from '../book/use-book-keys.ts';
+import { ViewShortcuts } from '../parts/view-shortcuts.tsx';
 import type { RouteHandle } from '../preview/early-press.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/book.ts';
@@ -99,6 +100,7 @@ function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
 function OpenedBook() {
   useBookKeys();
   const { pathname } = useLocation();
+  const params = useParams();
   const view = VIEWS.find(([path]) => pathname.endsWith(`/${path}`))?.[1];
   return (
     <Box
@@ -123,6 +125,7 @@ function OpenedBook() {
         <Outlet />
       </Box>
       <BookMessages />
+      <ViewShortcuts group="Book" under={`/books/${params.book}`} views={VIEWS} />
     </Box>
   );
 }

@@ -8,7 +8,8 @@ import * as v from 'valibot';
 import { listBooks } from '#server/books.ts';
 import { listNiches, markSeen, unseenChanges } from '#server/niches/niches.ts';
 import { listSubmissions } from '#server/submissions.ts';
-import { dayShown, VERDICTS } from '../niche/show.ts';
+import { dayShown } from '../niche/show.ts';
+import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { BookCover } from '../parts/book-cover.tsx';
 import { SubmissionState } from '../parts/submission-state.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
@@ -165,9 +166,13 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
                 {phrase}
               </Link>
               <span>
-                {latest
-                  ? `${VERDICTS[latest.word].sign} ${latest.word}, ${latest.points.toFixed(1)}`
-                  : 'not searched yet'}
+                {latest ? (
+                  <>
+                    <VerdictMark word={latest.word} /> {latest.word}, {latest.points.toFixed(1)}
+                  </>
+                ) : (
+                  'not searched yet'
+                )}
               </span>
             </Box>
           ))}

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
+import { Check } from 'lucide-react';
 import { Link, redirect, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
 import {
@@ -16,6 +17,7 @@ import {
 import { openNiche } from '#server/niches/niches.ts';
 import { BriefForm } from '../niche/brief-form.tsx';
 import { useNiche } from '../niche/niche-desk.tsx';
+import { offerUndo } from '../parts/notices.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche-brief.ts';
@@ -77,7 +79,7 @@ const BRIEF_FIELDS = [
 
 /** What is decided. Several briefs make several books at once. */
 export default function NicheBrief({ loaderData }: Route.ComponentProps) {
-  const { niche, offerUndo } = useNiche();
+  const { niche } = useNiche();
   const { briefs } = loaderData;
   const [search, setSearch] = useSearchParams();
   const fetcher = useFetcher();
@@ -105,7 +107,8 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
             <Tab
               key={briefId}
               value={briefId}
-              label={`${i + 1}. ${brief.title || brief.phrase}${bookId ? ' ✓' : ''}`}
+              label={`${i + 1}. ${brief.title || brief.phrase}`}
+              {...(bookId ? { icon: <Check size={14} aria-label="has a book" />, iconPosition: 'end' } : {})}
               sx={{ textTransform: 'none', maxWidth: 240 }}
             />
           ))}

@@ -16,6 +16,7 @@ import {
 } from '#core/niche/index.ts';
 import { useNiche } from '../niche/niche-desk.tsx';
 import { copies, count } from '../niche/show.ts';
+import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { Choice } from '../parts/choice.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { tokens } from '../theme.ts';
@@ -203,7 +204,7 @@ export default function NicheGaps() {
                         }}
                         style={{ background: cell.demand > 0 ? shade(cell) : 'transparent' }}
                       >
-                        {table.best.includes(cell) ? '◆ ' : ''}
+                        {table.best.includes(cell) && <VerdictMark word="open" />}{' '}
                         {cell.demand > 0 ? copies(cell.demand) : 'none'}
                         <Box component="span" sx={{ fontSize: 12, display: 'block', lineHeight: 1 }}>
                           {cell.demand > 0 ? `${cell.sellers} sell` : '\u00a0'}
@@ -220,8 +221,8 @@ export default function NicheGaps() {
         </Box>
         <Typography variant="caption" component="p" sx={{ mt: 2 }}>
           Each cell: copies a month of the best sellers, and how many books sell {count(choices.sellsFrom)} or
-          more. The darker, the more copies for each seller and a newcomer; ◆ marks the five best. A dot has
-          not been looked up.
+          more. The darker, the more copies for each seller and a newcomer; <VerdictMark word="open" /> marks
+          the five best. A dot has not been looked up.
         </Typography>
       </Box>
       <Box

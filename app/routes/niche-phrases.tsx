@@ -23,6 +23,7 @@ import { ImportDialog } from '../niche/import/import-dialog.tsx';
 import { useNiche } from '../niche/niche-desk.tsx';
 import { comparePhrases, type PhraseSort, PhrasesTable } from '../niche/phrases-table.tsx';
 import { WidenBar } from '../niche/widen-bar.tsx';
+import { offerUndo } from '../parts/notices.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche-phrases.ts';
@@ -112,7 +113,7 @@ const DOWNWARDS = new Set<PhraseSort>(['points', 'demand', 'volume', 'price']);
 
 /** Every phrase the niche was widened to: looked up, grouped, sorted, chosen as keywords. */
 export default function NichePhrases() {
-  const { niche, phrases, offerUndo } = useNiche();
+  const { niche, phrases } = useNiche();
   const [words, setWords] = useState('');
   const [grouped, setGrouped] = useState(false);
   const [onlyGood, setOnlyGood] = useState(false);
@@ -216,7 +217,7 @@ export default function NichePhrases() {
             Group by keyword
           </ToggleButton>
           <ToggleButton value="good" size="small" selected={onlyGood} onChange={() => setOnlyGood(!onlyGood)}>
-            ◆ ◇ promising only
+            Promising only
           </ToggleButton>
           <Box sx={{ flex: 1 }} />
           <span role="status">
@@ -284,7 +285,7 @@ export default function NichePhrases() {
             <Box component="span" sx={{ color: 'text.secondary', fontSize: 14 }}>
               {fetcher.data && 'kept' in fetcher.data
                 ? `${fetcher.data.kept} kept as niches of their own.`
-                : 'Space chooses, K makes a keyword candidate. ◆ open, ◇ worth a try, ✕ crowded, ○ no demand.'}
+                : 'Space chooses, K makes a keyword candidate.'}
             </Box>
           )}
         </Box>

@@ -13,10 +13,9 @@ import { type PhraseRow, phrasesJson } from '#server/niches/phrases.ts';
 import { NicheDeskProvider, useNiche } from '../niche/niche-desk.tsx';
 import { beginRivals } from '../niche/rivals.ts';
 import { dayShown } from '../niche/show.ts';
-import { useNicheKeys } from '../niche/use-niche-keys.ts';
 import { isRunning } from '../parts/jobs.tsx';
 import { JobLine } from '../parts/jobs-button.tsx';
-import { UndoBar } from '../parts/undo-bar.tsx';
+import { ViewShortcuts } from '../parts/view-shortcuts.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche.ts';
 
@@ -106,15 +105,13 @@ export default function Niche({ loaderData }: Route.ComponentProps) {
       <Box sx={{ height: '100%', display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
         <Header />
         <Outlet />
+        <ViewShortcuts group="Niche" under={`/niches/${loaderData.niche.id}`} views={VIEWS} />
       </Box>
     </NicheDeskProvider>
   );
 }
 
-const PATHS = VIEWS.map(([path]) => path);
-
 function Header() {
-  useNicheKeys(PATHS);
   const desk = useNiche();
   const { niche, looks, latest, rivals, problem, jobs } = desk;
   const busy = useNavigation().formMethod === 'POST';
@@ -200,7 +197,6 @@ function Header() {
           {problem}
         </Alert>
       )}
-      <UndoBar {...desk} />
     </Box>
   );
 }

@@ -17,10 +17,11 @@ import {
   dollars,
   partValue,
   sentence,
-  VERDICTS,
+  VERDICT_COLORS,
   wholeDollars,
 } from '../niche/show.ts';
 import { Spark } from '../niche/spark.tsx';
+import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niches-compare.ts';
@@ -79,8 +80,8 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
         verdict ? `${sentence(verdict.word)}, ${verdict.points.toFixed(1)} of 10` : 'not searched yet',
       show: ({ verdict }) =>
         verdict && (
-          <Box component="strong" sx={{ color: VERDICTS[verdict.word].color }}>
-            {VERDICTS[verdict.word].sign} {sentence(verdict.word)}, {verdict.points.toFixed(1)} of 10
+          <Box component="strong" sx={{ color: VERDICT_COLORS[verdict.word] }}>
+            <VerdictMark word={verdict.word} /> {sentence(verdict.word)}, {verdict.points.toFixed(1)} of 10
           </Box>
         ),
     },

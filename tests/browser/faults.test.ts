@@ -29,7 +29,7 @@ test('a connection that breaks half-way is tried again and makes one submission'
   // The service does the work of the next three requests and is gone before it answers; then it is busy.
   await behave({ breakAfterWork: 3, busy: 1 });
   await page.getByRole('button', { name: 'Submit', exact: true }).click();
-  await expect(page.getByText('✓ Live')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Live', { exact: true })).toBeVisible({ timeout: 60_000 });
   expect(await submissionsOf(title)).toHaveLength(1);
 });
 
@@ -49,7 +49,7 @@ test('a strict reviewer’s reasons are shown on the book', async ({ page }) => 
   await page.getByRole('button', { name: 'Make files now' }).click();
   await expect(page.getByText('Up to date')).toBeVisible({ timeout: 240_000 });
   await page.getByRole('button', { name: 'Submit', exact: true }).click();
-  await expect(page.getByText('✕ Rejected')).toBeVisible({ timeout: 240_000 });
+  await expect(page.getByText('Rejected', { exact: true })).toBeVisible({ timeout: 240_000 });
   await expect(page.getByText('The title on the cover is not “A Year at the Hive”.')).toBeVisible();
 });
 

@@ -57,6 +57,12 @@ export async function openBook(page: Page, title: string, view = 'flatplan'): Pr
   return id;
 }
 
+/** Waits until the program of a page hears keys and clicks: React has taken over what the server sent. */
+export const awake = (page: Page) =>
+  page.waitForFunction(() =>
+    Object.keys(document.querySelector('#work') ?? {}).some((key) => key.startsWith('__reactFiber')),
+  );
+
 /** Waits until the last change has been saved. */
 export const saved = (page: Page) => expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
 

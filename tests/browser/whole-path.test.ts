@@ -90,7 +90,7 @@ test('from a phrase to a book that is live', async ({ page }) => {
   expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(new RegExp(`Pages:\\s+${pages}\\n`));
 
   await page.getByRole('button', { name: 'Submit', exact: true }).click();
-  await expect(page.getByText('✓ Live')).toBeVisible({ timeout: 240_000 });
+  await expect(page.getByText('Live', { exact: true })).toBeVisible({ timeout: 240_000 });
   await page.getByRole('link', { name: 'Submissions' }).click();
   await expect(page.getByRole('row', { name: /Dinosaur Word Search/ })).toContainText('Live');
   await noSeriousFindings(page, 'submissions');
@@ -119,5 +119,5 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await page.getByRole('button', { name: 'Make files', exact: true }).click();
   await page.getByRole('button', { name: 'Submit update' }).click({ timeout: 240_000 });
   await expect(page.getByText('Replaced by an update')).toBeVisible({ timeout: 240_000 });
-  await expect(page.getByText('✓ Live')).toBeVisible();
+  await expect(page.getByText('Live', { exact: true })).toBeVisible();
 });

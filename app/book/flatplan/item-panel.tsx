@@ -1,13 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useCallback, useEffect, useState } from 'react';
+import { ArrowLeft, ArrowRight } from 'lucide-react';
+import { useCallback, useState } from 'react';
 import { reroll, togglePin } from '#core/book/edit.ts';
 import { itemLabel } from '#core/book/items.ts';
 import type { PlannedItems } from '#core/book/plan.ts';
 import type { Section } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { gather } from '#core/resources/index.ts';
+import { useShortcut } from '../../parts/shortcuts.tsx';
 import { browserLoader } from '../../preview/browser-loader.ts';
 import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PagePicture } from '../../preview/picture.tsx';
@@ -56,17 +58,11 @@ export function ItemPanel({
     const resources = await gather(store.getState().value.resources, browserLoader);
     edit((recipe) => togglePin(recipe, section.id, item, resources));
   }, [store, edit, section.id, item]);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const { target } = event;
-      const typing = target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
-      if (typing || event.ctrlKey || event.altKey || event.metaKey) return;
-      if (event.key === 'r' && !pinned) edit((recipe) => reroll(recipe, section.id, item));
-      else if (event.key === 'p') void pin();
-    };
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
-  }, [edit, section.id, item, pinned, pin]);
+  useShortcut({ keys: 'r', does: `Re-roll the ${name}`, group: 'Flatplan', when: !pinned }, roll);
+  useShortcut(
+    { keys: 'p', does: `${pinned ? 'Unpin' : 'Pin'} the ${name}`, group: 'Flatplan' },
+    () => void pin(),
+  );
   return (
     <Box sx={{ display: 'flex', gap: 3 }}>
       <Box sx={{ border: 1, borderColor: 'divider', alignSelf: 'flex-start' }}>
@@ -105,7 +101,7 @@ export function ItemPanel({
               onClick={() => go(item - 1)}
               aria-label={`Previous ${name}`}
             >
-              ←
+              <ArrowLeft size={16} />
             </Button>
             <Button
               size="small"
@@ -113,7 +109,7 @@ export function ItemPanel({
               onClick={() => go(item + 1)}
               aria-label={`Next ${name}`}
             >
-              →
+              <ArrowRight size={16} />
             </Button>
           </Box>
         </Box>

@@ -15,12 +15,14 @@ import ListItemText from '@mui/material/ListItemText';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
+import { Plus, X } from 'lucide-react';
 import { type KeyboardEvent, useState } from 'react';
 import { addSection, moveSection, removeSection } from '#core/book/edit.ts';
 import type { PlannedRun } from '#core/book/plan.ts';
 import { type Entry, isGroup, kindOf, type Section, sectionIn } from '#core/book/sections.ts';
 import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { pageNonce } from '../../emotion.ts';
+import { type Shortcut, useCommand, useListedKeys } from '../../parts/shortcuts.tsx';
 import { PIGMENTS } from '../../theme.ts';
 import { useDesk } from '../book-desk.tsx';
 import { useBook } from '../store.ts';
@@ -133,7 +135,7 @@ function Row({ section, index, chosen, chosenMember, onChoose, onMember, onKey, 
         onClick={onRemove}
         sx={{ alignSelf: 'center', color: 'text.secondary' }}
       >
-        ×
+        <X size={16} />
       </IconButton>
     </Box>
   );
@@ -163,6 +165,18 @@ function Member({ member, chosen, onChoose }: { member: Section; chosen: boolean
   );
 }
 
+const group = 'Running order';
+const ORDER_KEYS: Shortcut[] = [
+  { keys: 'arrows', does: 'From section to section', group },
+  { keys: 'alt+arrows', does: 'Move the section', group },
+  { keys: 'delete', does: 'Remove the section', group },
+];
+
+function AddCommand({ kind, add }: { kind: PageKind; add: (kind: PageKind) => void }) {
+  useCommand({ does: `Add ${kind.name.toLowerCase()}`, group: 'Running order' }, () => add(kind));
+  return null;
+}
+
 /** The sections in order: chosen by click, moved by dragging or Alt and an arrow, removed by Delete. */
 export function RunningOrder({
   chosen,
@@ -178,6 +192,7 @@ export function RunningOrder({
   const edit = useBook((state) => state.edit);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [told, setTold] = useState('');
+  useListedKeys(ORDER_KEYS);
 
   const focusRow = (id: string | undefined) =>
     requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-section="${id}"]`)?.focus());
@@ -280,9 +295,17 @@ export function RunningOrder({
       {sections.length === 0 && (
         <Typography sx={{ px: 4 }}>The pages of your book appear here in order. Add the first.</Typography>
       )}
-      <Button sx={{ m: 2 }} onClick={(event) => setAnchor(event.currentTarget)} aria-haspopup="menu">
-        + Add pages
+      <Button
+        sx={{ m: 2 }}
+        startIcon={<Plus size={16} />}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-haspopup="menu"
+      >
+        Add pages
       </Button>
+      {pageKinds().map((kind) => (
+        <AddCommand key={kind.id} kind={kind} add={add} />
+      ))}
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         {pageKinds().map((kind) => (
           <MenuItem key={kind.id} onClick={() => add(kind)}>

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { Minus, Plus } from 'lucide-react';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { preload } from 'react-dom';
 import { FIRST_PAGES } from '#core/book/first-pages.ts';
@@ -151,7 +152,7 @@ export function Spreads({
           onClick={() => setSize(size - 1)}
           aria-label="Smaller pages"
         >
-          −
+          <Minus size={16} />
         </Button>
         <Button
           size="small"
@@ -159,7 +160,7 @@ export function Spreads({
           onClick={() => setSize(size + 1)}
           aria-label="Larger pages"
         >
-          +
+          <Plus size={16} />
         </Button>
       </Box>
       <Box

@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { Check, CircleAlert, Ellipsis, X } from 'lucide-react';
 import { useNavigate, useParams } from 'react-router';
 import { checks, type Finding } from '#core/proof/index.ts';
+import { Mark } from '../../parts/mark.tsx';
 import { useDesk } from '../book-desk.tsx';
 
 const SHOWN = 60;
@@ -84,7 +86,7 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
                       : 'text.secondary',
               }}
             >
-              {bad ? '✕' : found.length ? '!' : proof.current ? '✓' : '…'}
+              <Mark icon={bad ? X : found.length ? CircleAlert : proof.current ? Check : Ellipsis} />
             </Box>
             <span>
               {name}

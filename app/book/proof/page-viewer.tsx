@@ -5,6 +5,7 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { frameOf } from '#core/book/draw.ts';
 import type { PlannedPage } from '#core/book/plan.ts';
@@ -86,8 +87,8 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
           '& button, & > span': { whiteSpace: 'nowrap' },
         }}
       >
-        <Button size="small" disabled={left < 2} onClick={() => turn(-2)}>
-          ← Previous
+        <Button size="small" startIcon={<ArrowLeft size={16} />} disabled={left < 2} onClick={() => turn(-2)}>
+          Previous
         </Button>
         <TextField
           label="Page"
@@ -96,8 +97,13 @@ export function PageViewer({ page, onPage }: { page: number; onPage: (page: numb
           sx={{ width: 76 }}
         />
         <span>of {last}</span>
-        <Button size="small" disabled={left + 1 >= last} onClick={() => turn(2)}>
-          Next →
+        <Button
+          size="small"
+          endIcon={<ArrowRight size={16} />}
+          disabled={left + 1 >= last}
+          onClick={() => turn(2)}
+        >
+          Next
         </Button>
         <Box sx={{ flex: 1 }} />
         <DrawingProgress pages={drawn} />

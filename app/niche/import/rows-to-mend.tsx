@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { Check } from 'lucide-react';
+import { Mark } from '../../parts/mark.tsx';
 import type { BroughtTable, MendedRow } from './use-brought.ts';
 
 const ROWS_SHOWN = 100;
@@ -51,7 +53,13 @@ function RowToMend({
         />
       ))}
       <Typography variant="body2" color={wrong.length ? 'error' : 'primary'}>
-        {wrong.length ? wrong.map(({ reason }) => reason).join(' ') : '✓ fixed'}{' '}
+        {wrong.length ? (
+          wrong.map(({ reason }) => reason).join(' ')
+        ) : (
+          <>
+            <Mark icon={Check} /> fixed
+          </>
+        )}{' '}
         {cells.title && problems[0]?.field !== 'title' ? `(${cells.title})` : ''}
       </Typography>
     </Box>
