@@ -8,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
 import { useDesk, useFrozen } from './book-desk.tsx';
+import { keepPenName } from './keep-pen-name.ts';
 import { useBook } from './store.ts';
 
 /** The pen name, from the list: a name is typed once in its life. */
@@ -26,19 +27,8 @@ export function PenNameField() {
     const wanted = name.trim();
     if (!wanted) return;
     setProblem('');
-    const response = await fetch('/pen-names', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ name: wanted }),
-    }).catch(() => null);
-    if (!response?.ok || response.redirected) {
-      setProblem(
-        response
-          ? 'It could not be saved. Try again.'
-          : 'It could not be saved: the server cannot be reached.',
-      );
-      return;
-    }
+    const refused = await keepPenName(wanted);
+    if (refused) return setProblem(refused);
     choose(wanted);
     setAdding(false);
     void revalidate();

@@ -2,7 +2,7 @@ import { Star } from 'lucide-react';
 import { WAYS } from '#core/niche/index.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
 import { Mark } from '../parts/mark.tsx';
-import { type RowColumn, type RowGroup, RowTable } from '../parts/row-table.tsx';
+import { type RowColumn, type RowGroup, RowTable, type Sort } from '../parts/row-table.tsx';
 import { copies, count, dollars, NOTHING, sentence, VERDICT_COLORS, verdictOrder } from './show.ts';
 import { VerdictMark } from './verdict-mark.tsx';
 
@@ -23,8 +23,10 @@ const wayName = (way: PhraseRow['way']): string =>
 const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
   {
     key: 'phrase',
+    upwards: true,
     name: 'Phrase',
-    width: 'minmax(200px, 1fr)',
+    width: 200,
+    grows: true,
     left: true,
     show: ({ phrase, chosen }) => (
       <>
@@ -34,9 +36,10 @@ const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
   },
   {
     key: 'word',
+    upwards: true,
     name: 'Verdict',
     color: ({ word, results }) => (word && results ? VERDICT_COLORS[word] : undefined),
-    width: '120px',
+    width: 120,
     left: true,
     show: ({ word, state, results }) => {
       if (state === 'waiting') return 'waiting';
@@ -53,15 +56,15 @@ const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
   {
     key: 'points',
     name: 'Points',
-    width: '62px',
+    width: 62,
     show: ({ points, results }) => (points === null || results === 0 ? NOTHING : points.toFixed(1)),
   },
-  { key: 'results', name: 'Results', width: '74px', show: ({ results }) => count(results) },
-  { key: 'demand', name: 'Copies/mo', width: '84px', show: ({ demand }) => copies(demand) },
-  { key: 'sellers', name: 'Sellers', width: '66px', show: ({ sellers }) => count(sellers) },
-  { key: 'price', name: 'Price', width: '66px', show: ({ price }) => dollars(price) },
-  { key: 'volume', name: 'Searches/mo', width: '92px', show: ({ volume }) => count(volume) },
-  { key: 'way', name: 'Found by', width: '118px', left: true, show: ({ way }) => wayName(way) },
+  { key: 'results', upwards: true, name: 'Results', width: 74, show: ({ results }) => count(results) },
+  { key: 'demand', name: 'Copies/mo', width: 84, show: ({ demand }) => copies(demand) },
+  { key: 'sellers', upwards: true, name: 'Sellers', width: 66, show: ({ sellers }) => count(sellers) },
+  { key: 'price', name: 'Price', width: 66, show: ({ price }) => dollars(price) },
+  { key: 'volume', name: 'Searches/mo', width: 92, show: ({ volume }) => count(volume) },
+  { key: 'way', upwards: true, name: 'Found by', width: 118, left: true, show: ({ way }) => wayName(way) },
 ];
 
 /** Compares two phrases by a column; what is not known comes last. */
@@ -91,8 +94,8 @@ export function PhrasesTable({
   onStar,
 }: {
   lines: (PhraseRow | RowGroup)[];
-  sort: { by: PhraseSort; down: boolean };
-  onSort: (by: PhraseSort) => void;
+  sort: Sort<PhraseSort>;
+  onSort: (sort: Sort<PhraseSort>) => void;
   chosen: ReadonlySet<string>;
   onChosen: (ids: ReadonlySet<string>) => void;
   onStar: (ids: string[], chosen: boolean) => void;

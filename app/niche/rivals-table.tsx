@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { ArrowDown, ArrowUp, EqualNot, Eye, Pencil } from 'lucide-react';
 import { counts, type Rival, type SortKey } from '#core/niche/index.ts';
 import { Mark } from '../parts/mark.tsx';
-import { type RowColumn, RowTable } from '../parts/row-table.tsx';
+import { type RowColumn, RowTable, type Sort } from '../parts/row-table.tsx';
 import { useNiche } from './niche-desk.tsx';
 import { copies, count, dollars, NOTHING, wholeDollars } from './show.ts';
 
@@ -27,8 +27,8 @@ export function RivalsTable({
   room = 'whole',
 }: {
   places: Uint32Array;
-  sort: { by: SortKey; down: boolean };
-  onSort: (by: SortKey) => void;
+  sort: Sort<SortKey>;
+  onSort: (sort: Sort<SortKey>) => void;
   chosen: ReadonlySet<string>;
   onChosen: (ids: ReadonlySet<string>) => void;
   open: string | null;
@@ -40,8 +40,10 @@ export function RivalsTable({
   const columns: RowColumn<Rival, ColumnKey>[] = [
     {
       key: 'title',
+      upwards: true,
       name: 'Title',
-      width: 'minmax(150px, 1fr)',
+      width: 150,
+      grows: true,
       left: true,
       hint: ({ title, penName }) => `${title}, ${penName}`,
       show: (rival) => (
@@ -69,24 +71,25 @@ export function RivalsTable({
     },
     {
       key: 'trim',
+      upwards: true,
       name: 'Trim',
-      width: '68px',
+      width: 68,
       show: ({ trim }) => (trim ? `${trim.width} × ${trim.height}` : NOTHING),
     },
     {
       key: 'pages',
       name: 'Pages',
-      width: '54px',
+      width: 54,
       show: ({ pages, ink }) => `${count(pages)}${ink === 'color' ? ' c' : ''}`,
       hint: ({ ink }) => (ink === 'color' ? 'in color' : undefined),
     },
-    { key: 'price', name: 'Price', width: '62px', show: ({ price }) => dollars(price) },
-    { key: 'printCost', name: 'Cost', width: '56px', show: ({ printCost }) => dollars(printCost) },
-    { key: 'rank', name: 'Rank', width: '78px', show: ({ rank }) => count(rank) },
+    { key: 'price', name: 'Price', width: 62, show: ({ price }) => dollars(price) },
+    { key: 'printCost', name: 'Cost', width: 56, show: ({ printCost }) => dollars(printCost) },
+    { key: 'rank', upwards: true, name: 'Rank', width: 78, show: ({ rank }) => count(rank) },
     {
       key: 'moved',
       name: 'Moved',
-      width: '70px',
+      width: 70,
       sorts: false,
       show: ({ id, rank }) => {
         const before = moves?.ranksBefore[id];
@@ -102,26 +105,27 @@ export function RivalsTable({
       hint: ({ id }) =>
         moves?.ranksBefore[id] ? `rank ${count(moves.ranksBefore[id]!)} on ${moves.since}` : undefined,
     },
-    { key: 'reviews', name: 'Reviews', width: '64px', show: ({ reviews }) => count(reviews) },
+    { key: 'reviews', name: 'Reviews', width: 64, show: ({ reviews }) => count(reviews) },
     {
       key: 'age',
+      upwards: true,
       name: 'Days on sale',
-      width: '68px',
+      width: 68,
       show: ({ published }) => (published ? count((today - Date.parse(published)) / 86_400_000) : NOTHING),
       hint: ({ published }) => published ?? undefined,
     },
     {
       key: 'copies',
       name: 'Copies/mo',
-      width: room === 'short' ? '74px' : '134px',
+      width: room === 'short' ? 74 : 134,
       show: ({ copies: middle, copiesLow, copiesHigh }) =>
         room === 'short' || middle === null
           ? copies(middle)
           : `${copies(middle)} (${copies(copiesLow)}–${copies(copiesHigh)})`,
       hint: ({ copiesLow, copiesHigh }) => `between ${copies(copiesLow)} and ${copies(copiesHigh)}`,
     },
-    { key: 'royalty', name: 'Royalty', width: '62px', show: ({ royalty }) => dollars(royalty) },
-    { key: 'earnings', name: 'Earns/mo', width: '72px', show: ({ earnings }) => wholeDollars(earnings) },
+    { key: 'royalty', name: 'Royalty', width: 62, show: ({ royalty }) => dollars(royalty) },
+    { key: 'earnings', name: 'Earns/mo', width: 72, show: ({ earnings }) => wholeDollars(earnings) },
   ];
   const many = (ids: string[]) => (ids.length === 1 ? 'One rival' : `${ids.length} rivals`);
   return (
@@ -134,7 +138,7 @@ export function RivalsTable({
       idOf={({ id }) => id}
       nameOf={({ title }) => title}
       sort={sort}
-      onSort={(by) => by !== 'moved' && onSort(by)}
+      onSort={({ by, down }) => by !== 'moved' && onSort({ by, down })}
       chosen={chosen}
       onChosen={onChosen}
       open={open}

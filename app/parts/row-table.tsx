@@ -1,23 +1,49 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import {
+  type ColumnDef,
+  type ColumnSizingInfoState,
+  getCoreRowModel,
+  type Header,
+  type RowData,
+  type Updater,
+  useReactTable,
+} from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from 'react';
 import { tokens } from '../theme.ts';
+import { ColumnMenu } from './column-menu.tsx';
 import { Mark } from './mark.tsx';
 import { type Shortcut, useListedKeys } from './shortcuts.tsx';
+import { useTableLayout } from './table-layout.ts';
 
 const ROW = 30;
 const PAGE = 12;
+const NO_ROWS: never[] = [];
+const NOT_DRAWN: ColumnSizingInfoState = {
+  columnSizingStart: [],
+  deltaOffset: null,
+  deltaPercentage: null,
+  isResizingColumn: false,
+  startOffset: null,
+  startSize: null,
+};
+/** Of a column, in pixels. */
+const LEAST_WIDTH = 40;
 
 export interface RowColumn<Row, Key extends string> {
   key: Key;
   name: string;
-  /** As grid-template-columns takes it. */
-  width: string;
+  /** In pixels; the least of a column that grows. */
+  width: number;
+  /** Takes what others leave, until it is given a width. */
+  grows?: boolean;
   left?: boolean;
   /** False for a column that cannot be sorted by. */
   sorts?: boolean;
+  /** Best when small, and so sorted upwards first. */
+  upwards?: boolean;
   show: (row: Row) => ReactNode;
   hint?: (row: Row) => string | undefined;
   color?: (row: Row) => string | undefined;
@@ -29,7 +55,13 @@ export interface RowGroup {
   size: number;
 }
 
+export interface Sort<Key extends string> {
+  by: Key;
+  down: boolean;
+}
+
 interface RowTableProps<Row, Key extends string> {
+  /** What it shows; its layout is remembered under it. */
   label: string;
   /** What the keys do, for those who hear the table. */
   keysTold: string;
@@ -38,8 +70,8 @@ interface RowTableProps<Row, Key extends string> {
   lineAt: (index: number) => Row | RowGroup;
   idOf: (row: Row) => string;
   nameOf: (row: Row) => string;
-  sort: { by: Key; down: boolean };
-  onSort: (by: Key) => void;
+  sort: Sort<Key>;
+  onSort: (sort: Sort<Key>) => void;
   chosen: ReadonlySet<string>;
   onChosen: (ids: ReadonlySet<string>) => void;
   /** What a key does with what is chosen, or with the row the cursor is on. */
@@ -82,7 +114,60 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
     scrollPaddingStart: ROW,
     overscan: 4,
   });
-  const grid = `30px ${columns.map(({ width }) => width).join(' ')}`;
+  const { layout, setShown, setOrder, setWidths, reset } = useTableLayout(label);
+  const byKey = new Map<string, RowColumn<Row, Key>>(columns.map((column) => [column.key, column]));
+  const mounted = virtual.getVirtualItems();
+  const defined = useMemo(
+    () =>
+      columns.map(
+        ({ key, width, sorts = true, upwards = false }): ColumnDef<Row> => ({
+          id: key,
+          // A column without a value could not be sorted by; the sorting itself is done outside.
+          accessorFn: () => null,
+          size: width,
+          minSize: LEAST_WIDTH,
+          enableSorting: sorts,
+          sortDescFirst: !upwards,
+        }),
+      ),
+    [columns],
+  );
+  // How far an edge was drawn, at hand at once: the widths that follow from it are asked for in the same moment.
+  const drag = useRef(NOT_DRAWN);
+  // Columns are its part. Rows are asked for one by one as they come into view: a hundred thousand of them are sorted and
+  // narrowed before, where they lie in columns of numbers.
+  const table = useReactTable<Row>({
+    columns: defined,
+    data: NO_ROWS,
+    getCoreRowModel: getCoreRowModel(),
+    manualSorting: true,
+    enableSortingRemoval: false,
+    columnResizeMode: 'onChange',
+    state: {
+      sorting: [{ id: sort.by, desc: sort.down }],
+      columnVisibility: layout.shown,
+      columnOrder: layout.order,
+      columnSizing: layout.widths,
+      columnSizingInfo: drag.current,
+    },
+    onSortingChange: (next: Updater<{ id: string; desc: boolean }[]>) => {
+      const [first] = typeof next === 'function' ? next([{ id: sort.by, desc: sort.down }]) : next;
+      if (first) onSort({ by: first.id as Key, down: first.desc });
+    },
+    onColumnVisibilityChange: setShown,
+    onColumnOrderChange: setOrder,
+    onColumnSizingChange: setWidths,
+    onColumnSizingInfoChange: (next) => {
+      drag.current = typeof next === 'function' ? next(drag.current) : next;
+    },
+  });
+  const headers = table.getFlatHeaders();
+  const shown = headers.map(({ id }) => byKey.get(id)!);
+  const widthOf = ({ key, width, grows }: RowColumn<Row, Key>): string =>
+    grows && layout.widths[key] === undefined
+      ? `minmax(${width}px, 1fr)`
+      : `${table.getColumn(key)!.getSize()}px`;
+  const grid = `30px ${shown.map(widthOf).join(' ')} 24px`;
   const rowAt = (index: number): Row | null => {
     const line = index < count ? lineAt(index) : null;
     return line === null || isGroup(line) ? null : line;
@@ -164,33 +249,25 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
             onChange={() => onChosen(chosen.size ? new Set() : new Set(allIds()))}
           />
         </div>
-        {columns.map(({ key, name, left, sorts = true }) => (
-          <Box
-            key={key}
-            role="columnheader"
-            {...(sorts
-              ? { 'aria-sort': sort.by === key ? (sort.down ? 'descending' : 'ascending') : 'none' }
-              : {})}
-            sx={{ textAlign: left ? 'left' : 'right', whiteSpace: 'nowrap' }}
-          >
-            <ButtonBase
-              disabled={!sorts}
-              onClick={() => onSort(key)}
-              sx={{
-                font: 'inherit',
-                fontSize: 13,
-                px: 1,
-                color: sort.by === key ? 'text.primary' : 'text.secondary',
-                fontWeight: sort.by === key ? 700 : 400,
-              }}
-            >
-              {sort.by === key && <Mark icon={sort.down ? ArrowDown : ArrowUp} />} {name}
-            </ButtonBase>
-          </Box>
+        {headers.map((header) => (
+          <Heading
+            key={header.id}
+            header={header}
+            name={byKey.get(header.id)!.name}
+            left={byKey.get(header.id)!.left ?? false}
+          />
         ))}
+        <Box data-menu role="columnheader" aria-label="Columns">
+          <ColumnMenu
+            label={label}
+            table={table}
+            nameOf={(key) => byKey.get(key)?.name ?? key}
+            onReset={reset}
+          />
+        </Box>
       </div>
       <Box role="rowgroup" sx={{ position: 'relative' }} style={{ height: virtual.getTotalSize() }}>
-        {virtual.getVirtualItems().map(({ index, start }) => {
+        {mounted.map(({ index, start }) => {
           const line = lineAt(index);
           const style = {
             transform: `translateY(${start - ROW}px)`,
@@ -241,7 +318,7 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
                   }}
                 />
               </div>
-              {columns.map(({ key, left, show, hint, color }) => {
+              {shown.map(({ key, left, show, hint, color }) => {
                 const cell = { role: 'gridcell', title: hint?.(line), 'data-left': left };
                 const ink = color?.(line);
                 return ink ? (
@@ -269,6 +346,67 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
   );
 }
 
+/** A heading: sorts by its column, and its right edge makes the column wider. */
+function Heading<Row extends RowData>({
+  header,
+  name,
+  left,
+}: {
+  header: Header<Row, unknown>;
+  name: string;
+  left: boolean;
+}) {
+  const { column } = header;
+  const sorted = column.getIsSorted();
+  const sorts = column.getCanSort();
+  const widen = (by: number) =>
+    header.getContext().table.setColumnSizing((now) => ({
+      ...now,
+      [column.id]: Math.max(LEAST_WIDTH, column.getSize() + by),
+    }));
+  return (
+    <Box
+      role="columnheader"
+      aria-label={name}
+      {...(sorts ? { 'aria-sort': sorted ? (sorted === 'desc' ? 'descending' : 'ascending') : 'none' } : {})}
+      sx={{ textAlign: left ? 'left' : 'right', whiteSpace: 'nowrap', position: 'relative', minWidth: 0 }}
+    >
+      <ButtonBase
+        disabled={!sorts}
+        onClick={column.getToggleSortingHandler()}
+        sx={{
+          font: 'inherit',
+          fontSize: 13,
+          px: 1,
+          maxWidth: '100%',
+          overflow: 'hidden',
+          color: sorted ? 'text.primary' : 'text.secondary',
+          fontWeight: sorted ? 700 : 400,
+        }}
+      >
+        {sorted && <Mark icon={sorted === 'desc' ? ArrowDown : ArrowUp} />} {name}
+      </ButtonBase>
+      <div
+        role="separator"
+        aria-orientation="vertical"
+        aria-label={`Width of ${name}`}
+        aria-valuenow={column.getSize()}
+        tabIndex={0}
+        data-edge
+        onMouseDown={header.getResizeHandler()}
+        onTouchStart={header.getResizeHandler()}
+        onDoubleClick={() => column.resetSize()}
+        onKeyDown={(event) => {
+          const step = event.key === 'ArrowRight' ? 10 : event.key === 'ArrowLeft' ? -10 : 0;
+          if (!step) return;
+          event.preventDefault();
+          widen(step);
+        }}
+      />
+    </Box>
+  );
+}
+
 /** Said once for the whole table: rows come and go while it is scrolled, and plain elements cost next to nothing. */
 const LOOK = {
   overflow: 'auto',
@@ -285,6 +423,17 @@ const LOOK = {
     top: 0,
     zIndex: 1,
     bgcolor: 'background.default',
+  },
+  '& [data-edge]': {
+    position: 'absolute',
+    top: 0,
+    right: -4,
+    width: 8,
+    height: '100%',
+    zIndex: 1,
+    cursor: 'col-resize',
+    touchAction: 'none',
+    '&:hover, &:focus-visible': { bgcolor: 'divider', outline: 'none' },
   },
   '& [data-line], & [data-group]': {
     position: 'absolute',

@@ -24,6 +24,7 @@ import { useNiche } from '../niche/niche-desk.tsx';
 import { comparePhrases, type PhraseSort, PhrasesTable } from '../niche/phrases-table.tsx';
 import { WidenBar } from '../niche/widen-bar.tsx';
 import { offerUndo } from '../parts/notices.tsx';
+import type { Sort } from '../parts/row-table.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche-phrases.ts';
@@ -109,15 +110,13 @@ async function keepAsNiches(workspaceId: string, nicheId: string, chosen: string
   return those.length;
 }
 
-const DOWNWARDS = new Set<PhraseSort>(['points', 'demand', 'volume', 'price']);
-
 /** Every phrase the niche was widened to: looked up, grouped, sorted, chosen as keywords. */
 export default function NichePhrases() {
   const { niche, phrases } = useNiche();
   const [words, setWords] = useState('');
   const [grouped, setGrouped] = useState(false);
   const [onlyGood, setOnlyGood] = useState(false);
-  const [sort, setSort] = useState<{ by: PhraseSort; down: boolean }>({ by: 'points', down: true });
+  const [sort, setSort] = useState<Sort<PhraseSort>>({ by: 'points', down: true });
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [own, setOwn] = useState('');
   const [bringing, setBringing] = useState(false);
@@ -298,7 +297,7 @@ export default function NichePhrases() {
           <PhrasesTable
             lines={lines}
             sort={sort}
-            onSort={(by) => setSort((now) => ({ by, down: now.by === by ? !now.down : DOWNWARDS.has(by) }))}
+            onSort={setSort}
             chosen={chosen}
             onChosen={setChosen}
             onStar={(which, star) => send({ wish: star ? 'choose' : 'let go', ids: which.join(' ') })}

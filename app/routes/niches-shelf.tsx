@@ -12,7 +12,7 @@ import { addOwnRivals } from '#server/niches/rivals.ts';
 import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
 import { copies, count, dayShown, dollars, NOTHING, wholeDollars } from '../niche/show.ts';
-import { type RowColumn, RowTable } from '../parts/row-table.tsx';
+import { type RowColumn, RowTable, type Sort } from '../parts/row-table.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niches-shelf.ts';
@@ -86,33 +86,36 @@ type Key =
   | 'earnings';
 
 const COLUMNS: RowColumn<EstimatedComparable, Key>[] = [
-  { key: 'rank', name: 'Rank', width: '78px', show: ({ rank }) => count(rank) },
+  { key: 'rank', upwards: true, name: 'Rank', width: 78, show: ({ rank }) => count(rank) },
   {
     key: 'title',
+    upwards: true,
     name: 'Title',
-    width: 'minmax(220px, 1fr)',
+    width: 220,
+    grows: true,
     left: true,
     show: ({ title }) => title,
     hint: ({ penName }) => penName,
   },
   {
     key: 'trim',
+    upwards: true,
     name: 'Trim',
-    width: '80px',
+    width: 80,
     show: ({ trim }) => (trim ? `${trim.width} × ${trim.height}` : NOTHING),
   },
-  { key: 'pages', name: 'Pages', width: '64px', show: ({ pages }) => count(pages) },
-  { key: 'price', name: 'Price', width: '72px', show: ({ price }) => dollars(price) },
-  { key: 'reviews', name: 'Reviews', width: '76px', show: ({ reviews }) => count(reviews) },
+  { key: 'pages', name: 'Pages', width: 64, show: ({ pages }) => count(pages) },
+  { key: 'price', name: 'Price', width: 72, show: ({ price }) => dollars(price) },
+  { key: 'reviews', name: 'Reviews', width: 76, show: ({ reviews }) => count(reviews) },
   {
     key: 'published',
     name: 'Since',
-    width: '110px',
+    width: 110,
     show: ({ published }) => (published ? dayShown(published) : NOTHING),
   },
-  { key: 'copies', name: 'Copies/mo', width: '90px', show: (book) => copies(book.copies) },
-  { key: 'royalty', name: 'Royalty', width: '76px', show: ({ royalty }) => dollars(royalty) },
-  { key: 'earnings', name: 'Earns/mo', width: '86px', show: ({ earnings }) => wholeDollars(earnings) },
+  { key: 'copies', name: 'Copies/mo', width: 90, show: (book) => copies(book.copies) },
+  { key: 'royalty', name: 'Royalty', width: 76, show: ({ royalty }) => dollars(royalty) },
+  { key: 'earnings', name: 'Earns/mo', width: 86, show: ({ earnings }) => wholeDollars(earnings) },
 ];
 
 const OTHERS = COLUMNS.filter(({ key }) => key !== 'title');
@@ -123,7 +126,7 @@ const value = (book: EstimatedComparable, key: Key): number | string =>
 /** The hundred best sellers of a shelf of the marketplace. */
 export default function Shelf100({ loaderData }: Route.ComponentProps) {
   const { name, day, books, niche, trouble } = loaderData;
-  const [sort, setSort] = useState<{ by: Key; down: boolean }>({ by: 'rank', down: false });
+  const [sort, setSort] = useState<Sort<Key>>({ by: 'rank', down: false });
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [search] = useSearchParams();
   const fetcher = useFetcher<typeof action>();
@@ -201,9 +204,7 @@ export default function Shelf100({ loaderData }: Route.ComponentProps) {
         idOf={({ id }) => id}
         nameOf={({ title }) => title}
         sort={sort}
-        onSort={(by) =>
-          setSort((now) => ({ by, down: now.by === by ? !now.down : !['rank', 'title'].includes(by) }))
-        }
+        onSort={setSort}
         chosen={chosen}
         onChosen={setChosen}
         empty={trouble || 'This category is empty.'}

@@ -59,7 +59,8 @@ test('alternating pages are shown, counted, set and taken out again', async ({ p
   await expect(settings.getByRole('button', { name: 'Wide' })).toHaveAttribute('aria-pressed', 'true');
 
   await order.getByRole('button', { name: /Alternating pages.*22 rounds/ }).press('Delete');
-  await expect(page.getByText('Your pages will appear here as spreads.')).toBeVisible();
+  const needs = page.getByRole('region', { name: 'What this book still needs' });
+  await expect(needs).toContainText('it has 0');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(ticket(page, 'Pages')).toContainText('44');
 });

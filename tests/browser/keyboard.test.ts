@@ -57,6 +57,7 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await page.keyboard.press('p');
   await expect(page.getByText('pinned')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Page \d+, pinned$/ })).toHaveCount(1);
 
   // Wrap, listing, proof by Alt and a number; then make files.
   await page.keyboard.press('Alt+Digit3');

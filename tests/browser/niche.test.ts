@@ -84,7 +84,7 @@ test('search, expand through trouble, calibrate, decide, start two books', async
     .fill('rank\tcopies\n1000\t900\n5000\t210\n20000\t60\n80000\t17\n300000\tfew\n');
   await expect(page.getByText('4 rows can be read, 1 cannot')).toBeVisible();
   await page.getByLabel('Copies in 30 days').last().fill('5');
-  await expect(page.getByText(/^fixed/)).toBeVisible();
+  await expect(page.getByText('fixed', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Import 5 rows' }).click();
   await expect(pairs.getByText(/falling as rank to the power of −\d/)).toBeVisible();
   await noSeriousFindings(page, 'sums');
@@ -212,6 +212,46 @@ test('a slow shop, damaged rows, and a watch that tells what changed', async ({ 
   } finally {
     await passDays(-300);
   }
+});
+
+test('columns are hidden, moved and made wider, and stay so', async ({ page }) => {
+  await look(page, 'heron journal');
+  await view(page, 'Rivals');
+  const table = grid(page, /Rivals/);
+  const heading = (name: string) => table.getByRole('columnheader', { name, exact: true });
+  const names = () => table.getByRole('columnheader').getByRole('button').allInnerTexts();
+  await expect(heading('Reviews')).toBeVisible();
+  const before = await names();
+
+  await table.getByRole('button', { name: 'Columns of rivals' }).click();
+  const menu = page.getByRole('dialog', { name: 'Columns' });
+  await menu.getByRole('checkbox', { name: 'Reviews' }).uncheck();
+  await menu.getByRole('button', { name: 'Price further to the left' }).click();
+  await page.keyboard.press('Escape');
+  await expect(heading('Reviews')).toBeHidden();
+  const width = async () => (await heading('Price').boundingBox())!.width;
+  const narrow = await width();
+  await page.getByRole('separator', { name: 'Width of Price' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(async () => Math.round((await width()) - narrow)).toBe(20);
+  const edge = (await page.getByRole('separator', { name: 'Width of Price' }).boundingBox())!;
+  await page.mouse.move(edge.x + edge.width / 2, edge.y + edge.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(edge.x + edge.width / 2 + 30, edge.y + edge.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => Math.round((await width()) - narrow)).toBe(50);
+
+  await page.reload();
+  await expect(heading('Reviews')).toBeHidden();
+  await expect.poll(async () => Math.round((await width()) - narrow)).toBe(50);
+  const after = (await names()).map((name) => name.trim());
+  expect(after.indexOf('Price')).toBe(after.indexOf('Pages') - 1);
+
+  await table.getByRole('button', { name: 'Columns of rivals' }).click();
+  await page.getByRole('button', { name: 'Reset columns' }).click();
+  await page.keyboard.press('Escape');
+  await expect.poll(names).toEqual(before);
 });
 
 test('own rivals: columns, writing and damaged rows are shown, fixed in place, imported and removed', async ({

@@ -1,5 +1,5 @@
 import { picture } from './look.ts';
-import { expect, inkOf, openBook, test, ticket, url } from './quill.ts';
+import { emptyBook, expect, inkOf, openBook, saved, test, ticket, url } from './quill.ts';
 
 const TITLE = 'The Beekeeper’s Word Hunt';
 test('the five views of a demo book, each whole at 1280 × 800', async ({ page }) => {
@@ -57,6 +57,20 @@ test('words on the wrap are changed where they stand', async ({ page }) => {
   await expect(page.getByLabel('Subtitle').last()).toHaveValue('Lines for the low tide');
   await page.getByRole('link', { name: 'Listing', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'Subtitle' })).toHaveValue('Lines for the low tide');
+});
+
+test('a pen name changed on the wrap is one of the press’s from then on', async ({ page }) => {
+  await emptyBook(page);
+  await page.getByRole('link', { name: 'Wrap', exact: true }).click();
+  await page.getByRole('button', { name: 'Change the pen name' }).click();
+  await page.getByRole('textbox', { name: 'Pen name' }).fill('Wilhelmina Sedge');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await emptyBook(page);
+  await page.getByRole('link', { name: 'Listing', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Pen name' }).click();
+  await page.getByRole('option', { name: 'Wilhelmina Sedge' }).click();
+  await expect(page.getByText(/^Wilhelmina Sedge · /)).toBeVisible();
 });
 
 test('the first spreads come with the page of a book, before any program runs, and lie where they stay', async ({

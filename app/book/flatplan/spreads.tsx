@@ -2,11 +2,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Minus, Plus } from 'lucide-react';
+import { Minus, Pin, Plus } from 'lucide-react';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { preload } from 'react-dom';
 import { FIRST_PAGES } from '#core/book/first-pages.ts';
 import type { PlannedPage } from '#core/book/plan.ts';
+import { sectionsOf } from '#core/book/sections.ts';
+import { Mark } from '../../parts/mark.tsx';
 import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PAGES_KEPT, type PageDrawer } from '../../preview/page-drawer.ts';
 import { PagePicture } from '../../preview/picture.tsx';
@@ -107,6 +109,15 @@ export function Spreads({
   const pixels = Math.round(
     width * (typeof devicePixelRatio === 'number' ? Math.max(1, devicePixelRatio) : 1),
   );
+  const pinned = useMemo(
+    () =>
+      new Set(
+        sectionsOf(sections).flatMap(({ id, pins = {} }) =>
+          Object.keys(pins).map((item) => plan.items[id]?.pages[Number(item) - 1] ?? 0),
+        ),
+      ),
+    [sections, plan],
+  );
   const drawn = usePages(inView, pixels, around);
   const shown = (spread: readonly PlannedPage[]) => (
     <div key={spread[0]!.number} data-spread={spread[0]!.side} style={{ width: 2 * width }}>
@@ -122,6 +133,7 @@ export function Spreads({
           drawn={drawn}
           first={first}
           pigment={pigmentOf(sections, planned.section)}
+          pinned={pinned.has(planned.number)}
           chosen={planned.number === page || (page === null && planned.section === chosen)}
           onChoose={onChoose}
         />
@@ -230,6 +242,8 @@ interface PageButtonProps extends Pick<PlannedPage, 'number' | 'side' | 'section
   drawn: PageDrawer;
   first: string | null;
   pigment: string;
+  /** Something on it is kept as it is. */
+  pinned: boolean;
   chosen: boolean;
   onChoose: (section: string, page: number) => void;
 }
@@ -245,10 +259,11 @@ const PageButton = memo(function PageButton({
   drawn,
   first,
   pigment,
+  pinned,
   chosen,
   onChoose,
 }: PageButtonProps) {
-  const label = `Page ${number}${role === 'solutions' ? ', solutions' : role === 'blank' ? ', blank' : ''}`;
+  const label = `Page ${number}${role === 'solutions' ? ', solutions' : role === 'blank' ? ', blank' : ''}${pinned ? ', pinned' : ''}`;
   return (
     <button
       type="button"
@@ -269,7 +284,9 @@ const PageButton = memo(function PageButton({
       <div>
         <PagePicture pages={drawn} page={number} width={width} height={height} label={label} first={first} />
       </div>
-      <span>{number}</span>
+      <span>
+        {pinned && <Mark icon={Pin} filled />} {number}
+      </span>
     </button>
   );
 });

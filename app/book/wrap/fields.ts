@@ -2,8 +2,8 @@ import type { Recipe } from '#core/book/recipe.ts';
 import { compositionOf } from '#core/cover/compositions/index.ts';
 import { fieldsOf } from '#core/settings.ts';
 
-/** Fields of the book that are typed where they stand; a pen name comes from its list instead. */
-const OF_BOOK = ['title', 'subtitle'] as const;
+/** Fields of the book that are typed where they stand. */
+const OF_BOOK = ['title', 'subtitle', 'penName'] as const;
 type OfBook = (typeof OF_BOOK)[number];
 
 const isOfBook = (field: string): field is OfBook => (OF_BOOK as readonly string[]).includes(field);

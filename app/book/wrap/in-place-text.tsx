@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import { useState } from 'react';
+import { useRevalidator } from 'react-router';
 import type { PlacedLayer } from '#core/cover/wrap.ts';
-import { useFrozen } from '../book-desk.tsx';
+import { useDesk, useFrozen } from '../book-desk.tsx';
+import { keepPenName } from '../keep-pen-name.ts';
 import { useBook } from '../store.ts';
 import { fieldIn, withField } from './fields.ts';
 
@@ -12,9 +14,18 @@ export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: numbe
   const [open, setOpen] = useState(false);
   const field = layer.field ?? '';
   const words = fieldIn(recipe, field);
-  const { stays } = useFrozen('title');
-  if (!words || (field === 'title' && stays) || layer.hidden || layer.panel === 'spine') return null;
+  const { penNames } = useDesk();
+  const { revalidate } = useRevalidator();
+  const frozen = { title: useFrozen('title').stays, penName: useFrozen('penName').stays }[field];
+  if (!words || frozen || layer.hidden || layer.panel === 'spine') return null;
   const { name, box } = layer;
+  const close = async () => {
+    setOpen(false);
+    const penName = words.text.trim();
+    // A name is typed once in its life: other books find it in the list. It can be added there again if this fails.
+    if (field !== 'penName' || !penName || penNames.includes(penName)) return;
+    if ((await keepPenName(penName)) === null) void revalidate();
+  };
   const place = {
     left: box.x * scale - 4,
     top: box.y * scale - 4,
@@ -53,9 +64,9 @@ export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: numbe
           field,
         )
       }
-      onBlur={() => setOpen(false)}
+      onBlur={() => void close()}
       onKeyDown={(event: React.KeyboardEvent) => {
-        if (event.key === 'Escape' || (event.key === 'Enter' && !words.lines)) setOpen(false);
+        if (event.key === 'Escape' || (event.key === 'Enter' && !words.lines)) void close();
       }}
       style={{ ...place, minHeight: 44, minWidth: 160 }}
       sx={{
