@@ -14,6 +14,7 @@ export default [
   route('find', 'routes/find.ts'),
   route('books/:book/save', 'routes/save-book.ts'),
   route('books/:book/history', 'routes/book-history.ts'),
+  route('books/:book/review', 'routes/book-review.ts'),
   route('books/:book/files/:name', 'routes/book-file.ts'),
   route('books/:book/first-pages.png', 'routes/first-pages.ts'),
   route('books/:book/packed', 'routes/packed-book.ts'),

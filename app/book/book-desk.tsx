@@ -9,13 +9,10 @@ import type { MadeFile } from '#server/files.ts';
 import type { KeptResource } from '#server/resources/resources.ts';
 import type { SubmissionRow } from '#server/submissions.ts';
 import { type Job, useJobs } from '../parts/jobs.tsx';
-import { isWaiting } from '../parts/submission-state.tsx';
 import { useFresh } from '../parts/use-fresh.ts';
 import { useBook } from './store.ts';
 import { type ProofState, useProof } from './use-proof.ts';
-
-/** Reviews are asked after this often while one is under way; the answer comes without a click. */
-const REVIEW_LOOK_MS = 2500;
+import { useReview } from './use-review.ts';
 
 /** What lies beside the recipe while a book is open: all of it derived, or from the server. */
 export interface Desk {
@@ -90,10 +87,10 @@ export function BookDesk({
   const proof = useProof(madeFrom);
   const all = useJobs();
   const jobs = useMemo(() => all.filter(({ bookId }) => bookId === id), [all, id]);
-  const waiting = submissions.some(isWaiting);
   const live =
     submissions.find(({ state, service }) => state === 'live' && service === recipe.print.service) ?? null;
-  useFresh(jobs, waiting ? REVIEW_LOOK_MS : null);
+  useFresh(jobs, null);
+  useReview(recipe.id, submissions);
   const desk = useMemo(
     () => ({
       ...{ book, plan: book.plan, ticket, proof, firstPages },

@@ -19,6 +19,7 @@ import {
   titleIdeas,
 } from '#core/niche/index.ts';
 import { printRules, royalty, showMoney } from '#core/print/index.ts';
+import { DateField } from '../parts/date-field.tsx';
 import { NumberField } from '../parts/number-field.tsx';
 import { SettledText } from '../parts/settled-text.tsx';
 import { useNiche } from './niche-desk.tsx';
@@ -219,18 +220,16 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
             )}
           </Box>
         </Box>
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 170px', gap: 2 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 210px', gap: 2 }}>
           <SettledText
             label="Occasion"
             value={draft.occasion}
             onCommit={(occasion) => change({ occasion })}
           />
-          <TextField
+          <DateField
             label="Publish by"
-            type="date"
             value={draft.publishBy}
-            onChange={(event) => change({ publishBy: event.target.value })}
-            slotProps={{ inputLabel: { shrink: true } }}
+            onChange={(publishBy) => change({ publishBy })}
           />
         </Box>
         <SettledText label="Notes" rows={4} value={draft.notes} onCommit={(notes) => change({ notes })} />
