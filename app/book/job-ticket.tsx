@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { Recipe } from '#core/book/recipe.ts';
-import { showMoney } from '#core/print/index.ts';
+import { showMoney, showRate } from '#core/print/index.ts';
 import { parseLength, showLength, showSize } from '#core/units.ts';
 import { tokens } from '../theme.ts';
 import { useDesk } from './book-desk.tsx';
@@ -206,7 +206,10 @@ export function JobTicket() {
       <Cell
         name="Print cost"
         value={home ? showMoney(home.cost, home.currency) : '–'}
-        note={`What ${rules.service.name} takes for one copy in the ${home?.name.toLowerCase()}: a fixed part and a part for each page.`}
+        note={
+          home &&
+          `One copy in the ${home.name}: ${showMoney(home.costParts.fixed, home.currency)} + ${ticket.pages} pages × ${showRate(home.costParts.perPage, home.currency)} = ${showMoney(home.cost, home.currency)}.`
+        }
       />
       <Cell
         name="Price → royalty"

@@ -7,6 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
+import { fieldId } from '../parts/field-id.ts';
 import { useDesk, useFrozen } from './book-desk.tsx';
 import { keepPenName } from './keep-pen-name.ts';
 import { useBook } from './store.ts';
@@ -39,7 +40,9 @@ export function PenNameField() {
         select
         label="Pen name"
         value={penName}
-        slotProps={{ select: { readOnly: frozen.stays !== null } }}
+        slotProps={{
+          select: { readOnly: frozen.stays !== null, SelectDisplayProps: { id: fieldId('penName') } },
+        }}
         error={frozen.changed !== null}
         helperText={frozen.stays ?? frozen.changed}
         onChange={(event) => (event.target.value === '+' ? setAdding(true) : choose(event.target.value))}

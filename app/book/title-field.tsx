@@ -10,6 +10,7 @@ export function TitleField() {
   return (
     <SettledText
       label="Title"
+      field="title"
       value={title}
       locked={stays}
       hint={changed ?? undefined}

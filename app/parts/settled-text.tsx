@@ -1,8 +1,11 @@
 import TextField from '@mui/material/TextField';
 import { useEffect, useRef, useState } from 'react';
+import { fieldId } from './field-id.ts';
 
 interface SettledTextProps {
   label: string;
+  /** Names it for a finding that leads here; see `fieldId`. */
+  field?: string;
   value: string;
   hint?: string | undefined;
   /** Why the text cannot be changed. */
@@ -18,6 +21,7 @@ interface SettledTextProps {
 /** A line or block of text that acts as it is typed. */
 export function SettledText({
   label,
+  field,
   value,
   hint,
   locked,
@@ -41,6 +45,7 @@ export function SettledText({
   });
   return (
     <TextField
+      {...(field ? { id: fieldId(field) } : {})}
       label={label}
       value={text}
       error={problem !== ''}

@@ -14,6 +14,7 @@ import { useDesk } from '../book/book-desk.tsx';
 import { PenNameField } from '../book/pen-name-field.tsx';
 import { useBook } from '../book/store.ts';
 import { TitleField } from '../book/title-field.tsx';
+import { useNamedField } from '../parts/field-id.ts';
 import { SettledText } from '../parts/settled-text.tsx';
 
 /** What the shop will say and ask for the book. */
@@ -45,6 +46,7 @@ export default function Listing() {
       `price ${market}`,
     );
   };
+  useNamedField();
   const both = countLetters(recipe.title) + countLetters(recipe.subtitle as string);
   const description = recipe.listing.description as string;
   return (
@@ -70,6 +72,7 @@ export default function Listing() {
         <PenNameField />
         <SettledText
           label="Description"
+          field="description"
           rows={8}
           value={description}
           count={`${countLetters(description).toLocaleString('en-US')} of ${descriptionLength.toLocaleString('en-US')}`}
@@ -96,6 +99,7 @@ export default function Listing() {
                   <TableCell sx={{ width: 130 }}>
                     <SettledText
                       label={`Price, ${row.currency}`}
+                      field={`price-${row.market}`}
                       value={row.price === null ? '' : row.price.toFixed(2)}
                       onCommit={(text) => setPrice(row.market, text)}
                     />
@@ -122,6 +126,7 @@ export default function Listing() {
             <SettledText
               key={i}
               label={`Keyword field ${i + 1}`}
+              field={`keyword-${i + 1}`}
               value={keywords[i] ?? ''}
               count={`${countLetters(keywords[i] ?? '')} of ${keywordLength}`}
               onCommit={(text) => setKeyword(i, text)}

@@ -1,4 +1,12 @@
-import { coverSheets, lowestPrice, printCost, royalty, spineWidth } from '../print/index.ts';
+import {
+  type CostParts,
+  costParts,
+  coverSheets,
+  lowestPrice,
+  printCost,
+  royalty,
+  spineWidth,
+} from '../print/index.ts';
 import type { Book } from './book.ts';
 import { pageLimits } from './plan.ts';
 
@@ -7,7 +15,9 @@ export interface MarketTicket {
   name: string;
   currency: string;
   price: number | null;
+  /** Of one copy: `costParts.fixed` and `costParts.perPage` for each page. */
   cost: number;
+  costParts: CostParts;
   royalty: number | null;
   lowestPrice: number;
 }
@@ -53,6 +63,7 @@ export function jobTicket({ recipe, plan, rules, spec }: Book): JobTicket {
         currency: market.currency,
         price,
         cost,
+        costParts: costParts(rules, market, spec),
         royalty: price === null ? null : royalty(market, price, cost),
         lowestPrice: lowestPrice(market, cost),
       };

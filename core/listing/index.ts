@@ -2,8 +2,12 @@ import type { Recipe } from '../book/index.ts';
 import { countLetters } from '../keyed.ts';
 import type { PrintRules } from '../print/index.ts';
 
+/** A field of the listing; keyword fields are counted from 1. */
+export type ListingField = 'title' | 'penName' | 'description' | `keyword-${number}` | `price-${string}`;
+
 export interface ListingProblem {
   severity: 'fix' | 'look';
+  field: ListingField;
   message: string;
 }
 
@@ -14,12 +18,14 @@ export function listingProblems(recipe: Recipe, limits: PrintRules['listing']): 
   const both = countLetters(recipe.title) + countLetters(recipe.subtitle);
   if (both > titleAndSubtitle) {
     problems.push({
+      field: 'title',
       severity: 'fix',
       message: `Title and subtitle have ${both} characters together; ${titleAndSubtitle} are allowed. Shorten them by ${both - titleAndSubtitle}.`,
     });
   }
   if (!recipe.listing.description.trim()) {
     problems.push({
+      field: 'description',
       severity: 'fix',
       message: 'The description is empty. Say in a few sentences what is in the book and for whom.',
     });
@@ -27,11 +33,13 @@ export function listingProblems(recipe: Recipe, limits: PrintRules['listing']): 
   const described = countLetters(recipe.listing.description);
   if (described > descriptionLength)
     problems.push({
+      field: 'description',
       severity: 'fix',
       message: `The description has ${described} characters; ${descriptionLength} are allowed. Shorten it by ${described - descriptionLength}.`,
     });
   if (recipe.listing.keywords.length > keywordFields)
     problems.push({
+      field: `keyword-${keywordFields + 1}`,
       severity: 'fix',
       message: `There are ${recipe.listing.keywords.length} keyword fields; ${keywordFields} are allowed. Remove the last.`,
     });
@@ -40,18 +48,24 @@ export function listingProblems(recipe: Recipe, limits: PrintRules['listing']): 
     const length = countLetters(keyword);
     if (length > keywordLength)
       problems.push({
+        field: `keyword-${i + 1}`,
         severity: 'fix',
         message: `Keyword field ${i + 1} has ${length} characters; ${keywordLength} are allowed.`,
       });
     const first = keywords.findIndex((other) => other.toLowerCase() === keyword.toLowerCase());
     if (keyword && first < i)
       problems.push({
+        field: `keyword-${i + 1}`,
         severity: 'look',
         message: `Keyword fields ${first + 1} and ${i + 1} are the same. Use the second for another phrase.`,
       });
   });
   const used = keywords.filter(Boolean).length;
   if (used === 0)
-    problems.push({ severity: 'look', message: `No keyword field is used; there are ${keywordFields}.` });
+    problems.push({
+      field: 'keyword-1',
+      severity: 'look',
+      message: `No keyword field is used; there are ${keywordFields}.`,
+    });
   return problems;
 }

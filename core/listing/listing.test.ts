@@ -71,6 +71,7 @@ describe('what a printing service would say of the listing', () => {
       expect(problems({ description })).toEqual([
         {
           severity: 'fix',
+          field: 'description',
           message: 'The description is empty. Say in a few sentences what is in the book and for whom.',
         },
       ]);

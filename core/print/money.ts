@@ -10,11 +10,22 @@ function trimClass(rules: PrintRules, spec: PrintSpec): 'regular' | 'large' {
   return spec.trim.width > widerThan || spec.trim.height > tallerThan ? 'large' : 'regular';
 }
 
+/** What the print cost of a copy is made of, in the market's currency. */
+export interface CostParts {
+  fixed: number;
+  perPage: number;
+}
+
+export function costParts(rules: PrintRules, market: Market, spec: PrintSpec): CostParts {
+  const costs = rules.costs[market.id]!;
+  const { fixed, perPage } = (costs[spec.ink] ?? costs.black!)[trimClass(rules, spec)];
+  return { fixed, perPage };
+}
+
 /** Print cost of one copy in the market's currency: fixed + per page × pages. */
 export function printCost(rules: PrintRules, market: Market, spec: PrintSpec, pages: number): number {
-  const costs = rules.costs[market.id]!;
-  const row = (costs[spec.ink] ?? costs.black!)[trimClass(rules, spec)];
-  return row.fixed + row.perPage * pages;
+  const { fixed, perPage } = costParts(rules, market, spec);
+  return fixed + perPage * pages;
 }
 
 /** Royalty of one copy: rate × list price − print cost. Negative when the price is under the floor. */
@@ -23,6 +34,10 @@ export const royalty = (market: Market, price: number, cost: number): number => 
 /** The lowest list price at which the royalty is not negative, rounded up to the cent. */
 export const lowestPrice = (market: Market, cost: number): number =>
   Math.ceil((cost / market.rate) * 100 - 1e-9) / 100;
+
+/** A price of less than a cent’s digits, such as that of a page: `$0.012`. */
+export const showRate = (amount: number, currency: string): string =>
+  new Intl.NumberFormat('en-US', { style: 'currency', currency, maximumFractionDigits: 4 }).format(amount);
 
 /** Money for people, in the currency's own digits: `$8.99`. */
 export function showMoney(amount: number, currency: string): string {

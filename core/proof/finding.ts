@@ -1,5 +1,6 @@
 import type { Book, JobTicket, PlannedPage, Section } from '../book/index.ts';
 import type { MadeFrom } from '../export/fingerprints.ts';
+import type { ListingField } from '../listing/index.ts';
 import type { CoverSheet, PageFrame } from '../print/index.ts';
 import type { Scene, Typesetter } from '../scene/index.ts';
 
@@ -7,7 +8,7 @@ import type { Scene, Typesetter } from '../scene/index.ts';
 export type Place =
   | { view: 'page'; page: number; section?: string }
   | { view: 'wrap' }
-  | { view: 'listing' }
+  | { view: 'listing'; field?: ListingField }
   | { view: 'flatplan' }
   | { view: 'files' };
 

@@ -71,7 +71,7 @@ test('impossible values are answered and change nothing', async ({ page }) => {
 
 test('a word longer than the grid, with where and what to do', async ({ page }) => {
   await emptyBook(page);
-  await page.getByRole('button', { name: '+ Add pages' }).click();
+  await page.getByRole('button', { name: 'Add pages' }).click();
   await page.getByRole('menuitem', { name: /Word search/ }).click();
   await page.getByRole('button', { name: /Edit word list/ }).click();
   await page
@@ -88,11 +88,30 @@ test('a word longer than the grid, with where and what to do', async ({ page }) 
     })
     .click();
   await expect(page.getByLabel('Page', { exact: true })).toHaveValue('3');
+  await page.getByRole('link', { name: 'Settings of this section' }).first().click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Word search' })).toBeVisible();
+});
+
+test('a finding leads to the very field', async ({ page }) => {
+  const id = await emptyBook(page);
+  const leads = async (finding: RegExp, label: string) => {
+    await page.goto(url(`/books/${id}/proof`));
+    await page.getByRole('button', { name: finding }).click();
+    await expect(page.getByLabel(label, { exact: true })).toBeFocused();
+  };
+  await leads(/The description is empty/, 'Description');
+  await leads(/UK: there is no price/, 'Price, GBP');
+  await leads(/No keyword field is used/, 'Keyword field 1');
+  // What a copy costs is shown as a sum.
+  await ticket(page, 'Print cost').click();
+  await expect(
+    page.getByText(/One copy in the US: \$\d\.\d\d \+ 2 pages × \$0\.\d+ = \$\d\.\d\d\./),
+  ).toBeVisible();
 });
 
 test('a CSV in UTF-16 with semicolons, and a file that is no text', async ({ page }) => {
   await emptyBook(page);
-  await page.getByRole('button', { name: '+ Add pages' }).click();
+  await page.getByRole('button', { name: 'Add pages' }).click();
   await page.getByRole('menuitem', { name: /Word search/ }).click();
   await page.getByRole('button', { name: /Edit word list/ }).click();
   const utf16 = Buffer.from(

@@ -1,8 +1,10 @@
 import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Check, CircleAlert, Ellipsis, X } from 'lucide-react';
-import { useNavigate, useParams } from 'react-router';
+import { Link as To, useNavigate, useParams } from 'react-router';
 import { checks, type Finding } from '#core/proof/index.ts';
+import { fieldId } from '../../parts/field-id.ts';
 import { Mark } from '../../parts/mark.tsx';
 import { useDesk } from '../book-desk.tsx';
 
@@ -15,6 +17,8 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
   const { book } = useParams();
   const go = ({ place }: Finding) => {
     if (place.view === 'page') onPage(place.page);
+    else if (place.view === 'listing')
+      void navigate(`/books/${book}/listing${place.field ? `#${fieldId(place.field)}` : ''}`);
     else if (place.view !== 'files') void navigate(`/books/${book}/${place.view}`);
   };
   const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
@@ -54,6 +58,16 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
               <strong>{finding.severity === 'fix' ? 'Must fix: ' : 'Warning: '}</strong>
               {finding.message}
             </Box>
+            {finding.place.view === 'page' && finding.place.section && (
+              <Link
+                component={To}
+                to={`/books/${book}/flatplan?section=${finding.place.section}`}
+                variant="body2"
+                sx={{ display: 'block', mt: -1, mb: 1.5 }}
+              >
+                Settings of this section
+              </Link>
+            )}
           </Box>
         ))}
       </Box>

@@ -7,15 +7,22 @@ export const listing: Check = {
   id: 'listing',
   name: 'Listing complete, prices above the minimum',
   ofBook({ book: { recipe, rules }, ticket }) {
-    const findings: Finding[] = listingProblems(recipe, rules.listing).map(({ severity, message }) => ({
-      check: 'listing',
-      severity,
-      message,
-      place: { view: 'listing' },
-    }));
-    for (const { name, price, lowestPrice, currency } of ticket.markets) {
+    const findings: Finding[] = listingProblems(recipe, rules.listing).map(
+      ({ severity, message, field }) => ({
+        check: 'listing',
+        severity,
+        message,
+        place: { view: 'listing', field },
+      }),
+    );
+    for (const { market, name, price, lowestPrice, currency } of ticket.markets) {
       const add = (severity: Finding['severity'], message: string) =>
-        findings.push({ check: 'listing', severity, message, place: { view: 'listing' } });
+        findings.push({
+          check: 'listing',
+          severity,
+          message,
+          place: { view: 'listing', field: `price-${market}` },
+        });
       if (price === null)
         add('fix', `${name}: there is no price. Set one of ${showMoney(lowestPrice, currency)} or more.`);
       else if (price < lowestPrice)

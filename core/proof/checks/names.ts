@@ -59,7 +59,7 @@ export const names: Check = {
         check: 'names',
         severity: 'fix',
         message: 'The book has no pen name. Choose one in the listing.',
-        place: { view: 'listing' },
+        place: { view: 'listing', field: 'penName' },
       });
     return findings;
   },
