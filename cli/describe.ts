@@ -3,13 +3,17 @@ import { showMoney } from '#core/print/index.ts';
 import { showLength, showSize } from '#core/units.ts';
 import { bookFromFile } from './reading.ts';
 
+/** Numbers to a millionth of a point or of a coin: what lies beyond is the dust of binary fractions. */
+const withoutDust = (_: string, value: unknown): unknown =>
+  typeof value === 'number' ? Number(value.toFixed(6)) : value;
+
 /** Prints the job ticket. */
 export async function describe(file: string, json: boolean): Promise<number> {
   const book = await bookFromFile(file);
   const { rules, recipe } = book;
   const ticket = jobTicket(book);
   if (json) {
-    console.log(JSON.stringify({ title: recipe.title, lengths: 'points', ...ticket }, null, 2));
+    console.log(JSON.stringify({ title: recipe.title, lengths: 'points', ...ticket }, withoutDust, 2));
     return 0;
   }
   const rows: [string, string][] = [

@@ -73,10 +73,10 @@ const style = keyed({
   }),
   typefaces: v.optional(
     keyed({
-      display: face,
-      text: face,
+      display: v.optional(face, USUAL_FACES.display),
+      text: v.optional(face, USUAL_FACES.text),
     }),
-    USUAL_FACES,
+    {},
   ),
   motif: v.optional(oneOf(MOTIF_NAMES), 'hexagons'),
   numbering: v.optional(

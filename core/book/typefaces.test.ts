@@ -25,6 +25,11 @@ const named = (bytes: Uint8Array, name: string): NamedResource => ({
 const plain = recipeOf([{ id: 'r', kind: 'ruled', pages: 40 }]);
 const loading = (bytes: Uint8Array | null): ResourceLoader => ({ decodePicture, load: async () => bytes });
 
+it('a house style that names one typeface has the usual one for the other', () => {
+  const { typefaces } = recipeOf([], { style: { typefaces: { text: 'lora-regular' } } }).style;
+  expect(typefaces).toEqual({ display: plain.style.typefaces.display, text: 'lora-regular' });
+});
+
 describe('a typeface of one’s own in a house style', () => {
   it('is named among the resources when it is chosen, and left out when nothing uses it any more', () => {
     const chosen = chooseFace(plain, 'display', named(lora, 'Lora Bold'));

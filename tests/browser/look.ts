@@ -11,9 +11,21 @@ export async function noSeriousFindings(page: Page, where: string) {
   ).toEqual([]);
 }
 
+/** Waits until nothing on a page moves any more: typefaces and pictures are there, and no animation runs. */
+async function still(page: Page) {
+  await page.waitForFunction(
+    () =>
+      document.fonts.status === 'loaded' &&
+      [...document.images].every((image) => image.complete) &&
+      document.getAnimations().every((animation) => animation.playState !== 'running'),
+  );
+}
+
 /** A picture for the README, when the pictures are asked to be made anew. */
 export async function picture(page: Page, name: string) {
-  if (process.env.QUILL_PICTURES) await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  if (!process.env.QUILL_PICTURES) return;
+  await still(page);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
 }
 
 /** Sets how the stand-in behaves. */

@@ -412,11 +412,9 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await noSeriousFindings(page, 'compare');
   await table.getByRole('link', { name: 'beekeeping word search' }).click();
   await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
-  await page.waitForTimeout(500);
   await picture(page, 'niche');
   await view(page, 'Rivals');
   await expect(grid(page, /Rivals/)).toBeVisible();
-  await page.waitForTimeout(500);
   await picture(page, 'rivals');
   // A dot says which book it is.
   const prices = page.getByRole('figure').filter({ hasText: 'At which prices do they sell?' });
@@ -424,21 +422,16 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await expect(page.getByRole('tooltip')).toHaveText(/\$\d+\.\d\d · [\d.,]+ copies a month$/);
   await view(page, 'Phrases');
   await expect(grid(page, /Phrases/)).toBeVisible();
-  await page.waitForTimeout(300);
   await picture(page, 'phrases');
   await view(page, 'Gaps');
   await expect(page.getByRole('table', { name: 'Monthly sales per seller' })).toBeVisible();
-  await page.waitForTimeout(300);
   await picture(page, 'gaps');
   await view(page, 'Brief');
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue(/Beekeeping/);
-  await page.waitForTimeout(500);
   await picture(page, 'niche-brief');
   await page.goto(url('/niches/sums'));
-  await page.waitForTimeout(500);
   await picture(page, 'sums');
   await page.goto(url('/niches'));
-  await page.waitForTimeout(800);
   await picture(page, 'niches');
 });
 

@@ -28,7 +28,6 @@ test('the five views of a demo book, each whole at 1280 × 800', async ({ page }
         element.scrollHeight <= element.clientHeight,
       ]),
     ).toEqual([true, true]);
-    await page.waitForTimeout(300);
     await picture(page, view);
   }
 });

@@ -5,7 +5,6 @@ import { expect, inkOf, saved, sections, test, ticket } from './quill.ts';
 
 test('from a phrase to a book that is live', async ({ page }) => {
   await noSeriousFindings(page, 'desk');
-  await page.waitForTimeout(400);
   await picture(page, 'desk');
 
   // Niches: a phrase, its verdict with sums, a chart, comparables.
