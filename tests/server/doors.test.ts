@@ -1,8 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { gridWord } from '#core/words/index.ts';
 import { DEMO_ACCOUNT, knownAddress, visitorOf } from '#server/auth.ts';
+import { READY_BANKS } from '#server/banks/ready.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
-import { member, penName, workspace } from '#server/db/schema.ts';
+import { member, workspace } from '#server/db/schema.ts';
+import { listResources } from '#server/resources/resources.ts';
+import { addPenName, listPenNames, usualPenName } from '#server/shelf.ts';
 import { signInTriesIn } from '#server/sign-in-tries.ts';
 import { cookieOf, ORIGIN, PASSWORD, post, signUp } from './accounts.ts';
 import { openPress, type Press } from './press.ts';
@@ -19,7 +23,7 @@ afterAll(async () => {
 
 const asking = (cookie: string) => visitorOf(new Request(`${ORIGIN}/`, { headers: { cookie } }));
 describe('signing up and in', () => {
-  it('gives an account a workspace of its own, with its name and a pen name', async () => {
+  it('gives an account a workspace of its own, with its name, a pen name for new books and word banks', async () => {
     const answer = await signUp('odile@press.example');
     expect(answer.status).toBe(200);
     const visitor = (await asking(cookieOf(answer)))!;
@@ -32,8 +36,15 @@ describe('signing up and in', () => {
     expect(await db().select().from(member).where(eq(member.workspaceId, visitor.workspaceId))).toHaveLength(
       1,
     );
-    const names = await db().select().from(penName).where(eq(penName.workspaceId, visitor.workspaceId));
-    expect(names.map(({ name }) => name)).toEqual(['Press of odile@press.example']);
+    // Its name is the pen name of new books until it has one; word banks are there from the beginning.
+    expect(await listPenNames(visitor.workspaceId)).toEqual([]);
+    expect(await usualPenName(visitor.workspaceId, visitor.workspaceName)).toBe(home!.name);
+    await addPenName(visitor.workspaceId, 'Ada Reed');
+    expect(await usualPenName(visitor.workspaceId, visitor.workspaceName)).toBe('Ada Reed');
+    const banks = await listResources(visitor.workspaceId, 'words');
+    expect(banks.map(({ name }) => name).sort()).toEqual(READY_BANKS.map(({ name }) => name).sort());
+    for (const { words } of READY_BANKS)
+      expect(words.filter((word) => 'problem' in gridWord(word))).toEqual([]);
   });
 
   it('sets a cookie that scripts and other sites do not get', async () => {
