@@ -235,10 +235,12 @@ test('columns are hidden, moved and made wider, and stay so', async ({ page }) =
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');
   await expect.poll(async () => Math.round((await width()) - narrow)).toBe(20);
-  const edge = (await page.getByRole('separator', { name: 'Width of Price' }).boundingBox())!;
-  await page.mouse.move(edge.x + edge.width / 2, edge.y + edge.height / 2);
+  // Hovering waits until it lies still.
+  const edge = page.getByRole('separator', { name: 'Width of Price' });
+  await edge.hover();
+  const { x, y, width: wide, height } = (await edge.boundingBox())!;
   await page.mouse.down();
-  await page.mouse.move(edge.x + edge.width / 2 + 30, edge.y + edge.height / 2, { steps: 5 });
+  await page.mouse.move(x + wide / 2 + 30, y + height / 2, { steps: 5 });
   await page.mouse.up();
   await expect.poll(async () => Math.round((await width()) - narrow)).toBe(50);
 
