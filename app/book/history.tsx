@@ -74,7 +74,7 @@ export function History({ onClose }: { onClose: () => void }) {
           <TableBody>
             {listed?.revisions.map((revision) => (
               <TableRow key={revision.revision}>
-                <TableCell sx={{ whiteSpace: 'nowrap', color: 'text.secondary', verticalAlign: 'top' }}>
+                <TableCell sx={{ whiteSpace: 'nowrap', color: 'text.secondary' }}>
                   {new Date(revision.createdAt).toLocaleString('en-US', {
                     dateStyle: 'medium',
                     timeStyle: 'short',
@@ -83,7 +83,7 @@ export function History({ onClose }: { onClose: () => void }) {
                 <TableCell title={revision.changes?.join('\n')} sx={{ overflowWrap: 'anywhere' }}>
                   {said(revision)}
                 </TableCell>
-                <TableCell align="right" sx={{ whiteSpace: 'nowrap', verticalAlign: 'top' }}>
+                <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
                   {revision.revision === current ? (
                     'now'
                   ) : (

@@ -2,7 +2,8 @@ import { Star } from 'lucide-react';
 import { WAYS } from '#core/niche/index.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
 import { Mark } from '../parts/mark.tsx';
-import { type RowColumn, type RowGroup, RowTable, type Sort } from '../parts/row-table.tsx';
+import { type RowGroup, RowTable } from '../parts/row-table.tsx';
+import type { RowColumn, Sort } from '../parts/table-columns.ts';
 import { copies, count, dollars, NOTHING, sentence, VERDICT_COLORS, verdictOrder } from './show.ts';
 import { VerdictMark } from './verdict-mark.tsx';
 

@@ -2,7 +2,8 @@ import Box from '@mui/material/Box';
 import { ArrowDown, ArrowUp, EqualNot, Eye, Pencil } from 'lucide-react';
 import { counts, type Rival, type SortKey } from '#core/niche/index.ts';
 import { Mark } from '../parts/mark.tsx';
-import { type RowColumn, RowTable, type Sort } from '../parts/row-table.tsx';
+import { RowTable } from '../parts/row-table.tsx';
+import type { RowColumn, Sort } from '../parts/table-columns.ts';
 import { useNiche } from './niche-desk.tsx';
 import { copies, count, dollars, NOTHING, wholeDollars } from './show.ts';
 

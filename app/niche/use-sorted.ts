@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { SortKey } from '#core/niche/index.ts';
-import type { Sort } from '../parts/row-table.tsx';
+import type { Sort } from '../parts/table-columns.ts';
 import { useNiche } from './niche-desk.tsx';
 
 /** The rivals that are shown, in the order that was chosen. */

@@ -1,63 +1,19 @@
 import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
-import {
-  type ColumnDef,
-  type ColumnSizingInfoState,
-  getCoreRowModel,
-  type Header,
-  type RowData,
-  type Updater,
-  useReactTable,
-} from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { ArrowDown, ArrowUp } from 'lucide-react';
-import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useRef, useState } from 'react';
 import { tokens } from '../theme.ts';
 import { ColumnMenu } from './column-menu.tsx';
-import { Mark } from './mark.tsx';
 import { type Shortcut, useListedKeys } from './shortcuts.tsx';
-import { useTableLayout } from './table-layout.ts';
+import { type RowColumn, type Sort, useColumns } from './table-columns.ts';
+import { Heading } from './table-heading.tsx';
 
 const ROW = 30;
 const PAGE = 12;
-const NO_ROWS: never[] = [];
-const NOT_DRAWN: ColumnSizingInfoState = {
-  columnSizingStart: [],
-  deltaOffset: null,
-  deltaPercentage: null,
-  isResizingColumn: false,
-  startOffset: null,
-  startSize: null,
-};
-/** Of a column, in pixels. */
-const LEAST_WIDTH = 40;
-
-export interface RowColumn<Row, Key extends string> {
-  key: Key;
-  name: string;
-  /** In pixels; the least of a column that grows. */
-  width: number;
-  /** Takes what others leave, until it is given a width. */
-  grows?: boolean;
-  left?: boolean;
-  /** False for a column that cannot be sorted by. */
-  sorts?: boolean;
-  /** Best when small, and so sorted upwards first. */
-  upwards?: boolean;
-  show: (row: Row) => ReactNode;
-  hint?: (row: Row) => string | undefined;
-  color?: (row: Row) => string | undefined;
-}
 
 /** A line over the rows that follow it. */
 export interface RowGroup {
   group: string;
   size: number;
-}
-
-export interface Sort<Key extends string> {
-  by: Key;
-  down: boolean;
 }
 
 interface RowTableProps<Row, Key extends string> {
@@ -114,60 +70,8 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
     scrollPaddingStart: ROW,
     overscan: 4,
   });
-  const { layout, setShown, setOrder, setWidths, reset } = useTableLayout(label);
-  const byKey = new Map<string, RowColumn<Row, Key>>(columns.map((column) => [column.key, column]));
   const mounted = virtual.getVirtualItems();
-  const defined = useMemo(
-    () =>
-      columns.map(
-        ({ key, width, sorts = true, upwards = false }): ColumnDef<Row> => ({
-          id: key,
-          // A column without a value could not be sorted by; the sorting itself is done outside.
-          accessorFn: () => null,
-          size: width,
-          minSize: LEAST_WIDTH,
-          enableSorting: sorts,
-          sortDescFirst: !upwards,
-        }),
-      ),
-    [columns],
-  );
-  // How far an edge was drawn, at hand at once: the widths that follow from it are asked for in the same moment.
-  const drag = useRef(NOT_DRAWN);
-  // Columns are its part. Rows are asked for one by one as they come into view: a hundred thousand of them are sorted and
-  // narrowed before, where they lie in columns of numbers.
-  const table = useReactTable<Row>({
-    columns: defined,
-    data: NO_ROWS,
-    getCoreRowModel: getCoreRowModel(),
-    manualSorting: true,
-    enableSortingRemoval: false,
-    columnResizeMode: 'onChange',
-    state: {
-      sorting: [{ id: sort.by, desc: sort.down }],
-      columnVisibility: layout.shown,
-      columnOrder: layout.order,
-      columnSizing: layout.widths,
-      columnSizingInfo: drag.current,
-    },
-    onSortingChange: (next: Updater<{ id: string; desc: boolean }[]>) => {
-      const [first] = typeof next === 'function' ? next([{ id: sort.by, desc: sort.down }]) : next;
-      if (first) onSort({ by: first.id as Key, down: first.desc });
-    },
-    onColumnVisibilityChange: setShown,
-    onColumnOrderChange: setOrder,
-    onColumnSizingChange: setWidths,
-    onColumnSizingInfoChange: (next) => {
-      drag.current = typeof next === 'function' ? next(drag.current) : next;
-    },
-  });
-  const headers = table.getFlatHeaders();
-  const shown = headers.map(({ id }) => byKey.get(id)!);
-  const widthOf = ({ key, width, grows }: RowColumn<Row, Key>): string =>
-    grows && layout.widths[key] === undefined
-      ? `minmax(${width}px, 1fr)`
-      : `${table.getColumn(key)!.getSize()}px`;
-  const grid = `30px ${shown.map(widthOf).join(' ')} 24px`;
+  const { table, headers, shown, grid, reset } = useColumns(label, columns, sort, onSort);
   const rowAt = (index: number): Row | null => {
     const line = index < count ? lineAt(index) : null;
     return line === null || isGroup(line) ? null : line;
@@ -249,19 +153,14 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
             onChange={() => onChosen(chosen.size ? new Set() : new Set(allIds()))}
           />
         </div>
-        {headers.map((header) => (
-          <Heading
-            key={header.id}
-            header={header}
-            name={byKey.get(header.id)!.name}
-            left={byKey.get(header.id)!.left ?? false}
-          />
+        {headers.map((header, i) => (
+          <Heading key={header.id} header={header} name={shown[i]!.name} left={shown[i]!.left ?? false} />
         ))}
         <Box data-menu role="columnheader" aria-label="Columns">
           <ColumnMenu
             label={label}
             table={table}
-            nameOf={(key) => byKey.get(key)?.name ?? key}
+            nameOf={(key) => columns.find((column) => column.key === key)?.name ?? key}
             onReset={reset}
           />
         </Box>
@@ -342,67 +241,6 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
           </div>
         )}
       </Box>
-    </Box>
-  );
-}
-
-/** A heading: sorts by its column, and its right edge makes the column wider. */
-function Heading<Row extends RowData>({
-  header,
-  name,
-  left,
-}: {
-  header: Header<Row, unknown>;
-  name: string;
-  left: boolean;
-}) {
-  const { column } = header;
-  const sorted = column.getIsSorted();
-  const sorts = column.getCanSort();
-  const widen = (by: number) =>
-    header.getContext().table.setColumnSizing((now) => ({
-      ...now,
-      [column.id]: Math.max(LEAST_WIDTH, column.getSize() + by),
-    }));
-  return (
-    <Box
-      role="columnheader"
-      aria-label={name}
-      {...(sorts ? { 'aria-sort': sorted ? (sorted === 'desc' ? 'descending' : 'ascending') : 'none' } : {})}
-      sx={{ textAlign: left ? 'left' : 'right', whiteSpace: 'nowrap', position: 'relative', minWidth: 0 }}
-    >
-      <ButtonBase
-        disabled={!sorts}
-        onClick={column.getToggleSortingHandler()}
-        sx={{
-          font: 'inherit',
-          fontSize: 13,
-          px: 1,
-          maxWidth: '100%',
-          overflow: 'hidden',
-          color: sorted ? 'text.primary' : 'text.secondary',
-          fontWeight: sorted ? 700 : 400,
-        }}
-      >
-        {sorted && <Mark icon={sorted === 'desc' ? ArrowDown : ArrowUp} />} {name}
-      </ButtonBase>
-      <div
-        role="separator"
-        aria-orientation="vertical"
-        aria-label={`Width of ${name}`}
-        aria-valuenow={column.getSize()}
-        tabIndex={0}
-        data-edge
-        onMouseDown={header.getResizeHandler()}
-        onTouchStart={header.getResizeHandler()}
-        onDoubleClick={() => column.resetSize()}
-        onKeyDown={(event) => {
-          const step = event.key === 'ArrowRight' ? 10 : event.key === 'ArrowLeft' ? -10 : 0;
-          if (!step) return;
-          event.preventDefault();
-          widen(step);
-        }}
-      />
     </Box>
   );
 }

@@ -24,8 +24,8 @@ import { useNiche } from '../niche/niche-desk.tsx';
 import { comparePhrases, type PhraseSort, PhrasesTable } from '../niche/phrases-table.tsx';
 import { WidenBar } from '../niche/widen-bar.tsx';
 import { offerUndo } from '../parts/notices.tsx';
-import type { Sort } from '../parts/row-table.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
+import type { Sort } from '../parts/table-columns.ts';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche-phrases.ts';
 

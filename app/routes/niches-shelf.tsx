@@ -12,8 +12,9 @@ import { addOwnRivals } from '#server/niches/rivals.ts';
 import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
 import { copies, count, dayShown, dollars, NOTHING, wholeDollars } from '../niche/show.ts';
-import { type RowColumn, RowTable, type Sort } from '../parts/row-table.tsx';
+import { RowTable } from '../parts/row-table.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
+import type { RowColumn, Sort } from '../parts/table-columns.ts';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niches-shelf.ts';
 
