@@ -12,7 +12,7 @@ const quill = (...args: string[]) =>
 function recipe(name: string, more: Record<string, unknown> = {}): string {
   const path = join(folder, name);
   const base = {
-    quill: 2,
+    quill: 3,
     id: 'field-notes',
     seed: 'limpet-1',
     title: 'Field Notes',

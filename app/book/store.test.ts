@@ -257,7 +257,7 @@ describe('saving', () => {
   });
 
   it('does not trust a draft that is no recipe', async () => {
-    for (const kept of [JSON.stringify({ from: 1, value: { quill: 2, id: recipe.id } }), 'not even JSON']) {
+    for (const kept of [JSON.stringify({ from: 1, value: { quill: 3, id: recipe.id } }), 'not even JSON']) {
       drafts[`quill-draft-${recipe.id}/gone`] = kept;
       const store = open();
       store.begin();

@@ -12,6 +12,7 @@ import { pageKind } from '#core/pages/index.ts';
 import { showMoney } from '#core/print/index.ts';
 import { showSize } from '#core/units.ts';
 import { useDesk } from '../book/book-desk.tsx';
+import { LanguageFields } from '../book/language-fields.tsx';
 import { useBook } from '../book/store.ts';
 import { Choice } from '../parts/choice.tsx';
 import { NumberField } from '../parts/number-field.tsx';
@@ -137,6 +138,7 @@ export default function Brief() {
             }
           />
         )}
+        <LanguageFields />
         <Choice
           label="Page numbers"
           value={numbering.form}

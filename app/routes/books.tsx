@@ -41,7 +41,7 @@ export async function action({ request }: Route.ActionArgs) {
   const read = await formFrom(request, Wish);
   if (!read.success) throw new Response(read.issues[0].message, { status: 400 });
   const recipe = parseRecipe({
-    quill: 2,
+    quill: 3,
     id: newId(),
     seed: newId(),
     title: 'Untitled',

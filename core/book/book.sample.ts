@@ -12,7 +12,7 @@ export const HIVE_WORDS =
 /** A book on 6 × 9 in with nothing to find fault with; whatever a test is about is given. */
 export const recipeOf = (sections: unknown[], more: Record<string, unknown> = {}): Recipe =>
   parseRecipe({
-    quill: 2,
+    quill: 3,
     id: 'test',
     seed: 'moth-7',
     title: 'The Hive',

@@ -32,6 +32,8 @@ describe('what was changed between two states of a book', () => {
   it.each<[string, Recipe, string[]]>([
     ['title', { ...book, title: 'Hive Two' }, ['Title “The Hive” → “Hive Two”']],
     ['a long title', { ...book, title: 'x'.repeat(60) }, [`Title “The Hive” → “${'x'.repeat(39)}…”`]],
+    ['language', { ...book, language: 'de' }, ['Language English → German']],
+    ['printed words', { ...book, printedWords: 'fr' }, ['Printed words as the book → French']],
     ['series', { ...book, series: { name: 'Bees', volume: 2 } }, ['Series none → “Bees”, volume 2']],
     [
       'trim',

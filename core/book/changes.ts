@@ -2,6 +2,7 @@ import same from 'fast-deep-equal';
 import { compositionOf } from '../cover/compositions/index.ts';
 import { printService } from '../print/index.ts';
 import { type Field, fieldsOf } from '../settings.ts';
+import { languageName } from '../text/language-name.ts';
 import { parseLength, showSize } from '../units.ts';
 import type { Recipe } from './recipe.ts';
 import { type Entry, isGroup, kindOf, type Section, type Solutions, sectionsOf } from './sections.ts';
@@ -77,6 +78,7 @@ function listChange(
 }
 
 function bookChanges(before: Recipe, after: Recipe): string[] {
+  const language = (code: unknown) => (code === undefined ? 'as the book' : languageName(code as string));
   const series = ({ series: of }: Recipe) => (of ? `“${of.name}”, volume ${of.volume}` : 'none');
   return [
     ...change('Title', before.title, after.title),
@@ -84,7 +86,8 @@ function bookChanges(before: Recipe, after: Recipe): string[] {
     ...change('Series', series(before), series(after), number),
     ...change('Pen name', before.penName, after.penName),
     ...change('Imprint', before.imprint, after.imprint),
-    ...change('Language', before.language, after.language, number),
+    ...change('Language', before.language, after.language, language),
+    ...change('Printed words', before.printedWords, after.printedWords, language),
     ...change('Seed', before.seed, after.seed),
   ];
 }

@@ -1,5 +1,6 @@
 import { houseFaces } from '../faces/choice.ts';
 import { FOLIO_STRIP, type PageFrame, pageFrame, type Rect } from '../print/index.ts';
+import { printedLanguage } from '../printed-words/index.ts';
 import {
   fitText,
   type Layer,
@@ -64,6 +65,7 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
     items: page.items.map((item) => placedItem(book, section, item)),
     resources: book.resources,
     book: book.recipe,
+    language: printedLanguage(book.recipe),
     type,
     faces: houseFaces(book.recipe, type),
     hyphenate: book.hyphenate,

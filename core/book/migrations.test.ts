@@ -70,11 +70,11 @@ describe('a recipe of the first version', () => {
   });
 
   it('a newer format, and what is no recipe, stays as it is', () => {
-    for (const value of [null, 7, [], 'x', { quill: 3 }, { quill: 'toString' }, {}])
+    for (const value of [null, 7, [], 'x', { quill: RECIPE_VERSION + 1 }, { quill: 'toString' }, {}])
       expect(migrated(value)).toEqual({ value, contents: new Map() });
-    expect(readRecipe({ ...first, quill: 3 }).problems).toContainEqual({
+    expect(readRecipe({ ...first, quill: RECIPE_VERSION + 1 }).problems).toContainEqual({
       path: 'quill',
-      message: 'is 3. This program reads recipes up to version 2; a newer one may read it.',
+      message: `is ${RECIPE_VERSION + 1}. This program reads recipes up to version ${RECIPE_VERSION}; a newer one may read it.`,
     });
   });
 });

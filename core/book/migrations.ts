@@ -88,8 +88,17 @@ function from1(value: Json): Step {
   };
 }
 
+/** 2 to 3: what the program prints is in the language of the book. Until then it was English in every book. */
+const from2 = (value: Json): Step => ({
+  value: {
+    ...value,
+    quill: 3,
+    ...(typeof value.language === 'string' && !/^en\b/.test(value.language) ? { printedWords: 'en' } : {}),
+  },
+});
+
 /** By the version they begin at. Each is a pure function that leaves alone what it does not know. */
-const STEPS: Readonly<Record<number, (value: Json) => Step>> = { 1: from1 };
+const STEPS: Readonly<Record<number, (value: Json) => Step>> = { 1: from1, 2: from2 };
 
 /**
  * Brings a recipe of any older version to the newest, step by step. What is no recipe, or newer, stays as it is: the

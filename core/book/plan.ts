@@ -9,6 +9,7 @@ import {
   type Side,
   sideOf,
 } from '../print/index.ts';
+import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import type { ResourceType } from '../resources/index.ts';
 import { parseLength } from '../units.ts';
 import type { Recipe } from './recipe.ts';
@@ -295,6 +296,7 @@ function numberPages(recipe: Recipe, plan: Plan): void {
   const { form, from } = recipe.style.numbering;
   if (form === undefined || form === 'none') return;
   const first = from ?? 1;
+  const language = printedLanguage(recipe);
   const numbered = new Map(
     sectionsOf(recipe.sections).map((section) => [section.id, kindOf(section).numbered]),
   );
@@ -303,7 +305,7 @@ function numberPages(recipe: Recipe, plan: Plan): void {
     if (page.role === 'blank' || page.part === 'back') continue;
     if (page.role === 'body' && !numbered.get(page.section!)) continue;
     const number = page.number + first - 1;
-    page.folio = form.replace('100', String(total)).replace('1', String(number));
+    page.folio = bookWords(language, form, { page: number, pages: total });
   }
 }
 

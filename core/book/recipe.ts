@@ -6,6 +6,7 @@ import { FACE_IDS } from '../faces/index.ts';
 import { identifier, keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
 import { kindsRevision, type Need } from '../pages/index.ts';
 import { printService, printServices } from '../print/index.ts';
+import { PRINTED_LANGUAGES } from '../printed-words/index.ts';
 import { resourcesSchema, typeface } from '../resources/index.ts';
 import { LENGTH_PATTERN } from '../units.ts';
 import { ofAny, versionSchema } from '../versions.ts';
@@ -14,7 +15,7 @@ import { type Entry, isGroup, needsOf, type Section, sectionsSchema } from './se
 import { faceNeeds } from './typefaces.ts';
 
 /** Version of the recipe format this program writes; it reads every one before it. */
-export const RECIPE_VERSION = 2;
+export const RECIPE_VERSION = 3;
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
 const MOST_IN_SECTION = 828;
 /** What any service might take; what the book's own takes is checked by the proof. */
@@ -140,6 +141,8 @@ const fields = {
     v.pipe(v.string(), v.regex(/^[a-z]{2}(-[A-Z]{2})?$/, 'should be a language code such as "en".')),
     'en',
   ),
+  /** Of what the program itself prints; if left out, the book's own. */
+  printedWords: v.optional(oneOf(PRINTED_LANGUAGES)),
   print,
   style: v.optional(style, {}),
   /** What the sections use that is not in the recipe itself. */

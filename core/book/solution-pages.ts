@@ -1,4 +1,5 @@
 import type { Rect } from '../print/index.ts';
+import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import { BLACK, beginningOf, fitText, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { placedItem, troublesOf } from './items.ts';
@@ -20,7 +21,8 @@ export function drawAnswers(
   body: Rect,
   type: Typesetter,
 ): Mark[] {
-  const heading = textLine(type, 'Solutions', HEADING, body.x + body.width / 2, body.y + 15, 'center');
+  const words = bookWords(printedLanguage(book.recipe), 'solutions');
+  const heading = textLine(type, words, HEADING, body.x + body.width / 2, body.y + 15, 'center');
   const room = {
     ...body,
     y: body.y + SOLUTIONS_HEADING_STRIP,
@@ -43,7 +45,11 @@ export function drawAnswers(
 function boxMarks(book: Book, { section: id, item }: PlannedAnswer, box: Rect, type: Typesetter): Mark[] {
   const section = book.sections.get(id)!;
   const placed = placedItem(book, section, item);
-  return kindOf(section).solution!.box!(placed, box, { type, options: section.options });
+  return kindOf(section).solution!.box!(placed, box, {
+    type,
+    options: section.options,
+    language: printedLanguage(book.recipe),
+  });
 }
 
 /** The lines of an answer, each as small as it must be to fit its column. */

@@ -14,8 +14,8 @@ export interface Fingerprints {
 /** The fingerprints of a book as it is now. Each covers all that its part is drawn from, and nothing else. */
 export function fingerprintsOf(book: Book): Fingerprints {
   const { recipe, plan } = book;
-  const { seed, title, subtitle, series, penName, imprint, language, print, style } = recipe;
-  const names = { seed, title, subtitle, series, penName, imprint, language };
+  const { seed, title, subtitle, series, penName, imprint, language, printedWords, print, style } = recipe;
+  const names = { seed, title, subtitle, series, penName, imprint, language, printedWords };
   const { finish: _finish, paper, ...sheet } = print;
   const typefaces = {
     display: faceOf(style.typefaces.display, recipe.resources),

@@ -10,7 +10,7 @@ const { listing: limits } = printService('wrenfair');
 const problems = (listing: Record<string, unknown>, more: Record<string, unknown> = {}) =>
   listingProblems(
     parseRecipe({
-      quill: 2,
+      quill: 3,
       id: 'b',
       seed: 's',
       title: 'The Hive',

@@ -46,6 +46,7 @@ const SAMPLES: Record<string, object[]> = {
   'title-page 1': [{}, { options: { series: false } }],
   'title-page 2': [{}, { options: { series: false } }],
   'belongs-to 1': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
+  'belongs-to 2': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
   'word-search 1': searchSamples,
   'word-search 2': searchSamples,
   'ruled 1': ruledSamples('grey'),

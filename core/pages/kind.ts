@@ -2,6 +2,7 @@ import type * as v from 'valibot';
 import type { HouseFaces } from '../faces/choice.ts';
 import type { FaceId } from '../faces/index.ts';
 import type { PageFrame, Rect, Side } from '../print/index.ts';
+import type { PrintedLanguage } from '../printed-words/index.ts';
 import type { Resources, ResourceType } from '../resources/index.ts';
 import type { Mark, Typesetter } from '../scene/index.ts';
 import type { Hyphenate } from '../text/hyphenation.ts';
@@ -54,7 +55,7 @@ export interface PlacedItem<Item> {
   number: number;
   /** What the reader sees: counted from 1 through all sections whose items are called the same. */
   displayNumber: number;
-  /** What it is called with its number, unlike any other in the book: “Puzzle 12”. */
+  /** What messages call it with its number, unlike any other in the book: “Puzzle 12”. Pages print their own words. */
   label: string;
   item: Item;
   /** Page that carries the item, as it is printed. */
@@ -73,6 +74,8 @@ export interface DrawContext<Options, Item> {
   items: PlacedItem<Item>[];
   resources: Resources;
   book: BookFields;
+  /** Of what the kind prints of its own. */
+  language: PrintedLanguage;
   type: Typesetter;
   /** Those of the house style; a kind that uses them says so. */
   faces: HouseFaces<FaceId>;
@@ -128,6 +131,7 @@ export interface Solution<Options, Item> {
 
 export interface SolutionContext<Options> {
   options: Options;
+  language: PrintedLanguage;
   type: Typesetter;
 }
 

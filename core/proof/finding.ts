@@ -10,6 +10,7 @@ export type Place =
   | { view: 'wrap' }
   | { view: 'listing'; field?: ListingField }
   | { view: 'flatplan' }
+  | { view: 'brief' }
   | { view: 'files' };
 
 export interface Finding {

@@ -120,6 +120,26 @@ describe('the proof of a whole book', () => {
     ]);
   });
 
+  it('tells of few words in many puzzles, by list', () => {
+    const words =
+      'swarm propolis drone nectar skep waggle brood queen pollen smoker comb forager honey veil apiary clover heather lavender larva pupa'.split(
+        ' ',
+      );
+    const serving = (lists: object[], items: number) =>
+      messages(
+        book([{ id: 'w', kind: 'word-search', items, options: { words: { lists }, wordsPerPuzzle: 10 } }]),
+      ).filter((said) => said.includes('serve'));
+    // 10 words a puzzle of 20: a word returns in every second one.
+    expect(serving([{ words }], 10)).toEqual([]);
+    expect(serving([{ words }], 24)).toEqual([
+      'look: 20 words serve 24 puzzles: each is in about 12 of them. Add words, or make fewer puzzles.',
+    ]);
+    expect(serving([{ title: 'Hive', words }, { words: words.slice(0, 10) }], 24)).toEqual([
+      'look: “Hive”: 20 words serve 12 puzzles: each is in about 6 of them. Add words, or make fewer puzzles.',
+      'look: 10 words serve 12 puzzles: each is in about 12 of them. Add words, or make fewer puzzles.',
+    ]);
+  });
+
   it('knows files that are older than the book', () => {
     const recipe = book([ruled(30)]);
     const made = madeOf(recipe);

@@ -5,6 +5,7 @@ import type { Typesetter } from '../scene/index.ts';
 import { files } from './checks/files.ts';
 import { fonts, minimums } from './checks/ink.ts';
 import { items } from './checks/items.ts';
+import { language } from './checks/language.ts';
 import { legibility } from './checks/legibility.ts';
 import { listing } from './checks/listing.ts';
 import { names } from './checks/names.ts';
@@ -26,6 +27,7 @@ export const checks: readonly Check[] = [
   resources,
   items,
   names,
+  language,
   spineText,
   barcodeClear,
   coverGround,

@@ -11,7 +11,7 @@ const type = typesetterFromDisk();
 firstPagesPng(
   bookFrom(
     parseRecipe({
-      quill: 2,
+      quill: 3,
       id: 'nobody',
       seed: 'first',
       title: 'First Pages',

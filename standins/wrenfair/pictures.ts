@@ -46,7 +46,7 @@ function recipeOf(book: CatalogBook): Recipe {
           },
         ];
   return parseRecipe({
-    quill: 2,
+    quill: 3,
     id: book.id,
     seed: book.id,
     title,

@@ -29,7 +29,7 @@ export async function openDemo(base) {
   const browser = await chromium.launch(BROWSER);
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${base}/sign-in`);
-  await page.getByRole('button', { name: /Look around/ }).click();
+  await page.getByRole('button', { name: /Try the demo/ }).click();
   await page.waitForURL(`${base}/`);
   return { browser, page };
 }

@@ -138,7 +138,7 @@ test.describe('a file that is refused', () => {
   test('a recipe with an unknown key is refused with its path', async ({ page }) => {
     await page.goto(url('/books'));
     const recipe = {
-      quill: 2,
+      quill: 3,
       id: 'x',
       seed: 's',
       title: 'T',

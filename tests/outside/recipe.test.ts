@@ -11,7 +11,7 @@ addFormats(ajv);
 const validate = ajv.compile(recipeJsonSchema());
 
 const base = {
-  quill: 2,
+  quill: 3,
   id: 'b',
   seed: 's',
   title: 'T',

@@ -1,25 +1,41 @@
 import type * as v from 'valibot';
 import { keyed, text, wholeNumber } from '../../keyed.ts';
+import { printedWords } from '../../printed-words/index.ts';
 import { BLACK, fitText, linePath, type Mark, rectPath, textLine } from '../../scene/index.ts';
 import { setting } from '../../settings.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
 
 const options = keyed({
-  heading: setting(text(1, 60), 'This book belongs to', { label: 'Heading' }),
+  heading: setting(text(0, 60), '', {
+    label: 'Heading',
+    help: 'Instead of “This book belongs to” in the language of the book.',
+  }),
   lines: setting(wholeNumber(1, 6), 1, { label: 'Lines', help: 'Lines to write the owner’s name on.' }),
 });
 
 type BelongsToOptions = v.InferOutput<typeof options>;
 
+const owned = printedWords({
+  en: { heading: 'This book belongs to' },
+  es: { heading: 'Este libro pertenece a' },
+  de: { heading: 'Dieses Buch gehört' },
+  fr: { heading: 'Ce livre appartient à' },
+});
+
 const LINE_GAP = 34;
 
-function draw({ body, options: { heading, lines }, type }: DrawContext<BelongsToOptions, never>): Mark[] {
+function draw({
+  body,
+  language,
+  options: { heading, lines },
+  type,
+}: DrawContext<BelongsToOptions, never>): Mark[] {
   const face = 'alegreya-italic';
   const middle = body.x + body.width / 2;
   const width = body.width * 0.72;
   const fitted = fitText(
     type,
-    heading,
+    heading || owned(language, 'heading'),
     face,
     { width, height: 90 },
     { most: Math.max(20, body.width / 17), least: 10, lines: 2 },
@@ -55,7 +71,15 @@ function draw({ body, options: { heading, lines }, type }: DrawContext<BelongsTo
 
 export const belongsTo = defineKind({
   id: 'belongs-to',
-  version: 1,
+  version: 2,
+  // The heading that was usual stood in the options, whatever the language of the book.
+  earlier: [
+    {
+      version: 1,
+      migrate: ({ heading, ...options }) =>
+        heading === undefined || heading === owned('en', 'heading') ? options : { ...options, heading },
+    },
+  ],
   name: 'Belongs to',
   purpose: 'A frame with a line for the owner’s name.',
   extent: 'single',

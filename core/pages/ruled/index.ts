@@ -1,5 +1,6 @@
 import type * as v from 'valibot';
 import { keyed, numberBetween, oneOf, text } from '../../keyed.ts';
+import { printedWords } from '../../printed-words/index.ts';
 import { buildPath, type Mark, type Path, textLine } from '../../scene/index.ts';
 import { setting } from '../../settings.ts';
 import { inches } from '../../units.ts';
@@ -20,7 +21,7 @@ const options = keyed({
   }),
   label: setting(text(0, 30), '', {
     label: 'Heading label',
-    help: 'Instead of Date or Subject.',
+    help: 'Instead of “Date” or “Subject” in the language of the book.',
   }),
   gray: setting(numberBetween(0, 0.85), 0.55, {
     label: 'Line shade (0 black – 0.85 light gray)',
@@ -31,11 +32,17 @@ const options = keyed({
 
 type RuledOptions = v.InferOutput<typeof options>;
 
-const HEADING_WORDS = { none: '', date: 'Date', subject: 'Subject' } as const;
+const headingWords = printedWords({
+  en: { date: 'Date', subject: 'Subject' },
+  es: { date: 'Fecha', subject: 'Tema' },
+  de: { date: 'Datum', subject: 'Thema' },
+  fr: { date: 'Date', subject: 'Sujet' },
+});
 
 function draw({
   body,
   options: { ruling, gray, weight, heading, label },
+  language,
   type,
 }: DrawContext<RuledOptions, never>): Mark[] {
   const spacing = RULINGS[ruling];
@@ -48,7 +55,7 @@ function draw({
   const marks: Mark[] = [];
   let top = body.y;
   if (heading !== 'none') {
-    const words = label || HEADING_WORDS[heading];
+    const words = label || headingWords(language, heading);
     const style = { face: 'alegreya-sans-regular', size: 11, color: { gray: 0.3 } } as const;
     // A J reaches left of where it begins.
     const start = heading === 'date' ? right - body.width * 0.4 : body.x + 2;

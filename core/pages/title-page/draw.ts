@@ -1,3 +1,4 @@
+import { bookWords } from '../../printed-words/index.ts';
 import { BLACK, type Color, type FaceId, fitText, linePath, type Mark, textLine } from '../../scene/index.ts';
 import type { DrawContext } from '../kind.ts';
 import type { TitlePageOptions } from './index.ts';
@@ -14,7 +15,7 @@ export interface TitlePageFaces {
 }
 
 export function drawTitlePage(
-  { body, book, options, type }: DrawContext<TitlePageOptions, never>,
+  { body, book, language, options, type }: DrawContext<TitlePageOptions, never>,
   faces: TitlePageFaces,
 ): Mark[] {
   const middle = body.x + body.width / 2;
@@ -52,7 +53,8 @@ export function drawTitlePage(
   const subtitle = { text: book.subtitle, sourceField: 'subtitle', face: faces.subtitle, color: GRAY };
   if (book.subtitle) y = block(subtitle, y, body.height * 0.14, body.width / 20);
   if (book.series && options.series) {
-    const line = `Volume ${book.series.volume} of ${book.series.name}`;
+    const { name, volume } = book.series;
+    const line = bookWords(language, 'series', { series: name, volume });
     marks.push(textLine(type, line, { face: faces.small, size: 11, color: GRAY }, middle, y + 30, 'center'));
   }
 

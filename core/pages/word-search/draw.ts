@@ -1,4 +1,5 @@
 import type { Rect } from '../../print/index.ts';
+import type { PrintedLanguage } from '../../printed-words/index.ts';
 import type { WordSearch } from '../../puzzles/word-search/index.ts';
 import {
   BLACK,
@@ -12,6 +13,7 @@ import {
 import type { DrawContext, PlacedItem } from '../kind.ts';
 import type { WordSearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';
+import { puzzleWords } from './puzzle-words.ts';
 
 const LETTERS: FaceId = 'alegreya-sans-medium';
 export const LIST_FACE: FaceId = 'alegreya-sans-regular';
@@ -19,8 +21,11 @@ export const TITLE_FACE: FaceId = 'alegreya-bold';
 export const REFERENCE_SIZE = 9;
 
 /** The heading of a puzzle: its number, and its list's title if it has one. */
-const puzzleName = (placed: PlacedItem<WordSearchItem>): string =>
-  placed.item.title ? `${placed.displayNumber}. ${placed.item.title}` : placed.label;
+const puzzleName = (
+  { item, displayNumber }: PlacedItem<WordSearchItem>,
+  language: PrintedLanguage,
+): string =>
+  item.title ? `${displayNumber}. ${item.title}` : puzzleWords(language, 'puzzle', { number: displayNumber });
 
 /** The letters of the grid, centered in their cells, one mark a row. */
 export function gridLetters(search: WordSearch, box: Rect, size: number, type: Typesetter): Mark[] {
@@ -69,13 +74,13 @@ export interface PageLayout {
 /** A puzzle, its list and the way to its solution, where a layout puts them. */
 export const drawWordSearchPage =
   (layOut: (page: PageToLayOut) => PageLayout) =>
-  ({ body, items, options, type }: DrawContext<WordSearchOptions, WordSearchItem>): Mark[] => {
+  ({ body, items, options, language, type }: DrawContext<WordSearchOptions, WordSearchItem>): Mark[] => {
     const placed = items[0];
     if (!placed) return [];
     const { item, solutionPage } = placed;
     const { search } = item;
     const words = item.words.map(({ word }) => word.toLocaleUpperCase('en'));
-    const name = puzzleName(placed);
+    const name = puzzleName(placed, language);
     const { frame, cell, title, listSize, listed, reference } = layOut({
       ...{ body, search, words, type },
       name,
@@ -105,9 +110,8 @@ export const drawWordSearchPage =
     ];
     if (solutionPage) {
       const style = { face: LIST_FACE, size: REFERENCE_SIZE, color: { gray: 0.35 } } as const;
-      marks.push(
-        textLine(type, `Solution on page ${solutionPage}`, style, reference.x, reference.y, 'center'),
-      );
+      const words = puzzleWords(language, 'solution', { page: solutionPage });
+      marks.push(textLine(type, words, style, reference.x, reference.y, 'center'));
     }
     return marks;
   };

@@ -7,6 +7,21 @@ import type { WordSearchOptions } from './options.ts';
 /** Words named in one finding; of more, how many there are is said. */
 const NAMED = 4;
 
+/** In so many puzzles of a section a word may come back, on average, before that is told. Our own measure, no source. */
+const MOST_PUZZLES_A_WORD = 5;
+
+/** That few words serve many puzzles, so that a reader meets the same ones again and again. */
+function repeated(items: readonly WordSearchItem[]): string[] {
+  const uses = items.flatMap(({ words }) => words.map(({ letters }) => letters.join('')));
+  const words = new Set(uses).size;
+  const each = Math.round(uses.length / Math.max(1, words));
+  return each > MOST_PUZZLES_A_WORD
+    ? [
+        `${words} words serve ${items.length} puzzles: each is in about ${each} of them. Add words, or make fewer puzzles.`,
+      ]
+    : [];
+}
+
 /** Why words of a list are in no puzzle, each with the word. */
 function leftOut(words: readonly string[], wide: number): string[] {
   const reasons: string[] = [];
@@ -87,6 +102,9 @@ export function inspectWordLists(
         message: `${name} never together in one puzzle, since one is inside the other: ${told(held)}`,
         item: 1,
       });
+    const served = items.filter(({ number }) => (number - 1) % lists.length === i);
+    for (const message of repeated(served.map(({ item }) => item)))
+      problems.push({ severity: 'look', message: title ? `“${title}”: ${message}` : message, item: i + 1 });
   }
   return problems;
 }

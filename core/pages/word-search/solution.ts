@@ -5,6 +5,7 @@ import type { PlacedItem, SolutionContext } from '../kind.ts';
 import { gridLetters } from './draw.ts';
 import type { WordSearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';
+import { puzzleWords } from './puzzle-words.ts';
 
 const LABEL_SIZE = 9.5;
 /** Found words are ringed with a line of the least weight that prints well. */
@@ -16,9 +17,9 @@ const WIDEST_SHARE = 0.82;
 
 /** The grid small, every word ringed, under its number and the page of the puzzle. */
 export function drawWordSearchSolution(
-  { item, label, page }: PlacedItem<WordSearchItem>,
+  { item, displayNumber, page }: PlacedItem<WordSearchItem>,
   box: Rect,
-  { type }: SolutionContext<WordSearchOptions>,
+  { language, type }: SolutionContext<WordSearchOptions>,
 ): Mark[] {
   const { search } = item;
   const labelHeight = LABEL_SIZE * 1.7;
@@ -61,9 +62,11 @@ export function drawWordSearchSolution(
   const letterSize = Math.max(cell * 0.68, Math.min(SMALLEST_LETTER, cell * WIDEST_SHARE));
   const style = { face: 'alegreya-sans-bold', size: LABEL_SIZE, color: BLACK } as const;
   const reference = { face: 'alegreya-sans-regular', size: LABEL_SIZE, color: { gray: 0.35 } } as const;
+  const label = puzzleWords(language, 'puzzle', { number: displayNumber });
+  const onPage = puzzleWords(language, 'page', { page });
   return [
     textLine(type, label, style, frame.x, box.y + LABEL_SIZE),
-    textLine(type, `page ${page}`, reference, frame.x + frame.width, box.y + LABEL_SIZE, 'right'),
+    textLine(type, onPage, reference, frame.x + frame.width, box.y + LABEL_SIZE, 'right'),
     ...rings,
     {
       type: 'path',

@@ -1,3 +1,4 @@
+import { bookWords, printedLanguage } from '../../../printed-words/index.ts';
 import {
   beginningOf,
   type Color,
@@ -106,7 +107,10 @@ export function wordsOnFront({ recipe, options, faces, front, type }: Context): 
   if (recipe.series) {
     y += trim.height * 0.04;
     add('front-series', 'Series', measure, {
-      text: `Volume ${recipe.series.volume} of ${recipe.series.name}`,
+      text: bookWords(printedLanguage(recipe), 'series', {
+        series: recipe.series.name,
+        volume: recipe.series.volume,
+      }),
       field: 'series',
       face: SMALL_FACE,
       color: accent,
