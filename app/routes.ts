@@ -44,6 +44,7 @@ export default [
       route('brief', 'routes/niche-brief.tsx'),
     ]),
     route('books', 'routes/books.tsx'),
+    route('words', 'routes/word-banks.tsx'),
     route('submissions', 'routes/submissions.tsx'),
     route('about', 'routes/about.tsx'),
     route('books/:book/unreadable', 'routes/book-unreadable.tsx'),

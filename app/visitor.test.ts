@@ -58,21 +58,21 @@ describe('a form', () => {
   it('is parsed like everything else that comes in', async () => {
     const form = (fields: Record<string, string>) =>
       new Request('http://quill.example/', { method: 'POST', body: new URLSearchParams(fields) });
-    const Wish = v.object({ wish: v.picklist(['make files', 'submit']) });
-    expect((await doors.formFrom(form({ wish: 'submit' }), Wish)).success).toBe(true);
-    for (const fields of [{ wish: 'delete all' }, {}])
-      expect((await doors.formFrom(form(fields as Record<string, string>), Wish)).success).toBe(false);
+    const Intent = v.object({ intent: v.picklist(['make files', 'submit']) });
+    expect((await doors.formFrom(form({ intent: 'submit' }), Intent)).success).toBe(true);
+    for (const fields of [{ intent: 'delete all' }, {}])
+      expect((await doors.formFrom(form(fields as Record<string, string>), Intent)).success).toBe(false);
   });
 
   it('may come with a file as well; what is no form, or has no end, is refused', async () => {
-    const Any = v.object({ wish: v.string() });
+    const Any = v.object({ intent: v.string() });
     const parts = new FormData();
-    parts.set('wish', 'submit');
+    parts.set('intent', 'submit');
     const sent = (body: BodyInit, headers: Record<string, string> = {}) =>
       doors.formFrom(new Request('http://quill.example/', { method: 'POST', body, headers }), Any);
-    expect(await sent(parts)).toMatchObject({ output: { wish: 'submit' } });
+    expect(await sent(parts)).toMatchObject({ output: { intent: 'submit' } });
     const json = { 'content-type': 'application/json' };
-    expect((await refused(() => sent('{"wish":"submit"}', json))).status).toBe(400);
+    expect((await refused(() => sent('{"intent":"submit"}', json))).status).toBe(400);
     expect((await refused(() => sent('x', { 'content-type': 'multipart/form-data' }))).status).toBe(400);
     let sentChunks = 0;
     const endless = new ReadableStream({

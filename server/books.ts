@@ -1,4 +1,4 @@
-import { and, count, desc, eq, lt, sql as raw } from 'drizzle-orm';
+import { and, arrayContains, count, desc, eq, isNotNull, isNull, lt, sql as raw } from 'drizzle-orm';
 import { changesBetween } from '#core/book/changes.ts';
 import { parseRecipe, type Recipe, type RecipeProblem, readRecipe } from '#core/book/recipe.ts';
 import { type FilesState, filesState, type MadeFrom } from '#core/export/fingerprints.ts';
@@ -16,7 +16,9 @@ export interface OpenedBook {
   savedAt: Date;
 }
 
-const mine = (workspaceId: string, id: string) => and(eq(book.workspaceId, workspaceId), eq(book.id, id));
+/** One that was deleted is nobody's until it is restored. */
+const mine = (workspaceId: string, id: string) =>
+  and(eq(book.workspaceId, workspaceId), eq(book.id, id), isNull(book.deletedAt));
 
 /** A stored recipe that this program cannot read, as it was stored. */
 export interface UnreadableBook {
@@ -59,6 +61,7 @@ export interface BookRow {
   title: string;
   /** Null for a book whose recipe cannot be read. */
   summary: Omit<BookSummary, 'fingerprints' | 'search' | 'version'> | null;
+  labels: string[];
   updatedAt: Date;
   files: FilesState;
   submission: string | null;
@@ -70,14 +73,26 @@ export interface BookList {
   total: number;
 }
 
-/** Books, the one changed last first. @param search words that title, pen name, series or imprint hold */
+interface BooksAsked {
+  /** Words that title, pen name, series or imprint hold. */
+  search?: string;
+  label?: string;
+  /** Those that were deleted, and no others. */
+  deleted?: boolean;
+  limit?: number;
+  offset?: number;
+}
+
+/** Books, the one changed last first. */
 export async function listBooks(
   workspaceId: string,
-  { search = '', limit = 60, offset = 0 }: { search?: string; limit?: number; offset?: number } = {},
+  { search = '', label, deleted = false, limit = 60, offset = 0 }: BooksAsked = {},
 ): Promise<BookList> {
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   const matching = and(
     eq(book.workspaceId, workspaceId),
+    deleted ? isNotNull(book.deletedAt) : isNull(book.deletedAt),
+    label === undefined ? undefined : arrayContains(book.labels, [label]),
     ...words.map((word) => raw`position(${word} in coalesce(${book.summary}->>'search', '')) > 0`),
   );
   const rows = await db()
@@ -85,6 +100,7 @@ export async function listBooks(
       id: book.id,
       title: raw<string | null>`${book.recipe}->>'title'`,
       summary: book.summary,
+      labels: book.labels,
       updatedAt: book.updatedAt,
       made: raw<MadeFrom | null>`(select json_object_agg(${madeFile.name}, ${madeFile.madeFrom}) from ${madeFile} where ${madeFile.bookId} = ${book.id})`,
       submission: raw<
@@ -99,10 +115,11 @@ export async function listBooks(
   const [counted] = await db().select({ total: count() }).from(book).where(matching);
   return {
     total: counted?.total ?? 0,
-    books: rows.map(({ id, title, summary, updatedAt, made, submission: state }) => ({
+    books: rows.map(({ id, title, summary, labels, updatedAt, made, submission: state }) => ({
       id,
       title: title ?? 'Untitled',
       summary: summary && { front: summary.front, pages: summary.pages, trim: summary.trim },
+      labels,
       updatedAt,
       files: summary ? filesState(made ?? {}, summary.fingerprints) : 'none',
       submission: state,

@@ -1,4 +1,4 @@
-import { and, desc, eq, sql as raw, type SQL } from 'drizzle-orm';
+import { and, desc, eq, isNull, sql as raw, type SQL } from 'drizzle-orm';
 import { db } from './db/client.ts';
 import { book, niche } from './db/schema.ts';
 
@@ -19,7 +19,7 @@ export async function findWork(workspaceId: string, text: string): Promise<Found
     db()
       .select({ id: book.id, title })
       .from(book)
-      .where(and(eq(book.workspaceId, workspaceId), ...holding(title)))
+      .where(and(eq(book.workspaceId, workspaceId), isNull(book.deletedAt), ...holding(title)))
       .orderBy(desc(book.updatedAt), book.id)
       .limit(MOST),
     db()

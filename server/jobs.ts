@@ -14,6 +14,7 @@ export const QUEUES = {
   'watch-submissions': 'watch-submissions',
   'watch-niches': 'watch-niches',
   'forget-tries': 'forget-tries',
+  'remove-deleted': 'remove-deleted',
   reckon: 'reckon',
 } as const;
 /** Channel on which a change of a job is told; the payload is the workspace. */
@@ -86,7 +87,7 @@ export const listJobs = (workspaceId: string): Promise<JobRow[]> =>
 
 export const tellJobs = (workspaceId: string): Promise<unknown> => sql().notify(JOB_CHANNEL, workspaceId);
 
-/** Asks for the files of a book as it was saved. The same wish twice is one job. @returns its id */
+/** Asks for the files of a book as it was saved. The same request twice is one job. @returns its id */
 export const enqueueFiles = (workspaceId: string, bookId: string, revision: number): Promise<string> =>
   enqueueJob(workspaceId, { bookId }, 'make-files', { revision }, { key: `${bookId} ${revision}` });
 
@@ -114,7 +115,7 @@ export async function enqueueJob<Kind extends JobKind>(
       .select({ id: job.id })
       .from(job)
       .where(and(open, eq(job.key, key)));
-    // It may have ended between the two questions: then this wish is a new one.
+    // It may have ended between the two questions: then this request is a new one.
     return running?.id ?? enqueueJob(workspaceId, about, kind, payload, { key, urgency });
   }
   const [others] = await db().select({ open: count() }).from(job).where(open);

@@ -4,6 +4,7 @@ import { closeDatabase, isLostConnection } from './db/client.ts';
 import type { JobKind } from './db/schema.ts';
 import { type JobPayload, readPayload } from './job-payloads.ts';
 import { QUEUES, queue, stopQueue } from './jobs.ts';
+import { REMOVE_DELETED_SECONDS, removeLongDeleted } from './many-books.ts';
 import { reckonNiche } from './niches/looks.ts';
 import { expandJob } from './press/expand-job.ts';
 import { registerWorker, rescueLostJobs } from './press/liveness.ts';
@@ -79,6 +80,7 @@ async function regularly(name: keyof typeof QUEUES, seconds: number, run: () => 
 await regularly('watch-submissions', WATCH_SUBMISSIONS_SECONDS, watchSubmissions);
 await regularly('watch-niches', WATCH_NICHES_SECONDS, watchNiches);
 await regularly('forget-tries', FORGET_TRIES_SECONDS, forgetOldTries);
+await regularly('remove-deleted', REMOVE_DELETED_SECONDS, removeLongDeleted);
 const rescue = setInterval(async () => {
   try {
     if (!(await me.isHeld())) beginAnew('The lock that says that it lives is gone');

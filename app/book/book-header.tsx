@@ -34,7 +34,7 @@ export function BookHeader() {
     if (!wanted || unsaved) return;
     setWanted(false);
     if (filesCurrent) tell('The files are up to date. There is nothing to make.');
-    else void submit({ wish: 'make files' }, { method: 'post', action: `/books/${book}` });
+    else void submit({ intent: 'make files' }, { method: 'post', action: `/books/${book}` });
   }, [wanted, unsaved, filesCurrent, submit, book]);
   const busy = wanted || making !== undefined;
   useCommand({ does: 'Make files', group: 'Book', when: !busy }, () => setWanted(true));

@@ -63,12 +63,12 @@ export function Calibration({
     );
   const ticks = powers(Math.max(0.1, Math.min(...values)), Math.max(...values));
   const across = powers(low, high);
-  const send = (wish: Record<string, string>) =>
-    void fetcher.submit(wish, { method: 'post', action: `/niches/sums?market=${market}` });
-  const takeOut = ({ id, ...pair }: KeptPair) => {
-    send({ wish: 'drop pair', id });
+  const send = (fields: Record<string, string>) =>
+    void fetcher.submit(fields, { method: 'post', action: `/niches/sums?market=${market}` });
+  const remove = ({ id, ...pair }: KeptPair) => {
+    send({ intent: 'remove pair', id });
     offerUndo(`Rank ${count(pair.rank)} removed`, () =>
-      send({ wish: 'add pair', rank: String(pair.rank), copies: String(pair.copies) }),
+      send({ intent: 'add pair', rank: String(pair.rank), copies: String(pair.copies) }),
     );
   };
   return (
@@ -211,7 +211,7 @@ export function Calibration({
         sx={{ display: 'flex', gap: 2, alignItems: 'flex-start', mb: 2 }}
         onSubmit={(event) => {
           event.preventDefault();
-          send({ wish: 'add pair', rank, copies: sold });
+          send({ intent: 'add pair', rank, copies: sold });
           setRank('');
           setSold('');
         }}
@@ -274,7 +274,7 @@ export function Calibration({
                 )}
               </Box>
               <td>
-                <Button size="small" sx={{ p: 0 }} onClick={() => takeOut(pair)}>
+                <Button size="small" sx={{ p: 0 }} onClick={() => remove(pair)}>
                   Remove
                 </Button>
               </td>

@@ -61,7 +61,7 @@ export interface NicheDesk extends GivenNiche {
   /** Loads the rivals anew. */
   reload(): void;
   /** Takes own rows off the table for good. */
-  takeOut(ids: string[]): void;
+  remove(ids: string[]): void;
   jobs: Job[];
   latest: ShownLook | null;
 }
@@ -111,12 +111,12 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
     },
     [send],
   );
-  const takeOut = useCallback(
+  const remove = useCallback(
     (ids: string[]) => {
       const those = new Set(ids);
       const rows = (rivals ?? NO_RIVALS).filter(({ id, source }) => those.has(id) && source === 'own');
       const away = async () => {
-        await post(`/niches/${niche.id}/marks`, { ids, takeOut: true });
+        await post(`/niches/${niche.id}/marks`, { ids, remove: true });
         reload();
       };
       const back = async () => {
@@ -145,7 +145,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
         setFilter,
         mark,
         reload,
-        takeOut,
+        remove,
         jobs,
         latest,
       }}

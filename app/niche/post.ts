@@ -9,7 +9,7 @@ const SIGNED_OUT = 'You are signed out. Sign in again; nothing is lost.';
 /** Letters of an answer that are shown. */
 const MOST_LETTERS = 300;
 
-/** Sends a wish of the niche's own pages as JSON. @throws Error with the server's words */
+/** Sends a request of the niche's own pages as JSON. @throws Error with the server's words */
 export async function post(path: string, body: unknown): Promise<unknown> {
   const response = await send(path, body);
   if (response.redirected) throw new Error(SIGNED_OUT);

@@ -20,8 +20,8 @@ export function WidenBar({ compact = false }: { compact?: boolean }) {
   const waiting = phrases.filter(({ state }) => state === 'waiting').length;
   const failed = phrases.filter(({ state }) => state === 'failed').length;
   const left = job ? secondsLeft(job, Date.now()) : null;
-  const send = (wish: Record<string, string>) =>
-    void fetcher.submit(wish, { method: 'post', action: `/niches/${niche.id}/phrases` });
+  const send = (fields: Record<string, string>) =>
+    void fetcher.submit(fields, { method: 'post', action: `/niches/${niche.id}/phrases` });
   return (
     <Box>
       <Box
@@ -46,12 +46,12 @@ export function WidenBar({ compact = false }: { compact?: boolean }) {
           size="small"
           variant={compact ? 'outlined' : 'contained'}
           disabled={ways.length === 0 || job !== undefined || fetcher.state !== 'idle'}
-          onClick={() => send({ wish: 'widen', ways: ways.join(' ') })}
+          onClick={() => send({ intent: 'widen', ways: ways.join(' ') })}
         >
           Expand
         </Button>
         {!job && waiting + failed > 0 && (
-          <Button size="small" onClick={() => send({ wish: 'resume' })}>
+          <Button size="small" onClick={() => send({ intent: 'resume' })}>
             Resume {waiting + failed}
           </Button>
         )}

@@ -15,6 +15,7 @@ const PLACES = [
   ['/niches', 'Niches'],
   ['/niches/sums', 'Assumptions'],
   ['/books', 'Books'],
+  ['/words', 'Word banks'],
   ['/submissions', 'Submissions'],
   ['/about', 'About and licenses'],
 ] as const;

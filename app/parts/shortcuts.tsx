@@ -48,6 +48,12 @@ export function useCommand({ does, group, when = true }: Command, act: () => voi
   }, [id, keys, does, group, when]);
 }
 
+/** Boxes and buttons are inputs too, but nothing is typed there. */
+const isTypedIn = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement
+    ? !['checkbox', 'radio', 'button', 'submit', 'range', 'file'].includes(target.type)
+    : target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement;
+
 /**
  * The one way in which the program hears a key that belongs to no single control. While something is typed, keys are letters;
  * what a control has handled itself is left alone.
@@ -67,8 +73,9 @@ export function useShortcut(
     {
       enabled: when,
       useKey: !byPlace,
-      enableOnFormTags: inFields,
+      enableOnFormTags: true,
       enableOnContentEditable: inFields,
+      ignoreEventWhen: ({ target }) => !inFields && isTypedIn(target),
     },
   );
 }

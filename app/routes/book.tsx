@@ -50,16 +50,16 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
-const Wish = v.object({ wish: v.picklist(['make files', 'submit']) });
+const Intent = v.object({ intent: v.picklist(['make files', 'submit']) });
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
   const id = idFrom(params.book);
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success) return { refused: read.issues[0].message };
   const book = await openBook(workspaceId, id);
   if (!book) throw notFound();
-  if (read.output.wish === 'make files') {
+  if (read.output.intent === 'make files') {
     await enqueueFiles(workspaceId, id, book.revision);
     return { refused: null };
   }

@@ -3,45 +3,136 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Pagination from '@mui/material/Pagination';
 import PaginationItem from '@mui/material/PaginationItem';
-import Paper from '@mui/material/Paper';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { Form, Link, redirect, useNavigate, useSubmit } from 'react-router';
+import { useEffect, useRef, useState } from 'react';
+import { Form, Link, redirect, useFetcher } from 'react-router';
 import * as v from 'valibot';
-import { parseRecipe } from '#core/book/recipe.ts';
-import { showSize } from '#core/units.ts';
-import { createBook, listBooks } from '#server/books.ts';
+import { parseRecipe, RECIPE_VERSION } from '#core/book/recipe.ts';
+import { createBook, listBooks, openBook } from '#server/books.ts';
 import { newId } from '#server/ids.ts';
+import { enqueueFiles } from '#server/jobs.ts';
+import {
+  countDeleted,
+  DAYS_KEPT,
+  deleteBooks,
+  duplicateBooks,
+  labelBooks,
+  listLabels,
+  MOST_LABELS,
+  restoreBooks,
+} from '#server/many-books.ts';
 import { usualPenName } from '#server/shelf.ts';
-import { BookCover } from '../parts/book-cover.tsx';
+import { BookCard } from '../books/book-card.tsx';
+import { addressOf, BookFilters } from '../books/book-filters.tsx';
+import { LabelsDialog, MOST_LABEL } from '../books/labels-dialog.tsx';
+import { SelectionBar } from '../books/selection-bar.tsx';
+import { useOpenBook } from '../books/use-open-book.ts';
 import { FileButton } from '../parts/file-button.tsx';
+import { complain, offerUndo, tell } from '../parts/notices.tsx';
+import { useShortcut } from '../parts/shortcuts.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/books.ts';
 
-const Wish = v.object({ wish: v.literal('new') });
-
-export const meta = () => [{ title: 'Books – Restless Quill' }];
-
 /** Books on a page of the list. */
 const PAGE = 60;
+/** Selected on several pages. */
+const MOST_AT_ONCE = 500;
+
+const ids = v.pipe(
+  v.string(),
+  v.transform((text) => text.split(' ').filter(Boolean)),
+  v.array(v.pipe(v.string(), v.regex(/^[A-Za-z0-9_-]{1,64}$/))),
+  v.maxLength(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} books at a time. Select fewer.`),
+);
+const labels = v.pipe(
+  v.string(),
+  v.maxLength(10_000),
+  v.parseJson(),
+  v.array(v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(MOST_LABEL))),
+  v.maxLength(MOST_LABELS, `A book has at most ${MOST_LABELS} labels. Use fewer.`),
+);
+const Intent = v.variant('intent', [
+  v.object({ intent: v.literal('new') }),
+  v.object({ intent: v.picklist(['make files', 'duplicate', 'delete', 'restore']), ids }),
+  v.object({ intent: v.literal('label'), ids, add: labels, remove: labels }),
+]);
+
+export const meta = () => [{ title: 'Books – Restless Quill' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const { searchParams } = new URL(request.url);
   const search = (searchParams.get('search') ?? '').slice(0, 100);
+  const label = searchParams.get('label')?.slice(0, MOST_LABEL) ?? null;
+  const deleted = searchParams.get('deleted') === 'yes';
   const asked = Math.floor(Number(searchParams.get('page') ?? 1));
   const page = asked >= 1 && asked <= 10_000 ? asked : 1;
-  const found = await listBooks(workspaceId, { search, limit: PAGE, offset: (page - 1) * PAGE });
-  return { ...found, search, page, pages: Math.max(1, Math.ceil(found.total / PAGE)) };
+  const [found, known, deletedBooks] = await Promise.all([
+    listBooks(workspaceId, {
+      search,
+      deleted,
+      ...(label === null ? {} : { label }),
+      limit: PAGE,
+      offset: (page - 1) * PAGE,
+    }),
+    listLabels(workspaceId),
+    countDeleted(workspaceId),
+  ]);
+  const shown = { search, label, deleted };
+  return {
+    ...found,
+    shown,
+    labels: known,
+    deletedBooks,
+    daysKept: DAYS_KEPT,
+    page,
+    pages: Math.max(1, Math.ceil(found.total / PAGE)),
+  };
 }
 
-export async function action({ request }: Route.ActionArgs) {
+interface Answer {
+  intent: string;
+  /** Why nothing was done. */
+  refused?: string;
+  /** Of the books that it was done to. */
+  done?: string[];
+}
+
+export async function action({ request }: Route.ActionArgs): Promise<Answer | Response> {
   const { workspaceId, workspaceName } = await requireVisitor(request);
-  const read = await formFrom(request, Wish);
-  if (!read.success) throw new Response(read.issues[0].message, { status: 400 });
+  const read = await formFrom(request, Intent);
+  if (!read.success) return { intent: 'none', refused: read.issues[0].message };
+  const asked = read.output;
+  const { intent } = asked;
+  switch (intent) {
+    case 'new':
+      return redirect(`/books/${await startEmptyBook(workspaceId, workspaceName)}/flatplan`);
+    case 'make files': {
+      const done: string[] = [];
+      for (const id of asked.ids) {
+        const book = await openBook(workspaceId, id);
+        if (!book) continue;
+        await enqueueFiles(workspaceId, id, book.revision);
+        done.push(id);
+      }
+      return { intent, done };
+    }
+    case 'duplicate':
+      return { intent, done: await duplicateBooks(workspaceId, asked.ids) };
+    case 'delete':
+      return { intent, done: await deleteBooks(workspaceId, asked.ids) };
+    case 'restore':
+      await restoreBooks(workspaceId, asked.ids);
+      return { intent, done: asked.ids };
+    case 'label':
+      await labelBooks(workspaceId, asked.ids, asked);
+      return { intent, done: asked.ids };
+  }
+}
+
+async function startEmptyBook(workspaceId: string, workspaceName: string): Promise<string> {
   const recipe = parseRecipe({
-    quill: 3,
+    quill: RECIPE_VERSION,
     id: newId(),
     seed: newId(),
     title: 'Untitled',
@@ -53,46 +144,83 @@ export async function action({ request }: Route.ActionArgs) {
       { id: 'owner', kind: 'belongs-to' },
     ],
   });
-  return redirect(`/books/${await createBook(workspaceId, recipe)}/flatplan`);
+  return createBook(workspaceId, recipe);
 }
 
-const FILES = {
-  none: 'no files yet',
-  current: 'files up to date',
-  'out of date': 'files out of date',
-} as const;
+type Shown = Route.ComponentProps['loaderData'];
 
-type Opened = { id: string } | { problems: string[] };
+const counted = (n: number) => `${n} ${n === 1 ? 'book' : 'books'}`;
 
-/** Sends a file to be opened as a book, a recipe or a ZIP of any size, and goes to the book. */
-function useOpenBook() {
-  const navigate = useNavigate();
-  const [opening, setOpening] = useState(false);
-  const [problems, setProblems] = useState<string[]>([]);
-  const open = async (file: File) => {
-    setOpening(true);
-    setProblems([]);
-    try {
-      const response = await fetch('/books/open', {
-        method: 'POST',
-        headers: { 'content-type': 'application/octet-stream' },
-        body: file,
-      });
-      if (response.redirected) throw new Error('Signed out.');
-      const opened = (await response.json()) as Opened;
-      if ('problems' in opened) setProblems(opened.problems);
-      else await navigate(`/books/${opened.id}/flatplan`);
-    } catch {
-      setProblems(['The server does not answer. Try again.']);
-    } finally {
-      setOpening(false);
-    }
+/** Which books are selected, and what is done with all of them. */
+function useSelection({ books, shown }: Shown) {
+  const fetcher = useFetcher<Answer>();
+  /** By id, with what is known of them: some may be on other pages. */
+  const [selected, setSelected] = useState<ReadonlyMap<string, Shown['books'][number]>>(new Map());
+  const last = useRef<string | null>(null);
+  const { submit, data } = fetcher;
+  const clear = () => setSelected(new Map());
+  // Deleted books and others are never selected together.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whenever one is left for the other
+  useEffect(clear, [shown.deleted]);
+  const select = (id: string, range: boolean) => {
+    const next = new Map(selected);
+    const places = [last.current, id].map((one) => books.findIndex((book) => book.id === one));
+    const [from, to] = [Math.min(...places), Math.max(...places)] as [number, number];
+    const meant = range && from >= 0 ? books.slice(from, to + 1) : books.filter((book) => book.id === id);
+    for (const book of meant) if (range || !next.delete(book.id)) next.set(book.id, book);
+    last.current = id;
+    setSelected(next);
   };
-  return { open, opening, problems };
+  const post = (intent: string, of: readonly string[], more: Record<string, string> = {}) =>
+    void submit({ intent, ids: of.join(' '), ...more }, { method: 'post', action: '/books' });
+  const asked = useRef(0);
+  const send = (intent: string, more: Record<string, string> = {}) => {
+    asked.current = selected.size;
+    post(intent, [...selected.keys()], more);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each answer
+  useEffect(() => {
+    if (!data) return;
+    const { intent, refused, done = [] } = data;
+    if (refused) {
+      complain(refused);
+      return;
+    }
+    if (intent === 'make files')
+      tell(`Making the files of ${counted(done.length)}. The list of jobs says how far they are.`);
+    if (intent === 'duplicate') {
+      offerUndo(`${counted(done.length)} duplicated`, () => post('delete', done));
+      clear();
+    }
+    if (intent === 'delete' && asked.current > 0) {
+      const stayed = asked.current - done.length;
+      if (stayed > 0)
+        complain(`${counted(stayed)} not deleted: wait until the printing service has answered.`);
+      if (done.length) offerUndo(`${counted(done.length)} deleted`, () => post('restore', done));
+      clear();
+    }
+    if (intent === 'restore' && asked.current > 0) {
+      tell(`${counted(done.length)} restored`);
+      clear();
+    }
+    if (intent === 'label') clear();
+    asked.current = 0;
+  }, [data]);
+  const selectAll = () =>
+    setSelected(new Map([...selected, ...books.map((book) => [book.id, book] as const)]));
+  return { selected, select, selectAll, clear, send, busy: fetcher.state !== 'idle' };
 }
 
 export default function Books({ loaderData }: Route.ComponentProps) {
   const { open, opening, problems } = useOpenBook();
+  const { selected, select, selectAll, clear, send, busy } = useSelection(loaderData);
+  const [labeling, setLabeling] = useState(false);
+  const { books, shown, total, labels: known, deletedBooks, page, pages } = loaderData;
+  const narrowed = shown.search !== '' || shown.label !== null || shown.deleted;
+  useShortcut(
+    { keys: 'mod+a', does: 'Select all books on this page', group: 'Books', when: books.length > 0 },
+    selectAll,
+  );
   return (
     <Box sx={{ p: 6, maxWidth: 1180, mx: 'auto' }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, mb: 4 }}>
@@ -108,7 +236,7 @@ export default function Books({ loaderData }: Route.ComponentProps) {
           {opening ? 'Opening …' : 'Open a book file …'}
         </FileButton>
         <Form method="post">
-          <Button type="submit" name="wish" value="new" variant="contained">
+          <Button type="submit" name="intent" value="new" variant="contained">
             Start an empty book
           </Button>
         </Form>
@@ -121,106 +249,79 @@ export default function Books({ loaderData }: Route.ComponentProps) {
           ))}
         </Alert>
       )}
-      {(loaderData.total > 0 || loaderData.search) && <SearchBooks {...loaderData} />}
-      {loaderData.total === 0 && (
-        <Typography>
-          {loaderData.search
-            ? `No book has “${loaderData.search}” in its title, pen name, series or imprint.`
-            : 'Your books appear here. Start one from a niche, open a book file, or start an empty one.'}
+      {(total > 0 || narrowed || deletedBooks > 0) && (
+        <BookFilters shown={shown} total={total} labels={known} deletedBooks={deletedBooks} />
+      )}
+      {total === 0 && <Typography>{nothingFound(shown)}</Typography>}
+      {shown.deleted && total > 0 && (
+        <Typography color="text.secondary" sx={{ mb: 4 }}>
+          Select a book to restore it. A deleted book is removed for good after {loaderData.daysKept} days,
+          unless it was ever submitted.
         </Typography>
       )}
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(340px, 1fr))', gap: 4 }}>
-        {loaderData.books.map(({ id, title, summary, files, submission }) => (
-          <Paper
-            key={id}
-            component={Link}
-            to={`/books/${id}/flatplan`}
-            sx={{
-              display: 'flex',
-              gap: 4,
-              p: 4,
-              textDecoration: 'none',
-              color: 'text.primary',
-              '&:hover': { borderColor: 'primary.main' },
-            }}
-          >
-            <Box sx={{ flex: 'none', border: 1, borderColor: 'divider', alignSelf: 'flex-start' }}>
-              <BookCover recipe={summary?.front ?? null} title={title} width={92} />
-            </Box>
-            <Box sx={{ minWidth: 0 }}>
-              <Typography variant="h2">{title}</Typography>
-              <Typography variant="body2" color="text.secondary">
-                {summary?.front.penName}
-              </Typography>
-              {summary ? (
-                <>
-                  <Typography variant="body2" sx={{ mt: 2 }}>
-                    {showSize(summary.trim.width, summary.trim.height, 'in')} · {summary.pages} pages
-                  </Typography>
-                  <Typography variant="body2" color={files === 'out of date' ? 'error' : 'text.primary'}>
-                    {FILES[files]}
-                  </Typography>
-                </>
-              ) : (
-                <Typography variant="body2" color="error" sx={{ mt: 2 }}>
-                  cannot be read by this version
-                </Typography>
-              )}
-              {submission && (
-                <Typography variant="body2" sx={{ fontWeight: 700 }}>
-                  {submission}
-                </Typography>
-              )}
-            </Box>
-          </Paper>
+      <SelectionBar
+        count={selected.size}
+        deleted={shown.deleted}
+        busy={busy}
+        onFiles={() => send('make files')}
+        onLabels={() => setLabeling(true)}
+        onDuplicate={() => send('duplicate')}
+        onDelete={() => send('delete')}
+        onRestore={() => send('restore')}
+        onClear={clear}
+      />
+      <Box
+        component="ul"
+        aria-label="Books"
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(340px, 1fr))',
+          gap: 4,
+          listStyle: 'none',
+          p: 0,
+          m: 0,
+        }}
+      >
+        {books.map((book) => (
+          <Box component="li" key={book.id} sx={{ display: 'grid', minWidth: 0 }}>
+            <BookCard
+              book={book}
+              deleted={shown.deleted}
+              selected={selected.has(book.id)}
+              onSelect={(range) => select(book.id, range)}
+            />
+          </Box>
         ))}
       </Box>
-      {loaderData.pages > 1 && <Pages {...loaderData} />}
+      {pages > 1 && (
+        <Pagination
+          count={pages}
+          page={page}
+          sx={{ mt: 5, display: 'flex', justifyContent: 'center' }}
+          renderItem={(item) => (
+            <PaginationItem {...item} component={Link} to={addressOf(shown, item.page ?? 1)} />
+          )}
+        />
+      )}
+      {labeling && (
+        <LabelsDialog
+          books={[...selected.values()]}
+          known={known.map(({ label }) => label)}
+          onClose={() => setLabeling(false)}
+          onSave={({ add, remove }) => {
+            setLabeling(false);
+            if (add.length || remove.length)
+              send('label', { add: JSON.stringify(add), remove: JSON.stringify(remove) });
+          }}
+        />
+      )}
     </Box>
   );
 }
 
-type Shown = Route.ComponentProps['loaderData'];
-
-/** Finds books by words of title, pen name, series or imprint. */
-function SearchBooks({ search, total }: Shown) {
-  const submit = useSubmit();
-  return (
-    <Form
-      role="search"
-      action="/books"
-      onChange={(event) => void submit(event.currentTarget, { replace: true })}
-    >
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 4, mb: 4 }}>
-        <TextField
-          label="Search books"
-          name="search"
-          type="search"
-          defaultValue={search}
-          sx={{ maxWidth: 340 }}
-          slotProps={{ htmlInput: { maxLength: 100 } }}
-        />
-        <Typography color="text.secondary" role="status">
-          {total.toLocaleString('en-US')} {total === 1 ? 'book' : 'books'}
-        </Typography>
-      </Box>
-    </Form>
-  );
-}
-
-function Pages({ search, page, pages }: Shown) {
-  return (
-    <Pagination
-      count={pages}
-      page={page}
-      sx={{ mt: 5, display: 'flex', justifyContent: 'center' }}
-      renderItem={(item) => (
-        <PaginationItem
-          {...item}
-          component={Link}
-          to={`/books?${new URLSearchParams({ ...(search ? { search } : {}), page: String(item.page) })}`}
-        />
-      )}
-    />
-  );
+function nothingFound({ search, label, deleted }: Shown['shown']): string {
+  if (search) return `No book here has “${search}” in its title, pen name, series or imprint.`;
+  if (label !== null) return `No book has the label “${label}”.`;
+  if (deleted) return 'No book was deleted.';
+  return 'Your books appear here. Start one from a niche, open a book file, or start an empty one.';
 }

@@ -21,6 +21,7 @@ const AREAS = [
   ['/', 'Desk'],
   ['/niches', 'Niches'],
   ['/books', 'Books'],
+  ['/words', 'Word banks'],
   ['/submissions', 'Submissions'],
 ] as const;
 

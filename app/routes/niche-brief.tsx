@@ -11,8 +11,8 @@ import {
   briefsOf,
   briefsOrDraft,
   draftBrief,
+  removeBrief,
   startBooks,
-  takeOutBrief,
 } from '#server/niches/briefs.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { BriefForm } from '../niche/brief-form.tsx';
@@ -23,10 +23,10 @@ import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts
 import type { Route } from './+types/niche-brief.ts';
 
 const id = v.pipe(v.string(), v.regex(/^\w{1,64}$/));
-const Wish = v.variant('wish', [
-  v.object({ wish: v.literal('another'), from: v.optional(id) }),
-  v.object({ wish: v.picklist(['take out', 'bring back']), brief: id }),
-  v.object({ wish: v.literal('start'), briefs: v.pipe(v.string(), v.maxLength(20_000)) }),
+const Intent = v.variant('intent', [
+  v.object({ intent: v.literal('duplicate'), from: v.optional(id) }),
+  v.object({ intent: v.picklist(['remove', 'restore']), brief: id }),
+  v.object({ intent: v.literal('start'), briefs: v.pipe(v.string(), v.maxLength(20_000)) }),
 ]);
 
 /** The niche's briefs; the first is drafted when the view is opened. */
@@ -41,16 +41,16 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId, workspaceName } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success) return { problem: read.issues[0].message };
-  const wish = read.output;
-  if ('brief' in wish) {
-    const gone = wish.wish === 'take out';
-    await takeOutBrief(workspaceId, wish.brief, gone);
-    return redirect(`/niches/${niche.id}/brief${gone ? '' : `?brief=${wish.brief}`}`);
+  const asked = read.output;
+  if ('brief' in asked) {
+    const gone = asked.intent === 'remove';
+    await removeBrief(workspaceId, asked.brief, gone);
+    return redirect(`/niches/${niche.id}/brief${gone ? '' : `?brief=${asked.brief}`}`);
   }
-  if (wish.wish === 'another') {
-    const from = (await briefsOf(workspaceId, niche.id)).find((row) => row.id === wish.from);
+  if (asked.intent === 'duplicate') {
+    const from = (await briefsOf(workspaceId, niche.id)).find((row) => row.id === asked.from);
     const added = await addBrief(
       workspaceId,
       niche.id,
@@ -58,7 +58,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     );
     return redirect(`/niches/${niche.id}/brief?brief=${added}`);
   }
-  const books = await startBooks(workspaceId, workspaceName, wish.briefs.split(' ').filter(Boolean));
+  const books = await startBooks(workspaceId, workspaceName, asked.briefs.split(' ').filter(Boolean));
   return redirect(books.length === 1 ? `/books/${books[0]}/flatplan` : '/books');
 }
 
@@ -85,10 +85,10 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
   const fetcher = useFetcher();
   const open = briefs.find((row) => row.id === search.get('brief')) ?? briefs[0]!;
   const busy = fetcher.state !== 'idle';
-  const takeOut = ({ id: brief, brief: { title, phrase } }: (typeof briefs)[number]) => {
-    fetcher.submit({ wish: 'take out', brief }, { method: 'post' });
+  const remove = ({ id: brief, brief: { title, phrase } }: (typeof briefs)[number]) => {
+    fetcher.submit({ intent: 'remove', brief }, { method: 'post' });
     offerUndo(`“${title || phrase}” removed`, () =>
-      fetcher.submit({ wish: 'bring back', brief }, { method: 'post', action: `/niches/${niche.id}/brief` }),
+      fetcher.submit({ intent: 'restore', brief }, { method: 'post', action: `/niches/${niche.id}/brief` }),
     );
   };
   return (
@@ -131,18 +131,18 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
         <Button
           size="small"
           disabled={busy}
-          onClick={() => fetcher.submit({ wish: 'another', from: open.id }, { method: 'post' })}
+          onClick={() => fetcher.submit({ intent: 'duplicate', from: open.id }, { method: 'post' })}
         >
           Duplicate
         </Button>
-        <Button size="small" disabled={busy || briefs.length < 2} onClick={() => takeOut(open)}>
+        <Button size="small" disabled={busy || briefs.length < 2} onClick={() => remove(open)}>
           Delete this brief
         </Button>
         <Button
           size="small"
           variant="outlined"
           disabled={busy}
-          onClick={() => fetcher.submit({ wish: 'start', briefs: open.id }, { method: 'post' })}
+          onClick={() => fetcher.submit({ intent: 'start', briefs: open.id }, { method: 'post' })}
         >
           Start this book
         </Button>
@@ -153,7 +153,7 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
             disabled={busy}
             onClick={() =>
               fetcher.submit(
-                { wish: 'start', briefs: briefs.map((row) => row.id).join(' ') },
+                { intent: 'start', briefs: briefs.map((row) => row.id).join(' ') },
                 { method: 'post' },
               )
             }

@@ -17,15 +17,15 @@ const Body = v.object({
     {},
   ),
   /** Takes own rows out; rows of the marketplace stay. */
-  takeOut: v.optional(v.boolean(), false),
+  remove: v.optional(v.boolean(), false),
 });
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  const { ids, marks, takeOut } = await jsonFrom(request, Body);
-  if (takeOut) await dropOwnRivals(workspaceId, niche.id, ids);
+  const { ids, marks, remove } = await jsonFrom(request, Body);
+  if (remove) await dropOwnRivals(workspaceId, niche.id, ids);
   else await markRivals(workspaceId, niche.id, ids, marks);
   await reckonSoon(workspaceId, niche.id);
   return Response.json({ marked: ids.length });

@@ -15,8 +15,8 @@ import {
   addPhrases,
   choosePhrases,
   phrasesOf,
+  removePhrases,
   resumePhrases,
-  takePhrasesOut,
   widenNiche,
 } from '#server/niches/phrases.ts';
 import { ImportDialog } from '../niche/import/import-dialog.tsx';
@@ -36,9 +36,9 @@ const ids = v.pipe(
   v.array(v.pipe(v.string(), v.regex(/^\w{1,64}$/))),
   v.maxLength(MOST_IDS),
 );
-const Wish = v.variant('wish', [
+const Intent = v.variant('intent', [
   v.object({
-    wish: v.literal('widen'),
+    intent: v.literal('widen'),
     ways: v.pipe(
       v.string(),
       v.transform((text) => text.split(' ')),
@@ -46,9 +46,12 @@ const Wish = v.variant('wish', [
       v.minLength(1),
     ),
   }),
-  v.object({ wish: v.literal('resume') }),
-  v.object({ wish: v.literal('add'), phrases: v.pipe(v.string(), v.maxLength(100_000)) }),
-  v.object({ wish: v.picklist(['choose', 'let go', 'take out', 'bring back', 'keep as niches']), ids }),
+  v.object({ intent: v.literal('resume') }),
+  v.object({ intent: v.literal('add'), phrases: v.pipe(v.string(), v.maxLength(100_000)) }),
+  v.object({
+    intent: v.picklist(['add to keywords', 'remove from keywords', 'remove', 'restore', 'keep as niches']),
+    ids,
+  }),
 ]);
 
 const MOST_KEPT = 50;
@@ -57,18 +60,18 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success) return { problem: read.issues[0].message };
-  const wish = read.output;
-  switch (wish.wish) {
+  const asked = read.output;
+  switch (asked.intent) {
     case 'widen':
-      await widenNiche(workspaceId, niche.id, niche.phrase, wish.ways, new Date().getFullYear());
+      await widenNiche(workspaceId, niche.id, niche.phrase, asked.ways, new Date().getFullYear());
       break;
     case 'resume':
       await resumePhrases(workspaceId, niche.id);
       break;
     case 'add': {
-      const lines = wish.phrases
+      const lines = asked.phrases
         .split(/[\n,;]+/)
         .map((line) => line.toLowerCase().replace(/\s+/g, ' ').trim())
         .filter(Boolean);
@@ -83,19 +86,22 @@ export async function action({ request, params }: Route.ActionArgs) {
       await resumePhrases(workspaceId, niche.id);
       break;
     }
-    case 'choose':
-    case 'let go': {
-      const chosen = wish.wish === 'choose';
-      const words = await choosePhrases(workspaceId, niche.id, wish.ids, chosen);
+    case 'add to keywords':
+    case 'remove from keywords': {
+      const chosen = asked.intent === 'add to keywords';
+      const words = await choosePhrases(workspaceId, niche.id, asked.ids, chosen);
       await takeCandidates(workspaceId, niche.id, words, chosen);
       break;
     }
-    case 'take out':
-    case 'bring back':
-      await takePhrasesOut(workspaceId, niche.id, wish.ids, wish.wish === 'take out');
+    case 'remove':
+    case 'restore':
+      await removePhrases(workspaceId, niche.id, asked.ids, asked.intent === 'remove');
       break;
     case 'keep as niches':
-      return { problem: null, kept: await keepAsNiches(workspaceId, niche.id, wish.ids.slice(0, MOST_KEPT)) };
+      return {
+        problem: null,
+        kept: await keepAsNiches(workspaceId, niche.id, asked.ids.slice(0, MOST_KEPT)),
+      };
   }
   return { problem: null };
 }
@@ -141,10 +147,10 @@ export default function NichePhrases() {
         : shown,
     [grouped, niche.phrase, shown],
   );
-  const send = (wish: Record<string, string>) =>
-    void fetcher.submit(wish, { method: 'post', action: `/niches/${niche.id}/phrases` });
-  const withChosen = (wish: string) => {
-    send({ wish, ids: [...chosen].join(' ') });
+  const send = (fields: Record<string, string>) =>
+    void fetcher.submit(fields, { method: 'post', action: `/niches/${niche.id}/phrases` });
+  const withChosen = (intent: string) => {
+    send({ intent, ids: [...chosen].join(' ') });
     setChosen(new Set());
   };
   const candidates = phrases.filter((row) => row.chosen).length;
@@ -185,7 +191,7 @@ export default function NichePhrases() {
             variant="outlined"
             disabled={own.trim() === ''}
             onClick={() => {
-              send({ wish: 'add', phrases: own });
+              send({ intent: 'add', phrases: own });
               setOwn('');
             }}
           >
@@ -260,10 +266,10 @@ export default function NichePhrases() {
           {chosen.size > 0 ? (
             <>
               <strong>{chosen.size} chosen</strong>
-              <Button size="small" onClick={() => withChosen('choose')}>
+              <Button size="small" onClick={() => withChosen('add to keywords')}>
                 Add to keywords
               </Button>
-              <Button size="small" onClick={() => withChosen('let go')}>
+              <Button size="small" onClick={() => withChosen('remove from keywords')}>
                 Remove from keywords
               </Button>
               <Button size="small" onClick={() => withChosen('keep as niches')}>
@@ -273,8 +279,8 @@ export default function NichePhrases() {
                 size="small"
                 onClick={() => {
                   const those = [...chosen].join(' ');
-                  offerUndo(`${chosen.size} removed`, () => send({ wish: 'bring back', ids: those }));
-                  withChosen('take out');
+                  offerUndo(`${chosen.size} removed`, () => send({ intent: 'restore', ids: those }));
+                  withChosen('remove');
                 }}
               >
                 Remove
@@ -300,7 +306,9 @@ export default function NichePhrases() {
             onSort={setSort}
             chosen={chosen}
             onChosen={setChosen}
-            onStar={(which, star) => send({ wish: star ? 'choose' : 'let go', ids: which.join(' ') })}
+            onStar={(which, star) =>
+              send({ intent: star ? 'add to keywords' : 'remove from keywords', ids: which.join(' ') })
+            }
           />
         )}
       </Box>

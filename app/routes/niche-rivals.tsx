@@ -20,7 +20,7 @@ const HEADINGS =
 
 /** The rivals: what the charts ask, the filters narrow, and the table shows row by row. */
 export default function NicheRivals() {
-  const { niche, rivals, mark, takeOut, reload } = useNiche();
+  const { niche, rivals, mark, remove, reload } = useNiche();
   const { places, sort, onSort } = useSorted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [search, setSearch] = useSearchParams();
@@ -106,7 +106,7 @@ export default function NicheRivals() {
                 <Button
                   size="small"
                   onClick={() => {
-                    takeOut(ids);
+                    remove(ids);
                     setChosen(new Set());
                   }}
                 >

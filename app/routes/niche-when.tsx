@@ -22,7 +22,7 @@ import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts
 import type { Route } from './+types/niche-when.ts';
 
 const Country = v.fallback(v.nullable(v.pipe(v.string(), v.regex(/^[A-Z]{2}$/))), null);
-const Wish = v.object({
+const Intent = v.object({
   day: v.pipe(v.string(), v.isoDate()),
   occasion: v.pipe(v.string(), v.minLength(1), v.maxLength(100)),
 });
@@ -42,7 +42,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success) return { problem: read.issues[0].message };
   const [first] = await briefsOrDraft(workspaceId, niche.id, niche.phrase);
   const { publish } = publishBy(read.output.day, (await choicesOf(workspaceId)).lead);

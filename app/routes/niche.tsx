@@ -8,7 +8,7 @@ import * as v from 'valibot';
 import { briefsOf, briefsOrDraft, startBooks } from '#server/niches/briefs.ts';
 import { choicesOf, curveOf } from '#server/niches/choices.ts';
 import { lookNow, looksAt, movesOf } from '#server/niches/looks.ts';
-import { letGo, openNiche, watchNiche } from '#server/niches/niches.ts';
+import { archiveNiches, openNiche, watchNiche } from '#server/niches/niches.ts';
 import { type PhraseRow, phrasesJson } from '#server/niches/phrases.ts';
 import { NicheDeskProvider, useNiche } from '../niche/niche-desk.tsx';
 import { beginRivals } from '../niche/rivals.ts';
@@ -19,7 +19,7 @@ import { ViewShortcuts } from '../parts/view-shortcuts.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche.ts';
 
-const Wish = v.object({ wish: v.picklist(['start', 'look again', 'drop', 'watch', 'stop watching']) });
+const Intent = v.object({ intent: v.picklist(['start', 'refresh', 'archive', 'watch', 'stop watching']) });
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: `${loaderData?.niche.phrase ?? 'Niche'} – Restless Quill` },
@@ -65,11 +65,11 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId, workspaceName } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success) return null;
-  switch (read.output.wish) {
-    case 'drop':
-      await letGo(workspaceId, [niche.id], true);
+  switch (read.output.intent) {
+    case 'archive':
+      await archiveNiches(workspaceId, [niche.id], true);
       return redirect(`/niches?gone=${niche.id}`);
     case 'watch':
       await watchNiche(workspaceId, niche.id, true);
@@ -77,7 +77,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     case 'stop watching':
       await watchNiche(workspaceId, niche.id, false);
       return null;
-    case 'look again':
+    case 'refresh':
       await lookNow(workspaceId, niche.id, niche.phrase);
       return null;
     case 'start': {
@@ -137,23 +137,28 @@ function Header() {
           </Typography>
         </Box>
         <Form method="post" action={`/niches/${niche.id}`}>
-          <Button type="submit" name="wish" value="drop">
+          <Button type="submit" name="intent" value="archive">
             Archive
           </Button>
-          <Button type="submit" name="wish" value={niche.watched ? 'stop watching' : 'watch'} sx={{ ml: 1 }}>
+          <Button
+            type="submit"
+            name="intent"
+            value={niche.watched ? 'stop watching' : 'watch'}
+            sx={{ ml: 1 }}
+          >
             {niche.watched ? '◉ Stop watching' : 'Watch'}
           </Button>
           <Button
             type="submit"
-            name="wish"
-            value="look again"
+            name="intent"
+            value="refresh"
             variant="outlined"
             disabled={busy}
             sx={{ mx: 2 }}
           >
             Refresh
           </Button>
-          <Button type="submit" name="wish" value="start" variant="contained" disabled={busy || !latest}>
+          <Button type="submit" name="intent" value="start" variant="contained" disabled={busy || !latest}>
             Start a book from this
           </Button>
         </Form>

@@ -20,7 +20,7 @@ import type { Route } from './+types/niches-shelf.ts';
 
 const Shelf = v.pipe(v.string(), v.regex(/^[\w.-]{1,64}$/));
 const Niche = v.fallback(v.nullable(v.pipe(v.string(), v.regex(/^\w{1,64}$/))), null);
-const Wish = v.object({
+const Intent = v.object({
   niche: v.pipe(v.string(), v.regex(/^\w{1,64}$/)),
   ids: v.pipe(
     v.string(),
@@ -62,7 +62,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 export async function action({ request, params }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
   const shelf = v.safeParse(Shelf, params.shelf);
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success || !shelf.success) return { taken: 0 };
   const niche = await openNiche(workspaceId, idFrom(read.output.niche));
   if (!niche) throw notFound();

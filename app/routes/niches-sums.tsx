@@ -10,9 +10,9 @@ import { formFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niches-sums.ts';
 
 const short = v.pipe(v.string(), v.trim(), v.maxLength(30));
-const Wish = v.variant('wish', [
-  v.object({ wish: v.literal('add pair'), rank: short, copies: short }),
-  v.object({ wish: v.literal('drop pair'), id: v.pipe(v.string(), v.regex(/^\w{1,64}$/)) }),
+const Intent = v.variant('intent', [
+  v.object({ intent: v.literal('add pair'), rank: short, copies: short }),
+  v.object({ intent: v.literal('remove pair'), id: v.pipe(v.string(), v.regex(/^\w{1,64}$/)) }),
 ]);
 
 export const meta = () => [{ title: 'Assumptions – Restless Quill' }];
@@ -32,9 +32,9 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success) return { problem: read.issues[0].message };
-  if (read.output.wish === 'drop pair') await dropPair(workspaceId, read.output.id);
+  if (read.output.intent === 'remove pair') await dropPair(workspaceId, read.output.id);
   else {
     const { rank, copies } = read.output;
     const row = salesTable.read(

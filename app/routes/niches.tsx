@@ -18,7 +18,7 @@ import {
 import * as v from 'valibot';
 import { briefsOrDraft, startBooks } from '#server/niches/briefs.ts';
 import { lookNow } from '#server/niches/looks.ts';
-import { keepNiche, letGo, listNiches, openNiche } from '#server/niches/niches.ts';
+import { archiveNiches, keepNiche, listNiches, openNiche } from '#server/niches/niches.ts';
 import { ServiceRefusal } from '#server/services/printing-service.ts';
 import { NicheLine, rowsOfNiches } from '../niche/niche-line.tsx';
 import { PhraseField } from '../niche/phrase-field.tsx';
@@ -33,8 +33,8 @@ const ids = v.pipe(
   v.array(v.pipe(v.string(), v.regex(/^\w{1,64}$/))),
   v.maxLength(MOST_AT_ONCE),
 );
-const Wish = v.union([
-  v.object({ wish: v.picklist(['start books', 'let go', 'bring back']), ids }),
+const Intent = v.union([
+  v.object({ intent: v.picklist(['start books', 'archive', 'restore']), ids }),
   v.object({
     phrase: v.pipe(
       v.string(),
@@ -54,12 +54,12 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request }: Route.ActionArgs) {
   const { workspaceId, workspaceName } = await requireVisitor(request);
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success) return { error: v.flatten(read.issues).nested?.phrase?.[0] ?? read.issues[0].message };
-  if ('wish' in read.output) {
-    const { wish, ids: chosen } = read.output;
-    if (wish !== 'start books') {
-      await letGo(workspaceId, chosen, wish === 'let go');
+  if ('intent' in read.output) {
+    const { intent, ids: chosen } = read.output;
+    if (intent !== 'start books') {
+      await archiveNiches(workspaceId, chosen, intent === 'archive');
       return { error: '' };
     }
     const briefs: string[] = [];
@@ -97,12 +97,12 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
     if (!next.delete(id)) next.add(id);
     setChosen(next);
   };
-  // What was let go just now, here or from the niche itself, is a click away.
+  // What was archived just now, here or from the niche itself, is a click away.
   const [search, setSearch] = useSearchParams();
   const gone = search.get('gone')?.split(',').filter(Boolean) ?? [];
-  const send = (wish: string) => {
-    void fetcher.submit({ wish, ids: [...chosen].join(' ') }, { method: 'post', action: '/niches' });
-    if (wish === 'let go') setSearch({ gone: [...chosen].join(',') });
+  const send = (intent: string) => {
+    void fetcher.submit({ intent, ids: [...chosen].join(' ') }, { method: 'post', action: '/niches' });
+    if (intent === 'archive') setSearch({ gone: [...chosen].join(',') });
     setChosen(new Set());
   };
   return (
@@ -142,7 +142,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
               size="small"
               onClick={() => {
                 void fetcher.submit(
-                  { wish: 'bring back', ids: gone.join(' ') },
+                  { intent: 'restore', ids: gone.join(' ') },
                   { method: 'post', action: '/niches' },
                 );
                 setSearch({});
@@ -172,7 +172,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
             <Button size="small" onClick={() => send('start books')}>
               Start {chosen.size === 1 ? 'a book' : `${chosen.size} books`}
             </Button>
-            <Button size="small" onClick={() => send('let go')}>
+            <Button size="small" onClick={() => send('archive')}>
               Archive
             </Button>
           </>

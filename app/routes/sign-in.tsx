@@ -22,11 +22,11 @@ const email = v.pipe(
   v.maxLength(200),
 );
 const password = v.pipe(v.string(), v.maxLength(128));
-const Wish = v.variant('wish', [
-  v.object({ wish: v.literal('demo') }),
-  v.object({ wish: v.literal('sign in'), email, password }),
+const Intent = v.variant('intent', [
+  v.object({ intent: v.literal('demo') }),
+  v.object({ intent: v.literal('sign in'), email, password }),
   v.object({
-    wish: v.literal('sign up'),
+    intent: v.literal('sign up'),
     email,
     password: v.pipe(password, v.minLength(10, 'Use a password of 10 characters or more.')),
     name: v.pipe(v.string(), v.trim(), v.minLength(1, 'Write the name of your press.'), v.maxLength(100)),
@@ -53,17 +53,17 @@ function wayBack(request: Request): string {
 
 export async function action({ request }: Route.ActionArgs) {
   const to = wayBack(request);
-  const read = await formFrom(request, Wish);
+  const read = await formFrom(request, Intent);
   if (!read.success) return { error: read.issues[0].message };
-  const wish = read.output.wish === 'demo' ? { ...DEMO_ACCOUNT, wish: 'sign in' as const } : read.output;
-  const path = wish.wish === 'sign up' ? '/sign-up/email' : '/sign-in/email';
+  const asked = read.output.intent === 'demo' ? { ...DEMO_ACCOUNT, intent: 'sign in' as const } : read.output;
+  const path = asked.intent === 'sign up' ? '/sign-up/email' : '/sign-in/email';
   // Through the library's own door, so that its rate limit counts every try.
   const headers = knownAddress(request.headers);
   headers.set('content-type', 'application/json');
   headers.set('origin', new URL(auth().options.baseURL!).origin);
   for (const name of ['content-length', 'cookie']) headers.delete(name);
-  const { wish: _, ...asked } = wish;
-  const { penName: __, ...body } = { penName: '', ...asked };
+  const { intent: _, ...fields } = asked;
+  const { penName: __, ...body } = { penName: '', ...fields };
   const answer = await auth().handler(
     new Request(`${auth().options.baseURL}/sign-in/api${path}`, {
       method: 'POST',
@@ -74,9 +74,9 @@ export async function action({ request }: Route.ActionArgs) {
   if (answer.ok) {
     const out = new Headers();
     for (const cookie of answer.headers.getSetCookie()) out.append('set-cookie', cookie);
-    if (wish.wish === 'sign up') {
+    if (asked.intent === 'sign up') {
       const { user } = (await answer.json()) as { user: { id: string } };
-      await namePenName(user.id, wish.penName || wish.name);
+      await namePenName(user.id, asked.penName || asked.name);
     }
     return redirect(to, { headers: out });
   }
@@ -84,7 +84,7 @@ export async function action({ request }: Route.ActionArgs) {
     return {
       error: `Too many attempts. Wait ${answer.headers.get('retry-after') ?? 60} seconds, then try again.`,
     };
-  if (wish.wish === 'sign up')
+  if (asked.intent === 'sign up')
     return { error: 'There is an account with this e-mail already. Sign in with it.' };
   return { error: 'E-mail and password do not match an account.' };
 }
@@ -128,7 +128,7 @@ export default function SignIn() {
             {fresh ? 'Create an account' : 'Sign in'}
           </Typography>
           <Form method="post">
-            <input type="hidden" name="wish" value="demo" />
+            <input type="hidden" name="intent" value="demo" />
             <Button type="submit" variant="contained" fullWidth disabled={busy}>
               Try the demo as Tin Lantern Press
             </Button>
@@ -138,7 +138,7 @@ export default function SignIn() {
           </Form>
           <Divider sx={{ my: 5 }}>or</Divider>
           <Form method="post">
-            <input type="hidden" name="wish" value={fresh ? 'sign up' : 'sign in'} />
+            <input type="hidden" name="intent" value={fresh ? 'sign up' : 'sign in'} />
             <Stack spacing={4}>
               {fresh && (
                 <>

@@ -131,6 +131,8 @@ export const resource = pgTable(
     size: bigint('size', { mode: 'number' }).notNull(),
     facts: jsonb('facts').notNull(),
     rights: jsonb('rights').$type<Rights>().notNull().default({}),
+    /** No longer on offer since; books that use it keep it. */
+    removedAt: at('removed_at'),
     createdAt: created(),
   },
   (table) => [primaryKey({ columns: [table.workspaceId, table.type, table.hash] })],
@@ -166,6 +168,10 @@ export const book = pgTable(
     summary: jsonb('summary').$type<BookSummary>(),
     /** Counted up with every save; a save names the one it began from. */
     revision: integer('revision').notNull().default(1),
+    /** Given by the publisher to find books that belong together. */
+    labels: text('labels').array().notNull().default([]),
+    /** Out of sight since, and back at a click until it is removed for good. */
+    deletedAt: at('deleted_at'),
     createdAt: created(),
     updatedAt: at('updated_at').notNull().defaultNow(),
   },
@@ -235,7 +241,7 @@ export const job = pgTable(
   (table) => [
     index('job_workspace').on(table.workspaceId, table.createdAt),
     index('job_state').on(table.state),
-    // Two wishes at the same moment are one job.
+    // Two requests at the same moment are one job.
     uniqueIndex('job_open').on(table.workspaceId, table.key).where(sql`state in ('queued', 'running')`),
   ],
 );

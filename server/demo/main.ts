@@ -6,8 +6,9 @@ import { closeDatabase, db } from '../db/client.ts';
 import { book, member, penName, user } from '../db/schema.ts';
 import { newId } from '../ids.ts';
 import { stopQueue } from '../jobs.ts';
+import { labelBooks } from '../many-books.ts';
 import { listResources } from '../resources/resources.ts';
-import { demoBooks } from './books.ts';
+import { DEMO_LABELS, demoBooks } from './books.ts';
 import { seedNiches } from './niches.ts';
 
 /** Puts Tin Lantern Press in place; what is there already is left as it is. */
@@ -32,7 +33,10 @@ async function seed(): Promise<void> {
     await db()
       .insert(penName)
       .values(['Odile Marrow', 'Teodor Vance'].map((name) => ({ workspaceId, name })));
-    for (const recipe of demoBooks(() => newId()).reverse()) await createBook(workspaceId, recipe);
+    for (const [i, recipe] of [...demoBooks(() => newId()).entries()].reverse()) {
+      await createBook(workspaceId, recipe);
+      await labelBooks(workspaceId, [recipe.id], { add: DEMO_LABELS[i] ?? [], remove: [] });
+    }
   }
   if ((await listResources(workspaceId)).length === 0) await keepReadyBanks(workspaceId);
   await seedNiches(workspaceId);

@@ -106,7 +106,7 @@ export async function saveBrief(workspaceId: string, id: string, decided: Brief)
 }
 
 /** Takes a brief out of sight, or brings it back to its place. */
-export async function takeOutBrief(workspaceId: string, id: string, gone: boolean): Promise<void> {
+export async function removeBrief(workspaceId: string, id: string, gone: boolean): Promise<void> {
   await db().update(brief).set({ gone }).where(mine(workspaceId, id));
 }
 

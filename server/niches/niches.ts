@@ -71,7 +71,11 @@ export async function keepNiche(workspaceId: string, phrase: string): Promise<st
 }
 
 /** Lets niches go, or brings them back. */
-export async function letGo(workspaceId: string, ids: readonly string[], gone: boolean): Promise<void> {
+export async function archiveNiches(
+  workspaceId: string,
+  ids: readonly string[],
+  gone: boolean,
+): Promise<void> {
   await db()
     .update(niche)
     .set({ gone })

@@ -130,7 +130,7 @@ export async function choosePhrases(
 }
 
 /** Takes phrases out of sight, or brings them back with what is known of them. */
-export async function takePhrasesOut(
+export async function removePhrases(
   workspaceId: string,
   nicheId: string,
   ids: readonly string[],

@@ -2,7 +2,7 @@ import { createWriteStream } from 'node:fs';
 import { mkdir, mkdtemp, rm } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { Piscina } from 'piscina';
 import type { Recipe } from '#core/book/recipe.ts';
 import { type NamedResource, ResourceTrouble, type Rights, resourceType } from '#core/resources/index.ts';
@@ -64,12 +64,16 @@ const columns = {
   rights: resource.rights,
 };
 
+/** Of a workspace, and not removed. */
+export const onOffer = (workspaceId: string) =>
+  and(eq(resource.workspaceId, workspaceId), isNull(resource.removedAt));
+
 /** The resources of a workspace, by name. @param type of them all; every type if left out */
 export const listResources = (workspaceId: string, type?: string): Promise<KeptResource[]> =>
   db()
     .select(columns)
     .from(resource)
-    .where(and(eq(resource.workspaceId, workspaceId), type ? eq(resource.type, type) : undefined))
+    .where(and(onOffer(workspaceId), type ? eq(resource.type, type) : undefined))
     .orderBy(asc(resource.name), asc(resource.hash));
 
 /** A folder for something on its way into the store; whoever asks for it removes it. */
@@ -161,7 +165,7 @@ export async function keepFile(
     .values({ workspaceId, ...row })
     .onConflictDoUpdate({
       target: [resource.workspaceId, resource.type, resource.hash],
-      set: { name, rights, facts },
+      set: { name, rights, facts, removedAt: null },
     });
   return row;
 }

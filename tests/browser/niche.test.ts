@@ -363,7 +363,7 @@ test('a long table: its beginning is shown, it is stopped, breaks off, goes on, 
   await expect(dialog).toBeHidden();
 });
 
-test('a rival by hand, the best sellers of a shelf, and a niche that is let go and brought back', async ({
+test('a rival by hand, the best sellers of a shelf, and a niche that is archived and restored', async ({
   page,
 }) => {
   await look(page, 'owl journal');

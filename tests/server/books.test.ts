@@ -229,7 +229,7 @@ describe('jobs', () => {
     expect(readPayload('submit', { submission: '../x' })).toBeNull();
   });
 
-  it('are one for the same wish, however often and at once it is made', async () => {
+  it('are one for the same request, however often and at once it is made', async () => {
     const ids = await Promise.all(Array.from({ length: 10 }, () => enqueueFiles(own, recipe.id, 1)));
     expect(new Set(ids).size).toBe(1);
     expect(await listJobs(own)).toHaveLength(1);
@@ -280,7 +280,7 @@ describe('submitting', () => {
     expect(await listSubmissions(own)).toEqual([]);
   });
 
-  it('makes one submission of many wishes at once', async () => {
+  it('makes one submission of many requests at once', async () => {
     await filesOf(recipe);
     const answers = await Promise.all(Array.from({ length: 10 }, () => submitBook(own, recipe.id, recipe)));
     expect(answers.filter((answer) => 'id' in answer)).toHaveLength(1);

@@ -15,16 +15,16 @@ import {
   briefsOf,
   briefsOrDraft,
   draftBrief,
+  removeBrief,
   saveBrief,
   startBooks,
   takeCandidates,
-  takeOutBrief,
 } from '#server/niches/briefs.ts';
 import { addPairs, choicesOf, curveOf, dropPair, pairsOf, saveChoices } from '#server/niches/choices.ts';
 import { linesOf, lookNow, looksAt, movesOf, reckonAll, reckonSoon, takeLook } from '#server/niches/looks.ts';
 import {
+  archiveNiches,
   keepNiche,
-  letGo,
   listNiches,
   markSeen,
   openNiche,
@@ -36,8 +36,8 @@ import {
   choosePhrases,
   countPhrases,
   phrasesOf,
+  removePhrases,
   resumePhrases,
-  takePhrasesOut,
   widenNiche,
 } from '#server/niches/phrases.ts';
 import {
@@ -348,9 +348,9 @@ describe('widening', () => {
       { phrase: 'a phrase that is so long that no listing takes it as keyword', way: 'own' },
     ]);
     const ids = (await phrasesOf(own, id)).map((row) => row.id);
-    await takePhrasesOut(own, id, ids, true);
+    await removePhrases(own, id, ids, true);
     expect(await phrasesOf(own, id)).toEqual([]);
-    await takePhrasesOut(own, id, ids, false);
+    await removePhrases(own, id, ids, false);
     expect((await phrasesOf(own, id)).map(({ volume }) => volume)).toContain(40);
     const words = await choosePhrases(own, id, ids, true);
     expect(words).toHaveLength(3);
@@ -396,7 +396,7 @@ describe('watching', () => {
     expect(await unseenChanges(own)).toEqual([]);
   });
 
-  it('a single rival under watch is told of alone, and what was let go is left alone', async () => {
+  it('a single rival under watch is told of alone, and what was archived is left alone', async () => {
     const id = await lookedAt();
     const all = await rows(id);
     await markRivals(
@@ -410,7 +410,7 @@ describe('watching', () => {
     const kinds = await db().select({ kind: notice.kind }).from(notice).where(eq(notice.workspaceId, own));
     expect(kinds.length).toBeGreaterThan(0);
     expect(kinds.every(({ kind }) => kind === 'rival moved' || kind === 'rival gone')).toBe(true);
-    await letGo(own, [id], true);
+    await archiveNiches(own, [id], true);
     expect(await unseenChanges(own)).toEqual([]);
     expect(await openNiche(own, id)).toBeNull();
     await press.put('/clock', { advance: 1 });
@@ -483,9 +483,9 @@ describe('briefs', () => {
     const [first] = await briefsOrDraft(own, id, 'beekeeping word search');
     const second = await addBrief(own, id, { ...first!.brief, title: 'Bees in the Pocket' });
     const both = await briefsOf(own, id);
-    await takeOutBrief(own, first!.id, true);
+    await removeBrief(own, first!.id, true);
     expect((await briefsOf(own, id)).map((row) => row.id)).toEqual([second]);
-    await takeOutBrief(own, first!.id, false);
+    await removeBrief(own, first!.id, false);
     expect(await briefsOf(own, id)).toEqual(both);
   });
 });
@@ -512,10 +512,10 @@ describe('another press', () => {
     await markRivals(other, id, [rivalId], { hidden: true });
     await dropOwnRivals(other, id, [rivalId]);
     await choosePhrases(other, id, [phrase!.id], true);
-    await takePhrasesOut(other, id, [phrase!.id], true);
-    await takeOutBrief(other, decided!.id, true);
+    await removePhrases(other, id, [phrase!.id], true);
+    await removeBrief(other, decided!.id, true);
     await watchNiche(other, id, true);
-    await letGo(other, [id], true);
+    await archiveNiches(other, [id], true);
     await reckonAll(other);
     expect(await rows(id)).toContainEqual(row);
     expect((await phrasesOf(own, id))[0]).toMatchObject({ chosen: false });

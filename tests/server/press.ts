@@ -12,7 +12,7 @@ export const OPENING = '2026-11-24';
 
 export interface Press {
   /** Asks the stand-in as a developer would. */
-  put(path: '/behavior' | '/clock', wish: object): Promise<void>;
+  put(path: '/behavior' | '/clock', change: object): Promise<void>;
   /** Every book that was submitted to the stand-in. */
   books(): Promise<
     { id: string; state: string; title: string; onSale: { title: string; updates: number } | null }[]
@@ -63,8 +63,8 @@ export async function openPress(name: string): Promise<Press> {
   process.env.SESSION_SECRET = 'only for tests, only for tests, only';
   return {
     asked,
-    async put(path, wish) {
-      const answer = await app.request(path, { method: 'PUT', body: JSON.stringify(wish) });
+    async put(path, change) {
+      const answer = await app.request(path, { method: 'PUT', body: JSON.stringify(change) });
       if (!answer.ok) throw new Error(await answer.text());
     },
     async books() {

@@ -40,7 +40,7 @@ export function FilesPanel() {
   // The listing goes along as it is now; what was printed must be what is sent.
   const printable = files.length > 0 && !outOfDate.includes('interior') && !outOfDate.includes('cover');
   const ready = printable && saveState === 'saved' && running.length === 0 && !waiting;
-  const ask = (wish: string) => fetcher.submit({ wish }, { method: 'post', action: `/books/${book}` });
+  const ask = (intent: string) => fetcher.submit({ intent }, { method: 'post', action: `/books/${book}` });
   return (
     <Box
       component="aside"
