@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { keyed, wholeNumber } from './keyed.ts';
+import { exactObject, integerBetween } from './schema.ts';
 import {
   type Earlier,
   incompleteVersions,
@@ -16,7 +16,7 @@ interface Thing extends Versioned<Thing> {
   options: v.GenericSchema<unknown, unknown>;
 }
 
-const counted = (key: string) => keyed({ [key]: v.optional(wholeNumber(0, 99), 5) });
+const counted = (key: string) => exactObject({ [key]: v.optional(integerBetween(0, 99), 5) });
 const second: Thing = { id: 'thing', version: 2, options: counted('lines') };
 /** Version 2 only renamed an option; version 3 draws it twice as thick; version 4 renamed again. */
 const thing: Thing = {
@@ -39,7 +39,11 @@ const schema = ofAny(
   'kind',
   [thing],
   (one) =>
-    keyed({ kind: v.literal(one.id), version: versionSchema(one), options: v.optional(one.options, {}) }),
+    exactObject({
+      kind: v.literal(one.id),
+      version: versionSchema(one),
+      options: v.optional(one.options, {}),
+    }),
   { called: 'Things', fallback: 'thing' },
 );
 const read = (value: unknown) => v.safeParse(schema, value);

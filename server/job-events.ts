@@ -1,4 +1,4 @@
-import { lastingSql } from './db/client.ts';
+import { longLivedSql } from './db/client.ts';
 import { JOB_CHANNEL, listJobs } from './jobs.ts';
 
 type Listener = () => void;
@@ -10,7 +10,7 @@ function listen(): Promise<unknown> {
   const wake = (waiting: Iterable<Listener> | undefined) => {
     for (const listener of waiting ?? []) listener();
   };
-  listening ??= lastingSql().listen(
+  listening ??= longLivedSql().listen(
     JOB_CHANNEL,
     (workspaceId) => wake(listeners.get(workspaceId)),
     // Heard again after the connection was lost: what was told meanwhile was missed.

@@ -15,7 +15,7 @@ export const QUEUES = {
   'watch-niches': 'watch-niches',
   'forget-tries': 'forget-tries',
   'remove-deleted': 'remove-deleted',
-  reckon: 'reckon',
+  recalculate: 'recalculate',
 } as const;
 /** Channel on which a change of a job is told; the payload is the workspace. */
 export const JOB_CHANNEL = 'quill_jobs';
@@ -85,7 +85,7 @@ export const listJobs = (workspaceId: string): Promise<JobRow[]> =>
     .orderBy(desc(job.createdAt))
     .limit(JOBS_LISTED);
 
-export const tellJobs = (workspaceId: string): Promise<unknown> => sql().notify(JOB_CHANNEL, workspaceId);
+export const notifyJobs = (workspaceId: string): Promise<unknown> => sql().notify(JOB_CHANNEL, workspaceId);
 
 /** Asks for the files of a book as it was saved. The same request twice is one job. @returns its id */
 export const enqueueFiles = (workspaceId: string, bookId: string, revision: number): Promise<string> =>
@@ -121,7 +121,7 @@ export async function enqueueJob<Kind extends JobKind>(
   const [others] = await db().select({ open: count() }).from(job).where(open);
   const priority = priorityOf(urgency, (others?.open ?? 1) - 1);
   await (await queue()).send(QUEUES[kind], { job: id }, { priority });
-  await tellJobs(workspaceId);
+  await notifyJobs(workspaceId);
   return id;
 }
 
@@ -132,6 +132,6 @@ export async function cancelJob(workspaceId: string, id: string): Promise<boolea
     .set({ state: 'canceled', message: 'Canceled. Nothing was changed.', finishedAt: new Date() })
     .where(and(eq(job.workspaceId, workspaceId), eq(job.id, id), inArray(job.state, ['queued', 'running'])))
     .returning({ id: job.id });
-  if (stopped.length) await tellJobs(workspaceId);
+  if (stopped.length) await notifyJobs(workspaceId);
   return stopped.length > 0;
 }

@@ -5,7 +5,7 @@ import type { JobKind } from './db/schema.ts';
 import { type JobPayload, readPayload } from './job-payloads.ts';
 import { QUEUES, queue, stopQueue } from './jobs.ts';
 import { REMOVE_DELETED_SECONDS, removeLongDeleted } from './many-books.ts';
-import { reckonNiche } from './niches/looks.ts';
+import { recalculateNiche } from './niches/looks.ts';
 import { expandJob } from './press/expand-job.ts';
 import { registerWorker, rescueLostJobs } from './press/liveness.ts';
 import { lookJob } from './press/look-job.ts';
@@ -30,7 +30,7 @@ const me = await registerWorker();
 const boss = await queue();
 
 /** Ends this worker where it stands: what it was at is taken up by the next, which is started in its place. */
-function beginAnew(why: string): void {
+function exitForRestart(why: string): void {
   console.error(`Worker: ${why}; it begins anew.`);
   process.exit(1);
 }
@@ -51,7 +51,7 @@ async function serve<Kind extends JobKind>(
         if (payload) await run(row, payload);
         else await finish(row, 'failed', 'This version cannot read what the job was told. Ask for it again.');
       } catch (error) {
-        if (isLostConnection(error)) return beginAnew('The database is gone');
+        if (isLostConnection(error)) return exitForRestart('The database is gone');
         // What a job did not foresee ends it with a word, instead of leaving it running for ever.
         console.error(error);
         await finish(row, 'failed', `The job failed: ${(error as Error).message}`);
@@ -64,8 +64,8 @@ await serve('submit', submitJob);
 await serve('look', lookJob);
 // One at a time, so that the marketplace is asked no faster than it was agreed.
 await serve('expand', expandJob);
-await boss.work<{ workspaceId: string; nicheId: string }>(QUEUES.reckon, poll, async ([asked]) => {
-  if (asked) await reckonNiche(asked.data.workspaceId, asked.data.nicheId);
+await boss.work<{ workspaceId: string; nicheId: string }>(QUEUES.recalculate, poll, async ([asked]) => {
+  if (asked) await recalculateNiche(asked.data.workspaceId, asked.data.nicheId);
 });
 const reminders: ReturnType<typeof setInterval>[] = [];
 /** Does something again and again. Every worker reminds; the queue keeps one reminder for all of them. */
@@ -83,7 +83,7 @@ await regularly('forget-tries', FORGET_TRIES_SECONDS, forgetOldTries);
 await regularly('remove-deleted', REMOVE_DELETED_SECONDS, removeLongDeleted);
 const rescue = setInterval(async () => {
   try {
-    if (!(await me.isHeld())) beginAnew('The lock that says that it lives is gone');
+    if (!(await me.isHeld())) exitForRestart('The lock that says that it lives is gone');
     await rescueLostJobs();
   } catch (error) {
     console.error(`Worker: ${(error as Error).message}`);

@@ -9,7 +9,7 @@ import type { MadeFile } from '#server/files.ts';
 import type { KeptResource } from '#server/resources/resources.ts';
 import type { SubmissionRow } from '#server/submissions.ts';
 import { type Job, useJobs } from '../parts/jobs.tsx';
-import { useFresh } from '../parts/use-fresh.ts';
+import { useRevalidateOnJobs } from '../parts/use-revalidate-on-jobs.ts';
 import { useBook } from './store.ts';
 import { type ProofState, useProof } from './use-proof.ts';
 import { useReview } from './use-review.ts';
@@ -89,7 +89,7 @@ export function BookDesk({
   const jobs = useMemo(() => all.filter(({ bookId }) => bookId === id), [all, id]);
   const live =
     submissions.find(({ state, service }) => state === 'live' && service === recipe.print.service) ?? null;
-  useFresh(jobs, null);
+  useRevalidateOnJobs(jobs, null);
   useReview(recipe.id, submissions);
   const desk = useMemo(
     () => ({

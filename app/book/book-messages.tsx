@@ -11,13 +11,13 @@ import { useBook } from './store.ts';
 /** What the book has to say: a change it did not take, or another tab's work in the way. */
 export function BookMessages() {
   const refused = useBook((state) => state.refused);
-  const forgive = useBook((state) => state.forgive);
+  const dismissError = useBook((state) => state.dismissError);
   const theirs = useBook((state) => state.theirs);
   const takeTheirs = useBook((state) => state.takeTheirs);
   const keepMine = useBook((state) => state.keepMine);
   useEffect(() => {
-    if (refused !== null) return complain(`${refused} Nothing was changed.`, forgive);
-  }, [refused, forgive]);
+    if (refused !== null) return complain(`${refused} Nothing was changed.`, dismissError);
+  }, [refused, dismissError]);
   return (
     <Dialog open={theirs !== null}>
       <DialogTitle>This book was changed in another tab</DialogTitle>

@@ -1,4 +1,4 @@
-import { SettledText } from '../parts/settled-text.tsx';
+import { LiveTextField } from '../parts/live-text-field.tsx';
 import { useFrozen } from './book-desk.tsx';
 import { useBook } from './store.ts';
 
@@ -8,7 +8,7 @@ export function TitleField() {
   const edit = useBook((state) => state.edit);
   const { stays, changed } = useFrozen('title');
   return (
-    <SettledText
+    <LiveTextField
       label="Title"
       field="title"
       value={title}

@@ -20,8 +20,8 @@ import {
 } from '#core/niche/index.ts';
 import { printRules, royalty, showMoney } from '#core/print/index.ts';
 import { DateField } from '../parts/date-field.tsx';
+import { LiveTextField } from '../parts/live-text-field.tsx';
 import { NumberField } from '../parts/number-field.tsx';
-import { SettledText } from '../parts/settled-text.tsx';
 import { useNiche } from './niche-desk.tsx';
 import { useDraft } from './use-draft.ts';
 
@@ -73,7 +73,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
             {words}
           </Typography>
         </Box>
-        <SettledText label="Title" value={draft.title} onCommit={(title) => change({ title })} />
+        <LiveTextField label="Title" value={draft.title} onCommit={(title) => change({ title })} />
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: '4px !important' }}>
           {ideas.slice(0, 5).map((idea) => (
             <Chip
@@ -85,7 +85,11 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
             />
           ))}
         </Box>
-        <SettledText label="Subtitle" value={draft.subtitle} onCommit={(subtitle) => change({ subtitle })} />
+        <LiveTextField
+          label="Subtitle"
+          value={draft.subtitle}
+          onCommit={(subtitle) => change({ subtitle })}
+        />
         <Box role="group" aria-label="Interior content">
           <Typography variant="caption" component="div">
             Interior content
@@ -109,7 +113,11 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
             />
           ))}
         </Box>
-        <SettledText label="Audience" value={draft.audience} onCommit={(audience) => change({ audience })} />
+        <LiveTextField
+          label="Audience"
+          value={draft.audience}
+          onCommit={(audience) => change({ audience })}
+        />
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2 }}>
           <TextField
             select
@@ -221,7 +229,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
           </Box>
         </Box>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 210px', gap: 2 }}>
-          <SettledText
+          <LiveTextField
             label="Occasion"
             value={draft.occasion}
             onCommit={(occasion) => change({ occasion })}
@@ -232,7 +240,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
             onChange={(publishBy) => change({ publishBy })}
           />
         </Box>
-        <SettledText label="Notes" rows={4} value={draft.notes} onCommit={(notes) => change({ notes })} />
+        <LiveTextField label="Notes" rows={4} value={draft.notes} onCommit={(notes) => change({ notes })} />
         <Box>
           <Typography variant="caption" component="div" sx={{ mb: 1 }}>
             Reference titles

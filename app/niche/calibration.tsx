@@ -14,7 +14,7 @@ import { Mark } from '../parts/mark.tsx';
 import { offerUndo } from '../parts/notices.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { tokens } from '../theme.ts';
-import { axis, ChartFrame, PLOT, Told } from './chart-frame.tsx';
+import { axis, ChartFrame, ChartTooltip, PLOT } from './chart-frame.tsx';
 import { ImportDialog } from './import/import-dialog.tsx';
 import { copies, count } from './show.ts';
 
@@ -136,9 +136,9 @@ export function Calibration({
               const dot = payload?.find((one) => (one.payload as { copies?: number }).copies !== undefined)
                 ?.payload as (typeof dots)[number] | undefined;
               return dot ? (
-                <Told>
+                <ChartTooltip>
                   Rank {count(dot.rank)}: {copies(dot.copies)} copies{dot.apart ? ', outlier' : ''}
-                </Told>
+                </ChartTooltip>
               ) : null;
             }}
           />

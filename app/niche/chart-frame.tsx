@@ -119,7 +119,7 @@ export function ChartFrame({
 }
 
 /** Words in a box beside the pointer. */
-export function Told({ children }: { children: ReactNode }) {
+export function ChartTooltip({ children }: { children: ReactNode }) {
   return (
     <Box
       sx={{

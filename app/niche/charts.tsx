@@ -23,7 +23,7 @@ import {
   trimShares,
 } from '#core/niche/index.ts';
 import { tokens } from '../theme.ts';
-import { axis, ChartFrame, MARGIN, PLOT, Told } from './chart-frame.tsx';
+import { axis, ChartFrame, ChartTooltip, MARGIN, PLOT } from './chart-frame.tsx';
 import { type NicheDesk, useNiche } from './niche-desk.tsx';
 import { copies, count, dollars, wholeDollars } from './show.ts';
 
@@ -77,9 +77,9 @@ function SpreadChart({ desk, question, by, height, show }: SpreadProps) {
           content={({ payload }) => {
             const bar = payload?.[0]?.payload as (typeof data)[number] | undefined;
             return bar ? (
-              <Told>
+              <ChartTooltip>
                 {show(bar.from)} to {show(bar.to)}: {count(bar.count)}
-              </Told>
+              </ChartTooltip>
             ) : null;
           }}
         />
@@ -191,7 +191,7 @@ function Dots({ dots: all, rivals }: { dots: Dot[]; rivals: NicheDesk['rivals'] 
           placement="right"
           sx={{ pointerEvents: 'none', zIndex: 'tooltip' }}
         >
-          <Told>
+          <ChartTooltip>
             {over.count > 1 ? (
               `${count(over.count)} books near this point`
             ) : (
@@ -201,7 +201,7 @@ function Dots({ dots: all, rivals }: { dots: Dot[]; rivals: NicheDesk['rivals'] 
                 {dollars(rival.price)} · {copies(rival.copies)} copies a month
               </>
             )}
-          </Told>
+          </ChartTooltip>
         </Popper>
       )}
     </g>

@@ -1,6 +1,6 @@
 import { CartesianGrid, Line, LineChart, Tooltip, XAxis, YAxis } from 'recharts';
 import { tokens } from '../theme.ts';
-import { axis, ChartFrame, MARGIN, PLOT, Told } from './chart-frame.tsx';
+import { axis, ChartFrame, ChartTooltip, MARGIN, PLOT } from './chart-frame.tsx';
 import { dayOfYear, dayShown } from './show.ts';
 
 /** A number of the looks over time. */
@@ -41,9 +41,9 @@ export function LooksChart({
           content={({ payload }) => {
             const point = payload?.[0]?.payload as (typeof data)[number] | undefined;
             return point?.value == null ? null : (
-              <Told>
+              <ChartTooltip>
                 {dayShown(point.day)}: {show(point.value)}
-              </Told>
+              </ChartTooltip>
             );
           }}
         />

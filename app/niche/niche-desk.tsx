@@ -17,8 +17,8 @@ import type { OpenedNiche } from '#server/niches/niches.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
 import { isRunning, type Job, useJobs } from '../parts/jobs.tsx';
 import { offerUndo } from '../parts/notices.tsx';
-import { useFresh } from '../parts/use-fresh.ts';
-import { bringRows } from './import/lots.ts';
+import { useRevalidateOnJobs } from '../parts/use-revalidate-on-jobs.ts';
+import { importRows } from './import/batches.ts';
 import { post } from './post.ts';
 import { fetchRivals } from './rivals.ts';
 
@@ -94,7 +94,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
   );
   const all = useJobs();
   const jobs = useMemo(() => all.filter(({ nicheId }) => nicheId === niche.id), [all, niche.id]);
-  useFresh(jobs, jobs.some(isRunning) ? FRESH_MS : null);
+  useRevalidateOnJobs(jobs, jobs.some(isRunning) ? FRESH_MS : null);
 
   const send = useCallback(
     (ids: string[], marks: RivalMarks) => {
@@ -120,7 +120,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
         reload();
       };
       const back = async () => {
-        await bringRows(`/niches/${niche.id}/own`, { table: 'comparables' }, rows);
+        await importRows(`/niches/${niche.id}/own`, { table: 'comparables' }, rows);
         reload();
       };
       const quietly = (work: () => Promise<void>) =>

@@ -4,10 +4,10 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Link as To } from 'react-router';
 import { tokens } from '../theme.ts';
+import { ExpandBar } from './expand-bar.tsx';
 import { useNiche } from './niche-desk.tsx';
 import { copies, count } from './show.ts';
 import { VerdictMark } from './verdict-mark.tsx';
-import { WidenBar } from './widen-bar.tsx';
 
 const SHOWN = 40;
 
@@ -33,7 +33,7 @@ export function PhraseList() {
       <Typography variant="h2" sx={{ mb: 1.5 }}>
         Phrases
       </Typography>
-      <WidenBar compact />
+      <ExpandBar compact />
       {best.length === 0 ? (
         <Typography sx={{ mt: 3 }}>
           Expand the phrase by letters, audience, format or number: the best combinations appear here.

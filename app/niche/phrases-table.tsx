@@ -1,5 +1,5 @@
 import { Star } from 'lucide-react';
-import { WAYS } from '#core/niche/index.ts';
+import { EXPANSIONS } from '#core/niche/index.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
 import { Mark } from '../parts/mark.tsx';
 import { type RowGroup, RowTable } from '../parts/row-table.tsx';
@@ -19,7 +19,7 @@ export type PhraseSort =
   | 'word';
 
 const wayName = (way: PhraseRow['way']): string =>
-  way === 'itself' ? 'the phrase' : way === 'own' ? 'your own' : WAYS[way];
+  way === 'itself' ? 'the phrase' : way === 'own' ? 'your own' : EXPANSIONS[way];
 
 const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
   {

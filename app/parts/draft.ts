@@ -39,7 +39,7 @@ export interface DraftState<Value> {
   edit(change: (value: Value) => Value, mergeAs?: string): string | null;
   undo(): void;
   redo(): void;
-  forgive(): void;
+  dismissError(): void;
   /** Keeps what is here as a saved state, and goes on from theirs. Can be undone. */
   takeTheirs(): Promise<void>;
   /** Saves what is here on top of theirs. */
@@ -157,7 +157,7 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
           store.temporal.getState().redo();
           if (get().value !== value) touched();
         },
-        forgive: () => set({ refused: null }),
+        dismissError: () => set({ refused: null }),
         async takeTheirs() {
           const { theirs, value } = get();
           if (!theirs) return;

@@ -2,8 +2,8 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import type { Field } from '#core/settings.ts';
 import { Choice } from './choice.tsx';
+import { LiveTextField } from './live-text-field.tsx';
 import { NumberField } from './number-field.tsx';
-import { SettledText } from './settled-text.tsx';
 
 /** One option, asked for as its schema says. */
 export function OptionField({
@@ -33,7 +33,7 @@ export function OptionField({
       );
     case 'text':
       return (
-        <SettledText
+        <LiveTextField
           label={field.label}
           value={value as string}
           onCommit={onChange}

@@ -21,14 +21,14 @@ function grouped(fields: readonly Field[]): { group: string | undefined; fields:
 export function OptionFields({
   schema,
   values,
-  keyed,
+  exactObject,
   onChange,
   custom = () => null,
 }: {
   schema: Parameters<typeof fieldsOf>[0];
   values: Readonly<Record<string, unknown>>;
   /** What the options belong to: fields of another have a state of their own. */
-  keyed: string;
+  exactObject: string;
   /** @returns why a value is not taken, or null */
   onChange: (key: string, value: unknown) => string | null;
   /** A control that belongs to one sort of option alone. */
@@ -36,7 +36,7 @@ export function OptionFields({
 }) {
   const one = (field: Field) => {
     const set = (value: unknown) => onChange(field.key, value);
-    const key = `${keyed} ${field.key}`;
+    const key = `${exactObject} ${field.key}`;
     if (field.control === 'custom') return <div key={key}>{custom(field, set)}</div>;
     return <OptionField key={key} field={field} value={values[field.key]} onChange={set} />;
   };

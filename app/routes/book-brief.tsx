@@ -15,8 +15,8 @@ import { useDesk } from '../book/book-desk.tsx';
 import { LanguageFields } from '../book/language-fields.tsx';
 import { useBook } from '../book/store.ts';
 import { Choice } from '../parts/choice.tsx';
+import { LiveTextField } from '../parts/live-text-field.tsx';
 import { NumberField } from '../parts/number-field.tsx';
-import { SettledText } from '../parts/settled-text.tsx';
 
 const NUMBERINGS = [
   { value: 'none', label: 'None' },
@@ -90,17 +90,17 @@ export default function Brief() {
             </TableBody>
           </Table>
         </Paper>
-        <SettledText
+        <LiveTextField
           label="Niche"
           value={brief.niche as string}
           onCommit={(niche) => set({ niche }, 'niche')}
         />
-        <SettledText
+        <LiveTextField
           label="Audience"
           value={brief.audience as string}
           onCommit={(audience) => set({ audience }, 'audience')}
         />
-        <SettledText
+        <LiveTextField
           label="Notes"
           rows={5}
           value={brief.notes as string}
@@ -109,12 +109,12 @@ export default function Brief() {
       </Stack>
       <Stack spacing={3.5}>
         <Typography variant="h2">Book settings</Typography>
-        <SettledText
+        <LiveTextField
           label="Imprint"
           value={recipe.imprint as string}
           onCommit={(imprint) => edit((now) => ({ ...now, imprint }), 'imprint')}
         />
-        <SettledText
+        <LiveTextField
           label="Series"
           value={recipe.series?.name ?? ''}
           hint="Leave empty for a standalone title"
@@ -161,7 +161,7 @@ export default function Brief() {
           most={9999}
           onCommit={(from) => setNumbering({ from })}
         />
-        <SettledText
+        <LiveTextField
           label="Seed"
           value={recipe.seed}
           hint="Another seed makes every unpinned puzzle again"

@@ -8,14 +8,14 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Recipe } from '#core/book/recipe.ts';
-import { countLetters } from '#core/keyed.ts';
 import { printRules, showMoney } from '#core/print/index.ts';
+import { countLetters } from '#core/schema.ts';
 import { useDesk } from '../book/book-desk.tsx';
 import { PenNameField } from '../book/pen-name-field.tsx';
 import { useBook } from '../book/store.ts';
 import { TitleField } from '../book/title-field.tsx';
 import { useNamedField } from '../parts/field-id.ts';
-import { SettledText } from '../parts/settled-text.tsx';
+import { LiveTextField } from '../parts/live-text-field.tsx';
 
 /** What the shop will say and ask for the book. */
 export default function Listing() {
@@ -63,14 +63,14 @@ export default function Listing() {
       <Stack spacing={3.5}>
         <Typography variant="h2">Title and description</Typography>
         <TitleField />
-        <SettledText
+        <LiveTextField
           label="Subtitle"
           value={recipe.subtitle as string}
           count={`title and subtitle ${both} of ${titleAndSubtitle}`}
           onCommit={(subtitle) => edit((now) => ({ ...now, subtitle }), 'subtitle')}
         />
         <PenNameField />
-        <SettledText
+        <LiveTextField
           label="Description"
           field="description"
           rows={8}
@@ -97,7 +97,7 @@ export default function Listing() {
                 <TableRow key={row.market}>
                   <TableCell>{row.name}</TableCell>
                   <TableCell sx={{ width: 130 }}>
-                    <SettledText
+                    <LiveTextField
                       label={`Price, ${row.currency}`}
                       field={`price-${row.market}`}
                       value={row.price === null ? '' : row.price.toFixed(2)}
@@ -123,7 +123,7 @@ export default function Listing() {
         <Typography variant="h2">Keywords</Typography>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 }}>
           {Array.from({ length: keywordFields }, (_, i) => (
-            <SettledText
+            <LiveTextField
               key={i}
               label={`Keyword field ${i + 1}`}
               field={`keyword-${i + 1}`}

@@ -21,7 +21,7 @@ import {
   MOST_LABELS,
   restoreBooks,
 } from '#server/many-books.ts';
-import { usualPenName } from '#server/shelf.ts';
+import { usualPenName } from '#server/pen-names.ts';
 import { BookCard } from '../books/book-card.tsx';
 import { addressOf, BookFilters } from '../books/book-filters.tsx';
 import { LabelsDialog, MOST_LABEL } from '../books/labels-dialog.tsx';

@@ -1,4 +1,4 @@
-import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
+import { ServiceRefusal, TransientServiceError } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
 import { idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/market-picture.ts';
@@ -25,7 +25,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     if (!bytes) throw notFound();
     return picture(bytes as unknown as BodyInit, 'image/png', A_DAY);
   } catch (error) {
-    if (error instanceof ServiceTrouble || error instanceof ServiceRefusal)
+    if (error instanceof TransientServiceError || error instanceof ServiceRefusal)
       return picture(BLANK, 'image/svg+xml', 'no-store');
     throw error;
   }

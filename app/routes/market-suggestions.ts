@@ -1,4 +1,4 @@
-import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
+import { ServiceRefusal, TransientServiceError } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
 import { requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/market-suggestions.ts';
@@ -12,7 +12,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   try {
     return Response.json(await wrenfair.suggest(start, SUGGESTIONS));
   } catch (error) {
-    if (error instanceof ServiceTrouble || error instanceof ServiceRefusal) return Response.json([]);
+    if (error instanceof TransientServiceError || error instanceof ServiceRefusal) return Response.json([]);
     throw error;
   }
 }

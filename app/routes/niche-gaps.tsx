@@ -81,7 +81,7 @@ export default function NicheGaps() {
           variant="contained"
           onClick={() =>
             fetcher.submit(
-              { intent: 'widen', ways: 'audience format kind combined' },
+              { intent: 'expand', ways: 'audience format kind combined' },
               { method: 'post', action: `/niches/${niche.id}/phrases` },
             )
           }

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { reckonSoon } from '#server/niches/looks.ts';
+import { recalculateSoon } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { dropOwnRivals, markRivals } from '#server/niches/rivals.ts';
 import { idFrom, jsonFrom, notFound, requireVisitor } from '../visitor.server.ts';
@@ -27,6 +27,6 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { ids, marks, remove } = await jsonFrom(request, Body);
   if (remove) await dropOwnRivals(workspaceId, niche.id, ids);
   else await markRivals(workspaceId, niche.id, ids, marks);
-  await reckonSoon(workspaceId, niche.id);
+  await recalculateSoon(workspaceId, niche.id);
   return Response.json({ marked: ids.length });
 }

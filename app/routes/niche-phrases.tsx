@@ -7,22 +7,22 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { Link as To, useFetcher } from 'react-router';
 import * as v from 'valibot';
-import { groupByStems, WAY_IDS } from '#core/niche/index.ts';
+import { EXPANSION_IDS, groupByStems } from '#core/niche/index.ts';
 import { takeCandidates } from '#server/niches/briefs.ts';
 import { lookLater } from '#server/niches/looks.ts';
 import { keepNiche, openNiche } from '#server/niches/niches.ts';
 import {
   addPhrases,
   choosePhrases,
+  expandNiche,
   phrasesOf,
   removePhrases,
   resumePhrases,
-  widenNiche,
 } from '#server/niches/phrases.ts';
+import { ExpandBar } from '../niche/expand-bar.tsx';
 import { ImportDialog } from '../niche/import/import-dialog.tsx';
 import { useNiche } from '../niche/niche-desk.tsx';
 import { comparePhrases, type PhraseSort, PhrasesTable } from '../niche/phrases-table.tsx';
-import { WidenBar } from '../niche/widen-bar.tsx';
 import { offerUndo } from '../parts/notices.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import type { Sort } from '../parts/table-columns.ts';
@@ -38,11 +38,11 @@ const ids = v.pipe(
 );
 const Intent = v.variant('intent', [
   v.object({
-    intent: v.literal('widen'),
+    intent: v.literal('expand'),
     ways: v.pipe(
       v.string(),
       v.transform((text) => text.split(' ')),
-      v.array(v.picklist(WAY_IDS)),
+      v.array(v.picklist(EXPANSION_IDS)),
       v.minLength(1),
     ),
   }),
@@ -64,8 +64,8 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!read.success) return { problem: read.issues[0].message };
   const asked = read.output;
   switch (asked.intent) {
-    case 'widen':
-      await widenNiche(workspaceId, niche.id, niche.phrase, asked.ways, new Date().getFullYear());
+    case 'expand':
+      await expandNiche(workspaceId, niche.id, niche.phrase, asked.ways, new Date().getFullYear());
       break;
     case 'resume':
       await resumePhrases(workspaceId, niche.id);
@@ -116,7 +116,7 @@ async function keepAsNiches(workspaceId: string, nicheId: string, chosen: string
   return those.length;
 }
 
-/** Every phrase the niche was widened to: looked up, grouped, sorted, chosen as keywords. */
+/** Every phrase the niche was expanded to: looked up, grouped, sorted, chosen as keywords. */
 export default function NichePhrases() {
   const { niche, phrases } = useNiche();
   const [words, setWords] = useState('');
@@ -165,7 +165,7 @@ export default function NichePhrases() {
         <Typography variant="h2" sx={{ mb: 1.5 }}>
           Expand “{niche.phrase}”
         </Typography>
-        <WidenBar />
+        <ExpandBar />
         <Typography variant="caption" component="p" sx={{ mt: 1 }}>
           Audiences, formats, numbers and kinds are yours to change under{' '}
           <Link component={To} to="/niches/sums" underline="always">

@@ -1,6 +1,6 @@
 import { linesOf } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
-import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
+import { ServiceRefusal, TransientServiceError } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
 import { idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niche-rival.ts';
@@ -15,7 +15,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     linesOf(workspaceId, niche.id, [id]),
     // The line is worth showing without the shop's word too.
     wrenfair.pagesShown(id).catch((error: unknown) => {
-      if (error instanceof ServiceTrouble || error instanceof ServiceRefusal) return null;
+      if (error instanceof TransientServiceError || error instanceof ServiceRefusal) return null;
       throw error;
     }),
   ]);

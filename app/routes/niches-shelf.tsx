@@ -6,10 +6,10 @@ import { Link as To, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
 import { type EstimatedComparable, estimate, trimName } from '#core/niche/index.ts';
 import { curveOf } from '#server/niches/choices.ts';
-import { reckonSoon } from '#server/niches/looks.ts';
+import { recalculateSoon } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { addOwnRivals } from '#server/niches/rivals.ts';
-import { ServiceRefusal, ServiceTrouble } from '#server/services/printing-service.ts';
+import { ServiceRefusal, TransientServiceError } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
 import { copies, count, dayShown, dollars, NOTHING, wholeDollars } from '../niche/show.ts';
 import { RowTable } from '../parts/row-table.tsx';
@@ -47,7 +47,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     return { day, name, niche, books: comparables.map((book) => estimate(book, curve)), trouble: '' };
   } catch (error) {
     if (error instanceof ServiceRefusal) throw notFound();
-    if (!(error instanceof ServiceTrouble)) throw error;
+    if (!(error instanceof TransientServiceError)) throw error;
     return {
       day: '',
       name: 'Wrenfair category',
@@ -70,7 +70,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { comparables } = await wrenfair.topOf(shelf.output);
   const those = comparables.filter(({ id }) => chosen.has(id));
   await addOwnRivals(workspaceId, niche.id, those);
-  await reckonSoon(workspaceId, niche.id);
+  await recalculateSoon(workspaceId, niche.id);
   return { taken: those.length };
 }
 

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import * as v from 'valibot';
 import { salesTable, USUAL_RATES } from '#core/niche/own/index.ts';
 import { addPairs, choicesOf, dropPair, HOME_MARKET, MARKETS, pairsOf } from '#server/niches/choices.ts';
-import { reckonAll } from '#server/niches/looks.ts';
+import { recalculateAll } from '#server/niches/looks.ts';
 import { Calibration } from '../niche/calibration.tsx';
 import { ChoicesForm } from '../niche/choices-form.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
@@ -44,7 +44,7 @@ export async function action({ request }: Route.ActionArgs) {
     if ('problems' in row) return { problem: row.problems.map(({ reason }) => reason).join(' ') };
     await addPairs(workspaceId, marketIn(request), [row.row]);
   }
-  await reckonAll(workspaceId);
+  await recalculateAll(workspaceId);
   return { problem: null };
 }
 

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { addPairs, HOME_MARKET, MARKETS } from '#server/niches/choices.ts';
-import { reckonAll, reckonSoon } from '#server/niches/looks.ts';
+import { recalculateAll, recalculateSoon } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { addOwnPhrases, resumePhrases } from '#server/niches/phrases.ts';
 import { addOwnRivals } from '#server/niches/rivals.ts';
@@ -55,14 +55,14 @@ export async function action({ request, params }: Route.ActionArgs) {
   const body = await jsonFrom(request, Body);
   if (body.table === 'sales') {
     await addPairs(workspaceId, body.market, body.rows);
-    if (body.last) await reckonAll(workspaceId);
+    if (body.last) await recalculateAll(workspaceId);
     return Response.json({ taken: body.rows.length });
   }
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
   if (body.table === 'comparables') {
     await addOwnRivals(workspaceId, niche.id, body.rows);
-    if (body.last) await reckonSoon(workspaceId, niche.id);
+    if (body.last) await recalculateSoon(workspaceId, niche.id);
   } else {
     await addOwnPhrases(workspaceId, niche.id, body.rows);
     if (body.last) await resumePhrases(workspaceId, niche.id);

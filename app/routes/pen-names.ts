@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { addPenName, listPenNames } from '#server/shelf.ts';
+import { addPenName, listPenNames } from '#server/pen-names.ts';
 import { jsonFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/pen-names.ts';
 

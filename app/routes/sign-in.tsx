@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { Form, redirect, useActionData, useNavigation } from 'react-router';
 import * as v from 'valibot';
 import { auth, DEMO_ACCOUNT, knownAddress, visitorOf, workspaceOf } from '#server/auth.ts';
-import { addPenName } from '#server/shelf.ts';
+import { addPenName } from '#server/pen-names.ts';
 import { Brand } from '../parts/brand.tsx';
 import { tokens } from '../theme.ts';
 import { formFrom } from '../visitor.server.ts';

@@ -3,7 +3,7 @@ import { type FillContext, makesItems, type PlacedItem } from '../pages/index.ts
 import type { Resources } from '../resources/index.ts';
 import { valueKey } from '../value-key.ts';
 import type { Book } from './book.ts';
-import { type PlannedPage, printedNumber } from './plan.ts';
+import { folioNumber, type PlannedPage } from './plan.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, needsOf, type Section } from './sections.ts';
 import { faceNeeds } from './typefaces.ts';
@@ -128,7 +128,7 @@ export function placedItem(book: Book, section: Section, item: number): PlacedIt
     displayNumber: displayNumbers[item - 1]!,
     label: itemLabel(book, section.id, item),
     item: filledItem(book, section, item),
-    page: printedNumber(book.recipe, pages[item - 1]!),
-    solutionPage: solutionPage ? printedNumber(book.recipe, solutionPage) : null,
+    page: folioNumber(book.recipe, pages[item - 1]!),
+    solutionPage: solutionPage ? folioNumber(book.recipe, solutionPage) : null,
   };
 }

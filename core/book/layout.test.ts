@@ -4,7 +4,6 @@ import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { fingerprintsOf } from '../export/fingerprints.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
-import { keyed } from '../keyed.ts';
 import { registerKind } from '../pages/index.ts';
 import {
   agedSample,
@@ -27,6 +26,7 @@ import { proofBook } from '../proof/index.ts';
 import { decodePicture } from '../resources/decode-picture.ts';
 import { gather, hashOf, type ResourceLoader } from '../resources/index.ts';
 import { boundsOf, eachMark } from '../scene/index.ts';
+import { exactObject } from '../schema.ts';
 import { setting } from '../settings.ts';
 import { planOf, recipeOf, sectionAt } from './book.sample.ts';
 import {
@@ -79,7 +79,7 @@ describe('a registry of kinds', () => {
     expect(refused({ data: undefined })).toThrow('have no open form');
     expect(refused({ inspect: undefined, inspectSection: undefined })).toThrow('nobody looks over');
     expect(() => registerKind(openSumsSample as never)).toThrow('has solutions, but none that can be shown');
-    const loose = keyed({ loud: setting(v.number(), 1, { label: 'Loud' }) });
+    const loose = exactObject({ loud: setting(v.number(), 1, { label: 'Loud' }) });
     expect(refused({ options: loose })).toThrow('cannot be asked for: The option “loud”');
   });
 });

@@ -313,5 +313,5 @@ function numberPages(recipe: Recipe, plan: Plan): void {
 export const pageLimits = (rules: PrintRules, recipe: Recipe) => paperOf(rules, recipe.print.paper).pages;
 
 /** The page number as a reader finds it printed: counted from `style.numbering.from`. */
-export const printedNumber = (recipe: Recipe, page: number): number =>
+export const folioNumber = (recipe: Recipe, page: number): number =>
   page + (recipe.style.numbering.from ?? 1) - 1;

@@ -3,11 +3,11 @@ import { compositions } from '../cover/compositions/index.ts';
 import { MOTIF_NAMES } from '../cover/names.ts';
 import { USUAL_FACES } from '../faces/choice.ts';
 import { FACE_IDS } from '../faces/index.ts';
-import { identifier, keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
 import { kindsRevision, type Need } from '../pages/index.ts';
 import { printService, printServices } from '../print/index.ts';
 import { PRINTED_LANGUAGES } from '../printed-words/index.ts';
 import { resourcesSchema, typeface } from '../resources/index.ts';
+import { enumOf, exactObject, identifier, integerBetween, numberBetween, text } from '../schema.ts';
 import { LENGTH_PATTERN } from '../units.ts';
 import { ofAny, versionSchema } from '../versions.ts';
 import { migrated } from './migrations.ts';
@@ -35,10 +35,10 @@ const length = v.pipe(
 const hexColor = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}$/, 'should be a color such as "#1d2733".'));
 /** What a service allows is looked up when all keys are there; what is left out is the first that it offers. */
 const print = v.pipe(
-  keyed({
-    service: oneOf(printServices().map(({ id }) => id)),
+  exactObject({
+    service: enumOf(printServices().map(({ id }) => id)),
     binding: v.optional(text(1, 40)),
-    trim: keyed({ width: length, height: length }),
+    trim: exactObject({ width: length, height: length }),
     bleed: v.optional(v.boolean('should be true or false.'), false),
     ink: v.optional(text(1, 40)),
     paper: v.optional(text(1, 40)),
@@ -60,46 +60,52 @@ const print = v.pipe(
 );
 
 const face = v.union(
-  [v.picklist(FACE_IDS), keyed({ typeface: identifier })],
+  [v.picklist(FACE_IDS), exactObject({ typeface: identifier })],
   (issue) =>
     `is ${issue.received}, which is no typeface known here. docs/reference.md lists them; one among the resources is named as {"typeface": "its name"}.`,
 );
 
-const style = keyed({
-  palette: v.optional(keyed({ ground: hexColor, accent: hexColor, second: hexColor, light: hexColor }), {
-    ground: '#1d2733',
-    accent: '#e3b34c',
-    second: '#b9811a',
-    light: '#f4efe4',
-  }),
+const style = exactObject({
+  palette: v.optional(
+    exactObject({ ground: hexColor, accent: hexColor, second: hexColor, light: hexColor }),
+    {
+      ground: '#1d2733',
+      accent: '#e3b34c',
+      second: '#b9811a',
+      light: '#f4efe4',
+    },
+  ),
   typefaces: v.optional(
-    keyed({
+    exactObject({
       display: v.optional(face, USUAL_FACES.display),
       text: v.optional(face, USUAL_FACES.text),
     }),
     {},
   ),
-  motif: v.optional(oneOf(MOTIF_NAMES), 'hexagons'),
+  motif: v.optional(enumOf(MOTIF_NAMES), 'hexagons'),
   numbering: v.optional(
-    keyed({
-      form: v.optional(oneOf(['none', '1', 'Page 1', '1 of 100', 'Page 1 of 100']), '1'),
-      place: v.optional(oneOf(['outer', 'center']), 'outer'),
+    exactObject({
+      form: v.optional(enumOf(['none', '1', 'Page 1', '1 of 100', 'Page 1 of 100']), '1'),
+      place: v.optional(enumOf(['outer', 'center']), 'outer'),
       /** The number shown on page 1. */
-      from: v.optional(wholeNumber(1, 9999), 1),
+      from: v.optional(integerBetween(1, 9999), 1),
     }),
     {},
   ),
 });
 
 /** How a layer of the cover was changed by hand. */
-const layer = keyed({ id: identifier, hidden: v.optional(v.boolean('should be true or false.'), false) });
+const layer = exactObject({
+  id: identifier,
+  hidden: v.optional(v.boolean('should be true or false.'), false),
+});
 const MOST_LAYERS = 100;
 
 const cover = ofAny(
   'composition',
   compositions,
   (composition) =>
-    keyed({
+    exactObject({
       // The first is meant where none is named.
       composition:
         composition === compositions[0]
@@ -134,7 +140,7 @@ const fields = {
   seed: text(1, 64),
   title: text(1, 200),
   subtitle: v.optional(text(0, 200), ''),
-  series: v.optional(keyed({ name: text(1, 100), volume: wholeNumber(1, 999) })),
+  series: v.optional(exactObject({ name: text(1, 100), volume: integerBetween(1, 999) })),
   penName: v.optional(text(0, 100), ''),
   imprint: v.optional(text(0, 100), ''),
   language: v.optional(
@@ -142,14 +148,14 @@ const fields = {
     'en',
   ),
   /** Of what the program itself prints; if left out, the book's own. */
-  printedWords: v.optional(oneOf(PRINTED_LANGUAGES)),
+  printedWords: v.optional(enumOf(PRINTED_LANGUAGES)),
   print,
   style: v.optional(style, {}),
   /** What the sections use that is not in the recipe itself. */
   resources: v.optional(resourcesSchema, {}),
   cover: v.optional(cover, {}),
   listing: v.optional(
-    keyed({
+    exactObject({
       description: v.optional(text(0, MOST_DESCRIPTION), ''),
       keywords: v.optional(
         v.pipe(
@@ -165,11 +171,11 @@ const fields = {
   ),
   /** What was decided from a niche. */
   brief: v.optional(
-    keyed({
+    exactObject({
       niche: v.optional(text(0, 200), ''),
       audience: v.optional(text(0, 200), ''),
       notes: v.optional(text(0, 4000), ''),
-      pages: v.optional(wholeNumber(1, MOST_IN_SECTION)),
+      pages: v.optional(integerBetween(1, MOST_IN_SECTION)),
     }),
     {},
   ),
@@ -180,7 +186,7 @@ let built: { revision: number; schema: v.GenericSchema<unknown, Recipe> } | null
 /** The recipe of a book: everything about a title, from which all pages, numbers and files follow. */
 export function recipeSchema(): v.GenericSchema<unknown, Recipe> {
   if (built?.revision !== kindsRevision()) {
-    const schema = keyed({ ...fields, sections: sectionsSchema() });
+    const schema = exactObject({ ...fields, sections: sectionsSchema() });
     built = { revision: kindsRevision(), schema: schema as unknown as v.GenericSchema<unknown, Recipe> };
   }
   return built.schema;

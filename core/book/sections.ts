@@ -1,6 +1,6 @@
 import * as v from 'valibot';
-import { identifier, keyed, oneOf, wholeNumber } from '../keyed.ts';
 import { type Need, type PageKind, pageKind, pageKinds } from '../pages/index.ts';
+import { enumOf, exactObject, identifier, integerBetween } from '../schema.ts';
 import { ofAny, versionSchema } from '../versions.ts';
 
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
@@ -75,8 +75,8 @@ const itemNumber = v.pipe(
   v.regex(/^[1-9]\d{0,3}$/, 'should be the number of an item, such as "12".'),
 );
 
-const solutions = keyed({
-  place: v.optional(oneOf(['end', 'after', 'overleaf', 'facing', 'none']), 'end'),
+const solutions = exactObject({
+  place: v.optional(enumOf(['end', 'after', 'overleaf', 'facing', 'none']), 'end'),
   perPage: v.optional(
     v.picklist(
       SOLUTIONS_PER_PAGE,
@@ -84,9 +84,9 @@ const solutions = keyed({
     ),
     6,
   ),
-  form: v.optional(oneOf(['boxes', 'columns']), 'boxes'),
-  columns: v.optional(wholeNumber(1, 6), 3),
-  order: v.optional(oneOf(['forward', 'reverse']), 'forward'),
+  form: v.optional(enumOf(['boxes', 'columns']), 'boxes'),
+  columns: v.optional(integerBetween(1, 6), 3),
+  order: v.optional(enumOf(['forward', 'reverse']), 'forward'),
   together: v.optional(v.boolean('should be true or false.'), false),
 });
 
@@ -102,7 +102,7 @@ function commonEntries(kind: PageKind) {
   return {
     ...common,
     /** How often each item was re-rolled. */
-    rolls: v.optional(v.record(itemNumber, wholeNumber(0, 1_000_000)), {}),
+    rolls: v.optional(v.record(itemNumber, integerBetween(0, 1_000_000)), {}),
     /** Items kept as they are, whatever the settings become. */
     pins: v.optional(v.record(itemNumber, kind.pin?.schema ?? v.never()), {}),
   };
@@ -110,11 +110,11 @@ function commonEntries(kind: PageKind) {
 
 function sectionSchema(kind: PageKind) {
   const common = commonEntries(kind);
-  if (kind.extent === 'pages') return keyed({ ...common, pages: wholeNumber(1, MOST_IN_SECTION) });
-  if (kind.extent !== 'items') return keyed(common);
-  return keyed({
+  if (kind.extent === 'pages') return exactObject({ ...common, pages: integerBetween(1, MOST_IN_SECTION) });
+  if (kind.extent !== 'items') return exactObject(common);
+  return exactObject({
     ...common,
-    items: wholeNumber(1, MOST_IN_SECTION),
+    items: integerBetween(1, MOST_IN_SECTION),
     solutions: v.optional(solutions, {}),
   });
 }
@@ -126,13 +126,13 @@ const ofAnyKind = (schemaOf: (kind: PageKind) => unknown) =>
 /** The running order, of the kinds that are registered now. */
 export function sectionsSchema() {
   const section = ofAnyKind(sectionSchema);
-  const group = keyed({
+  const group = exactObject({
     id: identifier,
-    group: keyed({
-      rounds: wholeNumber(1, MOST_IN_SECTION),
-      numbering: v.optional(oneOf(['through', 'apart']), 'through'),
+    group: exactObject({
+      rounds: integerBetween(1, MOST_IN_SECTION),
+      numbering: v.optional(enumOf(['through', 'apart']), 'through'),
       members: v.pipe(
-        v.array(ofAnyKind((kind) => keyed(commonEntries(kind)))),
+        v.array(ofAnyKind((kind) => exactObject(commonEntries(kind)))),
         v.minLength(1, 'has no members. A group needs at least one section.'),
         v.maxLength(MOST_MEMBERS, `has more than ${MOST_MEMBERS} members.`),
       ),

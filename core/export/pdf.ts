@@ -35,16 +35,16 @@ export async function writePdf(
 ): Promise<void> {
   const file = openPdfFile(sink);
   const resources = fileResources(file, type);
-  const keyed = new Map<string, WrittenContent>();
+  const exactObject = new Map<string, WrittenContent>();
   const tree = file.ref({ Type: 'Pages' });
   const kids: PdfRef[] = [];
   for (const { scene, trim } of pages) {
     const used: WrittenContent['used'] = new Map();
     const contents = scene.layers.map((layer) => {
-      let content = layer.key === undefined ? undefined : keyed.get(layer.key);
+      let content = layer.key === undefined ? undefined : exactObject.get(layer.key);
       if (!content) {
         content = resources.content(layer.marks, scene.height, scene.gray);
-        if (layer.key !== undefined) keyed.set(layer.key, content);
+        if (layer.key !== undefined) exactObject.set(layer.key, content);
       }
       for (const [name, category] of content.used) used.set(name, category);
       return content.ref;

@@ -1,6 +1,6 @@
 import type { Recipe } from '../book/index.ts';
-import { countLetters } from '../keyed.ts';
 import type { PrintRules } from '../print/index.ts';
+import { countLetters } from '../schema.ts';
 
 /** A field of the listing; keyword fields are counted from 1. */
 export type ListingField = 'title' | 'penName' | 'description' | `keyword-${number}` | `price-${string}`;

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parseRecipe } from '../book/index.ts';
-import { countLetters } from '../keyed.ts';
 import { printService } from '../print/index.ts';
+import { countLetters } from '../schema.ts';
 import { listingProblems } from './index.ts';
 
 const { listing: limits } = printService('wrenfair');

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
-import { keyed, numberBetween, oneOf, text, wholeNumber } from '../keyed.ts';
 import { lowestPrice, printCost, printRules } from '../print/index.ts';
+import { enumOf, exactObject, integerBetween, numberBetween, text } from '../schema.ts';
 import { inches } from '../units.ts';
 import type { EstimatedComparable } from './estimate.ts';
 import { type PhraseLists, partsOf } from './phrases/index.ts';
@@ -19,21 +19,21 @@ export const KEYWORD_LETTERS = service.listing.keywordLength;
 const isoDay = v.union([v.literal(''), v.pipe(v.string(), v.isoDate('should be a day such as 2027-05-20.'))]);
 
 /** What was decided from a niche: a new book starts from it. */
-export const BriefSchema = keyed({
+export const BriefSchema = exactObject({
   phrase: text(1, 100),
   title: v.optional(text(0, 200), ''),
   subtitle: v.optional(text(0, 200), ''),
   kinds: v.pipe(
-    v.array(oneOf(KIND_IDS)),
+    v.array(enumOf(KIND_IDS)),
     v.minLength(1, 'is empty. Choose what the pages hold.'),
     v.maxLength(KIND_IDS.length),
   ),
   audience: v.optional(text(0, 60), ''),
   /** The name of one of the service's trims. */
-  trim: oneOf(service.trims.map(({ name }) => name)),
-  pages: wholeNumber(24, 828),
-  ink: v.optional(oneOf(service.inks.map(({ id }) => id)), 'black'),
-  prices: v.record(oneOf(service.markets.map(({ id }) => id)), numberBetween(0.99, 250)),
+  trim: enumOf(service.trims.map(({ name }) => name)),
+  pages: integerBetween(24, 828),
+  ink: v.optional(enumOf(service.inks.map(({ id }) => id)), 'black'),
+  prices: v.record(enumOf(service.markets.map(({ id }) => id)), numberBetween(0.99, 250)),
   keywords: v.optional(v.pipe(v.array(text(1, KEYWORD_LETTERS)), v.maxLength(MOST_KEYWORDS)), []),
   occasion: v.optional(text(0, 100), ''),
   publishBy: v.optional(isoDay, ''),

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { keyed, numberBetween, text, wholeNumber } from '../keyed.ts';
+import { exactObject, integerBetween, numberBetween, text } from '../schema.ts';
 import { DEFAULT_LISTS, ListsSchema } from './phrases/lists.ts';
 
 /**
@@ -8,7 +8,7 @@ import { DEFAULT_LISTS, ListsSchema } from './phrases/lists.ts';
  */
 const scale = (most: number) =>
   v.pipe(
-    keyed({ poor: numberBetween(0, most), good: numberBetween(0, most) }),
+    exactObject({ poor: numberBetween(0, most), good: numberBetween(0, most) }),
     v.check(({ poor, good }) => poor !== good, 'should be two different numbers.'),
   );
 const weight = numberBetween(0, 10);
@@ -38,9 +38,9 @@ const DEFAULTS = {
   requestsASecond: 12,
 } as const;
 
-export const ChoicesSchema = keyed({
+export const ChoicesSchema = exactObject({
   scales: v.optional(
-    keyed({
+    exactObject({
       results: v.optional(scale(1_000_000), DEFAULTS.scales.results),
       demand: v.optional(scale(1_000_000), DEFAULTS.scales.demand),
       earnings: v.optional(scale(1_000_000), DEFAULTS.scales.earnings),
@@ -51,7 +51,7 @@ export const ChoicesSchema = keyed({
     {},
   ),
   weights: v.optional(
-    keyed({
+    exactObject({
       results: v.optional(weight, DEFAULTS.weights.results),
       demand: v.optional(weight, DEFAULTS.weights.demand),
       earnings: v.optional(weight, DEFAULTS.weights.earnings),
@@ -63,7 +63,7 @@ export const ChoicesSchema = keyed({
   ),
   /** Points of 10 from which a niche is called open, and worth a try. */
   words: v.optional(
-    keyed({
+    exactObject({
       openFrom: v.optional(numberBetween(0, 10), DEFAULTS.words.openFrom),
       tryFrom: v.optional(numberBetween(0, 10), DEFAULTS.words.tryFrom),
     }),
@@ -74,11 +74,11 @@ export const ChoicesSchema = keyed({
    * part of the royalty goes into advertising, and for how many days a book counts as new.
    */
   newcomer: v.optional(
-    keyed({
+    exactObject({
       reachesBest: v.optional(numberBetween(0, 1), DEFAULTS.newcomer.reachesBest),
       reachesWorst: v.optional(numberBetween(0, 1), DEFAULTS.newcomer.reachesWorst),
       advertisingShare: v.optional(numberBetween(0, 1), DEFAULTS.newcomer.advertisingShare),
-      freshDays: v.optional(wholeNumber(1, 3650), DEFAULTS.newcomer.freshDays),
+      freshDays: v.optional(integerBetween(1, 3650), DEFAULTS.newcomer.freshDays),
     }),
     {},
   ),
@@ -86,10 +86,10 @@ export const ChoicesSchema = keyed({
   sellsFrom: v.optional(numberBetween(0, 100_000), DEFAULTS.sellsFrom),
   /** Days a book should sell before an occasion, lie in review, and take to make. */
   lead: v.optional(
-    keyed({
-      sellingDays: v.optional(wholeNumber(0, 365), DEFAULTS.lead.sellingDays),
-      reviewDays: v.optional(wholeNumber(0, 60), DEFAULTS.lead.reviewDays),
-      ownDays: v.optional(wholeNumber(0, 365), DEFAULTS.lead.ownDays),
+    exactObject({
+      sellingDays: v.optional(integerBetween(0, 365), DEFAULTS.lead.sellingDays),
+      reviewDays: v.optional(integerBetween(0, 60), DEFAULTS.lead.reviewDays),
+      ownDays: v.optional(integerBetween(0, 365), DEFAULTS.lead.ownDays),
     }),
     {},
   ),

@@ -1,9 +1,9 @@
 import { addDays, formatISO, parseISO } from 'date-fns';
 import * as v from 'valibot';
-import { identifier, keyed, oneOf, wholeNumber } from '../keyed.ts';
 import { randomStream } from '../random.ts';
 import { artwork, pdf, picture, texts } from '../resources/index.ts';
 import { BLACK, ellipsePath, type Mark, rectPath, textLine } from '../scene/index.ts';
+import { enumOf, exactObject, identifier, integerBetween } from '../schema.ts';
 import { setting } from '../settings.ts';
 import { flowColumns, lineMarks, setParagraph } from '../text/index.ts';
 import { type DrawContext, defineKind, itemUnits, type PageKind, type Unit } from './kind.ts';
@@ -21,9 +21,9 @@ export const datedSample = defineKind({
   extent: 'derived',
   defaultCount: 0,
   numbered: true,
-  options: keyed({
+  options: exactObject({
     from: v.optional(v.pipe(v.string(), v.isoDate()), '2027-01-01'),
-    days: setting(wholeNumber(1, 366), 31, { label: 'Days' }),
+    days: setting(integerBetween(1, 366), 31, { label: 'Days' }),
   }),
   units: ({ options: { from, days } }) =>
     Array.from({ length: days }, (_, i): Unit => {
@@ -46,7 +46,7 @@ export const artSample = defineKind({
   extent: 'pages',
   defaultCount: 4,
   numbered: true,
-  options: keyed({ back: v.optional(oneOf(['blank', 'gray']), 'gray') }),
+  options: exactObject({ back: v.optional(enumOf(['blank', 'gray']), 'gray') }),
   units: ({ count, options }) =>
     Array.from({ length: count }, () => ({ back: options.back === 'gray' ? 'drawn' : 'blank' }) as const),
   draw: ({ body, part, unit }: DrawContext<{ back: string }, never>): Mark[] =>
@@ -88,8 +88,8 @@ const sums = (
     extent: 'items',
     defaultCount: 10,
     numbered: true,
-    options: keyed({
-      perPage: v.optional(wholeNumber(1, 12), 1),
+    options: exactObject({
+      perPage: v.optional(integerBetween(1, 12), 1),
       rising: v.optional(v.boolean(), false),
     }),
     itemName: 'puzzle',
@@ -159,7 +159,7 @@ export const proseSample = defineKind({
   extent: 'derived',
   defaultCount: 0,
   numbered: true,
-  options: keyed({ words: v.optional(wholeNumber(1, 100_000), 1000) }),
+  options: exactObject({ words: v.optional(integerBetween(1, 100_000), 1000) }),
   units({ options: { words }, frame }) {
     const { width, height } = frame('recto').safe;
     const wordsToAPage = Math.floor(width / 30) * Math.floor(height / 14);
@@ -178,10 +178,10 @@ export const textSample = defineKind({
   defaultCount: 1,
   numbered: true,
   hyphenates: true,
-  options: keyed({
+  options: exactObject({
     texts: v.optional(identifier, 'texts'),
-    columns: setting(wholeNumber(1, 4), 2, { label: 'Columns' }),
-    align: v.optional(oneOf(['ragged', 'justify']), 'justify'),
+    columns: setting(integerBetween(1, 4), 2, { label: 'Columns' }),
+    align: v.optional(enumOf(['ragged', 'justify']), 'justify'),
   }),
   needs: ({ texts: id }) => [{ id, type: 'texts', path: 'texts' }],
   units: () => [{}],
@@ -225,7 +225,7 @@ export const spreadSample = defineKind({
   extent: 'pages',
   defaultCount: 2,
   numbered: true,
-  options: keyed({}),
+  options: exactObject({}),
   units: ({ count }) => Array.from({ length: count }, () => ({ side: 'facing' as const })),
   draw: ({ part, body, type }) => [
     textLine(type, part, { face: FACE, size: 12, color: BLACK }, body.x, body.y + 20),
@@ -241,7 +241,7 @@ export const importedSample = defineKind({
   extent: 'derived',
   defaultCount: 0,
   numbered: true,
-  options: keyed({ file: v.optional(identifier, 'file') }),
+  options: exactObject({ file: v.optional(identifier, 'file') }),
   needs: ({ file }) => [{ id: file, type: 'pdf', path: 'file' }],
   units: ({ options: { file }, facts }) =>
     Array.from({ length: facts(pdf, file)?.pages ?? 0 }, (_, page): Unit => ({ data: page + 1 })),
@@ -265,7 +265,7 @@ export const pictureSample = defineKind({
   extent: 'single',
   defaultCount: 1,
   numbered: true,
-  options: keyed({ picture: v.optional(identifier, 'picture') }),
+  options: exactObject({ picture: v.optional(identifier, 'picture') }),
   needs: ({ picture: id }) => [{ id, type: 'picture', path: 'picture' }],
   units: () => [{}],
   draw: ({ body, options, resources }): Mark[] => {
@@ -284,7 +284,7 @@ export const artworkSample = defineKind({
   extent: 'single',
   defaultCount: 1,
   numbered: true,
-  options: keyed({ artwork: v.optional(identifier, 'artwork') }),
+  options: exactObject({ artwork: v.optional(identifier, 'artwork') }),
   needs: ({ artwork: id }) => [{ id, type: 'artwork', path: 'artwork' }],
   units: () => [{}],
   draw: ({ body, options, resources }): Mark[] => {
@@ -305,7 +305,7 @@ const rulesOf = (weight: number, spacing: number, key: string) => ({
   extent: 'pages' as const,
   defaultCount: 2,
   numbered: true,
-  options: keyed({ [key]: setting(wholeNumber(1, 40), 4, { label: 'Rules' }) }) as never,
+  options: exactObject({ [key]: setting(integerBetween(1, 40), 4, { label: 'Rules' }) }) as never,
   units: ({ count }: { count: number }) => Array.from({ length: count }, () => ({})),
   draw: ({ body, options }: DrawContext<Record<string, number>, never>): Mark[] =>
     Array.from({ length: options[key]! }, (_, i) => ({
@@ -343,7 +343,7 @@ export const slowSample = defineKind<Record<string, never>, { total: number }>({
   extent: 'items',
   defaultCount: 2,
   numbered: true,
-  options: keyed({}) as never,
+  options: exactObject({}) as never,
   itemName: 'sum',
   units: ({ count }) => itemUnits(count),
   *fillSteps({ streamKey, item, roll }) {

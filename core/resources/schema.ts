@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { identifier, keyed, oneOf, text } from '../keyed.ts';
+import { enumOf, exactObject, identifier, text } from '../schema.ts';
 import { artwork } from './artwork/index.ts';
 import { dictionary } from './dictionary/index.ts';
 import { pdf } from './pdf/index.ts';
@@ -31,7 +31,7 @@ export function resourceType(id: string): ResourceType {
 }
 
 /** Where a resource comes from, and what its license allows. */
-export const rightsSchema = keyed({
+export const rightsSchema = exactObject({
   holder: v.optional(text(0, 200)),
   license: v.optional(text(0, 200)),
   source: v.optional(text(0, 500)),
@@ -64,7 +64,13 @@ export const resourcesSchema = v.pipe(
     v.variant(
       'type',
       resourceTypes.map(({ id, facts }) =>
-        keyed({ type: v.literal(id), hash, name: text(1, 100), rights: v.optional(rightsSchema), facts }),
+        exactObject({
+          type: v.literal(id),
+          hash,
+          name: text(1, 100),
+          rights: v.optional(rightsSchema),
+          facts,
+        }),
       ) as never,
       (issue) =>
         issue.type === 'variant'
@@ -79,4 +85,4 @@ export const resourcesSchema = v.pipe(
 );
 
 /** The type of a resource as it comes in an address or a form. */
-export const typeIdSchema = oneOf(resourceTypes.map(({ id }) => id));
+export const typeIdSchema = enumOf(resourceTypes.map(({ id }) => id));

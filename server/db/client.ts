@@ -47,7 +47,7 @@ export const among = (column: AnyColumn, ids: readonly string[]): SQL =>
 export const sql = (): postgres.Sql => open().sql;
 
 /** Connections that are kept for long: one that listens, one that holds a lock. */
-export const lastingSql = (): postgres.Sql => {
+export const longLivedSql = (): postgres.Sql => {
   lasting ??= postgres(settings().DATABASE_URL, { ...OPTIONS, max: 4, idle_timeout: 0, max_lifetime: null });
   return lasting;
 };

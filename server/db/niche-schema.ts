@@ -11,7 +11,7 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { Brief, ChoicesInput, Newcomer, VerdictWord, Way } from '#core/niche/index.ts';
+import type { Brief, ChoicesInput, Expansion, Newcomer, VerdictWord } from '#core/niche/index.ts';
 import { at, book, created, niche, ofWorkspace } from './schema.ts';
 
 const ofNiche = () =>
@@ -101,7 +101,7 @@ export const sighting = pgTable(
 
 export type PhraseState = 'waiting' | 'done' | 'failed';
 
-/** A phrase the niche was widened to, and what is known of it. */
+/** A phrase the niche was expanded to, and what is known of it. */
 export const phrase = pgTable(
   'phrase',
   {
@@ -109,7 +109,7 @@ export const phrase = pgTable(
     workspaceId: ofWorkspace(),
     nicheId: ofNiche(),
     phrase: text('phrase').notNull(),
-    way: text('way').$type<Way | 'itself' | 'own'>().notNull(),
+    way: text('way').$type<Expansion | 'itself' | 'own'>().notNull(),
     state: text('state').$type<PhraseState>().notNull().default('waiting'),
     problem: text('problem').notNull().default(''),
     /** Times a month it is typed, where the marketplace or the publisher says so. */

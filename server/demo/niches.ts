@@ -5,7 +5,7 @@ import { salesPair } from '../db/niche-schema.ts';
 import { addPairs, HOME_MARKET } from '../niches/choices.ts';
 import { takeLook } from '../niches/looks.ts';
 import { keepNiche, listNiches, watchNiche } from '../niches/niches.ts';
-import { widenNiche } from '../niches/phrases.ts';
+import { expandNiche } from '../niches/phrases.ts';
 import { settings } from '../settings.ts';
 
 const PHRASES = ['night sky journal', 'gardening planner', 'beekeeping word search'];
@@ -53,7 +53,7 @@ export async function seedNiches(workspaceId: string): Promise<void> {
   } finally {
     if (today) await setDay(today);
   }
-  await widenNiche(
+  await expandNiche(
     workspaceId,
     beekeeping,
     PHRASES.at(-1)!,

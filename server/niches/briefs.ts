@@ -15,9 +15,9 @@ import { db } from '../db/client.ts';
 import { brief, phrase } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
 import { newId } from '../ids.ts';
+import { usualPenName } from '../pen-names.ts';
 import { storeLoader } from '../resources/loader.ts';
 import { type KeptResource, listResources } from '../resources/resources.ts';
-import { usualPenName } from '../shelf.ts';
 import { choicesOf, curveOf } from './choices.ts';
 import { countedRivals } from './rivals.ts';
 

@@ -16,13 +16,13 @@ import { niche } from '../db/schema.ts';
 import { newId } from '../ids.ts';
 import { enqueueJob, QUEUES, queue } from '../jobs.ts';
 import type { MarketAnswer } from '../services/marketplace.ts';
-import { ServiceTrouble } from '../services/printing-service.ts';
+import { TransientServiceError } from '../services/printing-service.ts';
 import { wrenfair } from '../services/wrenfair.ts';
 import { briefsOrDraft } from './briefs.ts';
 import { choicesOf, curveOf } from './choices.ts';
 import { countedRivals, putRivals } from './rivals.ts';
 
-/** Comparables taken in at one look, and for each phrase that a niche is widened to: both give the same verdict. */
+/** Comparables taken in at one look, and for each phrase that a niche is expanded to: both give the same verdict. */
 export const LOOK = 60;
 /** Best sellers whose covers stand for the niche. */
 const FACES = 3;
@@ -33,7 +33,7 @@ export type LookRow = typeof look.$inferSelect;
 /** Seconds somebody waits for a look before it goes on in the background. */
 const AT_ONCE_SECONDS = 1.5;
 
-/** Asks the marketplace for a niche's phrase and keeps the answer. @throws ServiceTrouble, ServiceRefusal */
+/** Asks the marketplace for a niche's phrase and keeps the answer. @throws TransientServiceError, ServiceRefusal */
 export async function takeLook(
   workspaceId: string,
   nicheId: string,
@@ -52,7 +52,7 @@ export async function lookNow(workspaceId: string, nicheId: string, phrase: stri
   try {
     await takeLook(workspaceId, nicheId, phrase, AT_ONCE_SECONDS);
   } catch (error) {
-    if (!(error instanceof ServiceTrouble)) throw error;
+    if (!(error instanceof TransientServiceError)) throw error;
     await lookLater(workspaceId, nicheId);
   }
 }
@@ -102,30 +102,30 @@ async function keepLook(workspaceId: string, nicheId: string, answer: MarketAnsw
         })),
       );
   });
-  await reckon(workspaceId, nicheId);
+  await recalculate(workspaceId, nicheId);
   await tellChanges(workspaceId, nicheId);
 }
 
 /** With more rivals than this, sums are worked out by the worker: a request must not hold up those of others. */
-const RECKONED_AT_ONCE = 2000;
+const RECALCULATED_AT_ONCE = 2000;
 
 /** Works the sums of a niche out again when rivals were marked or brought in: at once, or soon where there are many. */
-export async function reckonSoon(workspaceId: string, nicheId: string): Promise<void> {
+export async function recalculateSoon(workspaceId: string, nicheId: string): Promise<void> {
   const [row] = await db()
     .select({ n: count() })
     .from(rival)
     .where(and(eq(rival.workspaceId, workspaceId), eq(rival.nicheId, nicheId)));
-  if (row!.n <= RECKONED_AT_ONCE) await reckonNiche(workspaceId, nicheId);
-  else await (await queue()).send(QUEUES.reckon, { workspaceId, nicheId }, { singletonKey: nicheId });
+  if (row!.n <= RECALCULATED_AT_ONCE) await recalculateNiche(workspaceId, nicheId);
+  else await (await queue()).send(QUEUES.recalculate, { workspaceId, nicheId }, { singletonKey: nicheId });
 }
 
-export async function reckonNiche(workspaceId: string, nicheId: string): Promise<void> {
-  await reckonDemand(workspaceId, nicheId);
-  await reckon(workspaceId, nicheId);
+export async function recalculateNiche(workspaceId: string, nicheId: string): Promise<void> {
+  await recalculateDemand(workspaceId, nicheId);
+  await recalculate(workspaceId, nicheId);
 }
 
 /** Works the latest look's verdict out again: own rows count in it too. */
-async function reckon(workspaceId: string, nicheId: string): Promise<void> {
+async function recalculate(workspaceId: string, nicheId: string): Promise<void> {
   const [latest] = await latestLooks(workspaceId, nicheId, 1);
   if (!latest) return;
   const [choices, curve, rivals] = await Promise.all([
@@ -157,7 +157,7 @@ async function reckon(workspaceId: string, nicheId: string): Promise<void> {
  * Works the demand of all looks at a niche out again, so that a line over time is drawn by one curve: copies of the
  * best sellers of each, without those that are left out now.
  */
-async function reckonDemand(workspaceId: string, nicheId: string): Promise<void> {
+async function recalculateDemand(workspaceId: string, nicheId: string): Promise<void> {
   const [curve, rows] = await Promise.all([
     curveOf(workspaceId),
     sql()<{ look_id: string; ranks: number[] }[]>`
@@ -179,12 +179,12 @@ async function reckonDemand(workspaceId: string, nicheId: string): Promise<void>
 }
 
 /** Works all niches of a workspace out again, one after the other: the curve or the choices changed. */
-export async function reckonAll(workspaceId: string): Promise<void> {
+export async function recalculateAll(workspaceId: string): Promise<void> {
   const niches = await db()
     .select({ id: niche.id })
     .from(niche)
     .where(and(eq(niche.workspaceId, workspaceId), eq(niche.gone, false)));
-  for (const { id } of niches) await reckonSoon(workspaceId, id);
+  for (const { id } of niches) await recalculateSoon(workspaceId, id);
 }
 
 const latestLooks = (workspaceId: string, nicheId: string, most: number): Promise<LookRow[]> =>

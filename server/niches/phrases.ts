@@ -2,14 +2,14 @@ import { and, asc, count, desc, eq, sql as raw } from 'drizzle-orm';
 import {
   bestSellers,
   type Candidate,
+  type Expansion,
   estimate,
+  expand,
   judge,
   median,
   type NicheChoices,
   type SalesCurve,
   TOP,
-  type Way,
-  widen,
 } from '#core/niche/index.ts';
 import type { OwnPhrase } from '#core/niche/own/index.ts';
 import { among, db, sql } from '../db/client.ts';
@@ -22,7 +22,7 @@ import { choicesOf } from './choices.ts';
 
 export type PhraseRow = Omit<typeof phrase.$inferSelect, 'workspaceId' | 'nicheId'>;
 
-/** Phrases a niche may be widened to. */
+/** Phrases a niche may be expanded to. */
 export const MOST_PHRASES = 5000;
 
 const ofNiche = (workspaceId: string, nicheId: string) =>
@@ -78,7 +78,7 @@ export async function addPhrases(
     on conflict (niche_id, phrase) do update set volume = coalesce(excluded.volume, phrase.volume), gone = false`;
 }
 
-/** One job at a time widens a niche; that with suggestions by letters is another than that without. */
+/** One job at a time expands a niche; that with suggestions by letters is another than that without. */
 const expandKey = (nicheId: string, letters: boolean): string =>
   `${nicheId} ${letters ? 'letters' : 'lists'}`;
 
@@ -86,15 +86,15 @@ const enqueueExpand = (workspaceId: string, nicheId: string, letters: boolean): 
   enqueueJob(workspaceId, { nicheId }, 'expand', { letters }, { key: expandKey(nicheId, letters) });
 
 /** Widens a niche: notes the phrases of the lists, and queues the work of asking for each. @returns the job */
-export async function widenNiche(
+export async function expandNiche(
   workspaceId: string,
   nicheId: string,
   own: string,
-  ways: readonly Way[],
+  ways: readonly Expansion[],
   year: number,
 ): Promise<string> {
   const { lists } = await choicesOf(workspaceId);
-  await addPhrases(workspaceId, nicheId, widen(own, ways, lists, year));
+  await addPhrases(workspaceId, nicheId, expand(own, ways, lists, year));
   return enqueueExpand(workspaceId, nicheId, ways.includes('letters'));
 }
 

@@ -5,8 +5,8 @@ import { choicesOf, curveOf } from '../niches/choices.ts';
 import { LOOK } from '../niches/looks.ts';
 import { openNiche } from '../niches/niches.ts';
 import { addPhrases, countPhrases, notePhrase, notePhraseFailed, waitingPhrases } from '../niches/phrases.ts';
-import { patiently } from '../services/patience.ts';
-import { ServiceRefusal, ServiceTrouble } from '../services/printing-service.ts';
+import { withRetries } from '../services/patience.ts';
+import { ServiceRefusal, TransientServiceError } from '../services/printing-service.ts';
 import { wrenfair } from '../services/wrenfair.ts';
 import { Canceled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
@@ -16,8 +16,8 @@ const AT_ONCE = 4;
 const BATCH = 60;
 const SUGGESTIONS = 15;
 
-/** Asks politely: no faster than told, and all wait when the marketplace asks one of them to. */
-function politely(requestsASecond: number, stopped: () => boolean, tell: (message: string) => void) {
+/** Asks rateLimited: no faster than told, and all wait when the marketplace asks one of them to. */
+function rateLimited(requestsASecond: number, stopped: () => boolean, tell: (message: string) => void) {
   const queue = new PQueue({
     concurrency: AT_ONCE,
     interval: 1000 / requestsASecond,
@@ -25,7 +25,7 @@ function politely(requestsASecond: number, stopped: () => boolean, tell: (messag
     carryoverConcurrencyCount: true,
   });
   let rest: ReturnType<typeof setTimeout> | undefined;
-  const rested = (trouble: ServiceTrouble) => {
+  const rested = (trouble: TransientServiceError) => {
     tell(trouble.message);
     if (!trouble.retryAfter) return;
     queue.pause();
@@ -36,7 +36,7 @@ function politely(requestsASecond: number, stopped: () => boolean, tell: (messag
     ask: <T>(request: () => Promise<T>): Promise<T> =>
       queue.add(
         () =>
-          patiently(async () => {
+          withRetries(async () => {
             if (stopped()) throw new Canceled();
             return request();
           }, rested),
@@ -66,7 +66,7 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
     canceled = true;
   });
   let done = 0;
-  const market = politely(
+  const market = rateLimited(
     choices.requestsASecond,
     () => canceled,
     (message) => tell(done, row.of, message),
@@ -98,7 +98,7 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
             const answer = await market.ask(() => wrenfair.search(phrase, LOOK));
             await notePhrase(id, answer, curve, choices);
           } catch (error) {
-            if (!(error instanceof ServiceTrouble) && !(error instanceof ServiceRefusal)) throw error;
+            if (!(error instanceof TransientServiceError) && !(error instanceof ServiceRefusal)) throw error;
             failed++;
             await notePhraseFailed(id, error.message);
           }

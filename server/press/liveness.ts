@@ -1,8 +1,8 @@
 import { randomInt } from 'node:crypto';
 import type { PendingQuery, ReservedSql, Row } from 'postgres';
-import { lastingSql, sql } from '../db/client.ts';
+import { longLivedSql, sql } from '../db/client.ts';
 import { PRIORITIES } from '../job-payloads.ts';
-import { QUEUES, queue, tellJobs } from '../jobs.ts';
+import { notifyJobs, QUEUES, queue } from '../jobs.ts';
 
 /** First half of the lock key: says that the second half is a worker. */
 const WORKER_LOCK = 7311;
@@ -18,7 +18,7 @@ export async function registerWorker(): Promise<{
   release(): Promise<void>;
 }> {
   const number = randomInt(1, 2 ** 31 - 1);
-  const held: ReservedSql = await lastingSql().reserve();
+  const held: ReservedSql = await longLivedSql().reserve();
   await held`select pg_advisory_lock(${WORKER_LOCK}, ${number})`;
   return {
     number,
@@ -48,7 +48,7 @@ export async function rescueLostJobs(): Promise<number> {
   for (const row of lost) {
     // It has waited already.
     await (await queue()).send(QUEUES[row.kind], { job: row.id }, { priority: PRIORITIES.person });
-    await tellJobs(row.workspace_id);
+    await notifyJobs(row.workspace_id);
   }
   return lost.length;
 }

@@ -1,7 +1,7 @@
 import { isLostConnection } from '../db/client.ts';
 import { takeLook } from '../niches/looks.ts';
 import { openNiche } from '../niches/niches.ts';
-import { patiently, TRIES } from '../services/patience.ts';
+import { TRIES, withRetries } from '../services/patience.ts';
 import { type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** A look that the marketplace did not answer at once: tried again with patience. */
@@ -18,7 +18,7 @@ export async function lookJob(row: ClaimedJob): Promise<void> {
   row.of = 1;
   tell(0, 1, `“${niche.phrase}”`);
   try {
-    await patiently(
+    await withRetries(
       async () => {
         if (!canceled) await takeLook(row.workspaceId, niche.id, niche.phrase);
       },

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { db } from '../db/client.ts';
 import { job } from '../db/schema.ts';
-import { tellJobs } from '../jobs.ts';
+import { notifyJobs } from '../jobs.ts';
 
 export type ClaimedJob = typeof job.$inferSelect;
 
@@ -18,7 +18,7 @@ export async function claim(id: string, worker: number): Promise<ClaimedJob | nu
     .set({ state: 'running', worker, startedAt: new Date(), done: 0, message: '' })
     .where(and(eq(job.id, id), eq(job.state, 'queued')))
     .returning();
-  if (row) await tellJobs(row.workspaceId);
+  if (row) await notifyJobs(row.workspaceId);
   return row ?? null;
 }
 
@@ -42,7 +42,7 @@ export function progressOf(
           .where(and(eq(job.id, row.id), eq(job.state, 'running')))
           .returning({ id: job.id });
         if (going.length === 0) onCancel();
-        else await tellJobs(row.workspaceId);
+        else await notifyJobs(row.workspaceId);
       } finally {
         busy = false;
       }
@@ -62,6 +62,6 @@ export async function finish(row: ClaimedJob, state: 'done' | 'failed', message:
     })
     .where(and(eq(job.id, row.id), eq(job.state, 'running')))
     .returning({ id: job.id });
-  await tellJobs(row.workspaceId);
+  await notifyJobs(row.workspaceId);
   return ended.length > 0;
 }

@@ -5,13 +5,13 @@ import { listingSheet } from '#core/export/listing.ts';
 import { db, isLostConnection } from '../db/client.ts';
 import { job, submission } from '../db/schema.ts';
 import type { JobPayload } from '../job-payloads.ts';
-import { tellJobs } from '../jobs.ts';
-import { patiently, TRIES } from '../services/patience.ts';
+import { notifyJobs } from '../jobs.ts';
+import { TRIES, withRetries } from '../services/patience.ts';
 import {
   type Entry,
   type PrintingService,
   ServiceRefusal,
-  ServiceTrouble,
+  TransientServiceError,
 } from '../services/printing-service.ts';
 import { printingService } from '../services/printing-services.ts';
 import { fileStore, StoreTrouble } from '../store/index.ts';
@@ -98,7 +98,7 @@ export async function submitJob(row: ClaimedJob, { submission: id }: JobPayload<
   const step = async <T>(done: number, message: string, work: () => Promise<T>): Promise<T> => {
     if (stop.signal.aborted) throw new Canceled();
     tell(done, row.of, message);
-    return patiently(work, (trouble, attempt) =>
+    return withRetries(work, (trouble, attempt) =>
       tell(done, row.of, `${trouble.message} Try ${attempt + 1} of ${TRIES}.`),
     );
   };
@@ -146,7 +146,7 @@ async function settle(sent: Sent, service: PrintingService): Promise<boolean> {
   try {
     entry = await service.find(sent.key);
   } catch (error) {
-    if (!(error instanceof ServiceTrouble || error instanceof ServiceRefusal)) throw error;
+    if (!(error instanceof TransientServiceError || error instanceof ServiceRefusal)) throw error;
     await note(sent.id, {
       state: 'unanswered',
       reasons: ['Its answer did not come. The service is asked until it says whether the book arrived.'],
@@ -170,7 +170,7 @@ async function stored(hash: string) {
     const file = await fileStore().open(hash);
     if (file) return file;
   } catch (error) {
-    throw error instanceof StoreTrouble ? new ServiceTrouble(error.message) : error;
+    throw error instanceof StoreTrouble ? new TransientServiceError(error.message) : error;
   }
   throw new Error('The made files are no longer in the store. Make files again, then submit.');
 }
@@ -212,11 +212,11 @@ export async function watchSubmissions(): Promise<void> {
     } catch (error) {
       // The service is asked again with the next round; only what it says itself ends a submission.
       if (!(error instanceof ServiceRefusal)) {
-        if (error instanceof ServiceTrouble) continue;
+        if (error instanceof TransientServiceError) continue;
         throw error;
       }
       await note(sent.id, { state: 'failed', reasons: error.reasons });
     }
-    await tellJobs(sent.workspaceId);
+    await notifyJobs(sent.workspaceId);
   }
 }

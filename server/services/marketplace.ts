@@ -18,7 +18,7 @@ export interface Suggestion {
   volume: number | null;
 }
 
-/** What the application asks of a marketplace. Calls raise ServiceTrouble (worth another try) or ServiceRefusal. */
+/** What the application asks of a marketplace. Calls raise TransientServiceError (worth another try) or ServiceRefusal. */
 export interface Marketplace {
   /** @param seconds after which no answer is trouble, when it should be less than usual */
   search(phrase: string, limit: number, seconds?: number): Promise<MarketAnswer>;

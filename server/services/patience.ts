@@ -1,5 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises';
-import { ServiceTrouble } from './printing-service.ts';
+import { TransientServiceError } from './printing-service.ts';
 
 /** Tries of one step before it is given up; waits double from one second. */
 export const TRIES = 6;
@@ -11,16 +11,16 @@ const MOST_RESTS = 60;
  * Makes one step again after trouble, waiting longer each time. A service that asks for a rest gets it, and the try
  * does not count.
  */
-export async function patiently<T>(
+export async function withRetries<T>(
   step: () => Promise<T>,
-  onTrouble: (trouble: ServiceTrouble, tryNumber: number) => void = () => {},
+  onTrouble: (trouble: TransientServiceError, tryNumber: number) => void = () => {},
 ): Promise<T> {
   let rests = 0;
   for (let attempt = 1; ; ) {
     try {
       return await step();
     } catch (error) {
-      if (!(error instanceof ServiceTrouble)) throw error;
+      if (!(error instanceof TransientServiceError)) throw error;
       const rest = error.retryAfter !== undefined && ++rests <= MOST_RESTS;
       if (!rest && attempt === TRIES) throw error;
       onTrouble(error, attempt);

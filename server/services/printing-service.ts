@@ -39,13 +39,13 @@ export class ServiceRefusal extends Error {
 }
 
 /** The service could not be reached, broke off, or asked for patience: worth another try. */
-export class ServiceTrouble extends Error {
+export class TransientServiceError extends Error {
   constructor(
     message: string,
     /** Seconds the service asked to be left alone. */
     readonly retryAfter?: number,
   ) {
     super(message);
-    this.name = 'ServiceTrouble';
+    this.name = 'TransientServiceError';
   }
 }

@@ -2,7 +2,7 @@ import type { Readable } from 'node:stream';
 import * as v from 'valibot';
 import { settings } from '../settings.ts';
 import type { Marketplace } from './marketplace.ts';
-import { type PrintingService, ServiceRefusal, ServiceTrouble } from './printing-service.ts';
+import { type PrintingService, ServiceRefusal, TransientServiceError } from './printing-service.ts';
 
 const SEARCH_SECONDS = 10;
 const UPLOAD_SECONDS = 120;
@@ -78,11 +78,13 @@ async function reach(method: string, path: string, init: Asked = {}): Promise<Re
     });
   } catch (error) {
     const { message, cause } = error as Error & { cause?: { code?: string; message?: string } };
-    throw new ServiceTrouble(`Wrenfair could not be reached (${cause?.code ?? cause?.message ?? message}).`);
+    throw new TransientServiceError(
+      `Wrenfair could not be reached (${cause?.code ?? cause?.message ?? message}).`,
+    );
   }
   if (response.status === 429 || response.status >= 500) {
     await response.body?.cancel();
-    throw new ServiceTrouble(
+    throw new TransientServiceError(
       `Wrenfair answered ${response.status}.`,
       restAsked(response.headers.get('retry-after')),
     );
@@ -101,7 +103,7 @@ function restAsked(header: string | null): number | undefined {
  * The whole body. A connection that breaks off in the middle of an answer is trouble like one that never began, and so
  * is an answer without end.
  */
-async function wholly(response: Response): Promise<Uint8Array> {
+async function readBody(response: Response): Promise<Uint8Array> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   try {
@@ -111,19 +113,19 @@ async function wholly(response: Response): Promise<Uint8Array> {
       chunks.push(chunk);
     }
   } catch (error) {
-    throw new ServiceTrouble(`Wrenfair’s answer broke off (${(error as Error).message}).`);
+    throw new TransientServiceError(`Wrenfair’s answer broke off (${(error as Error).message}).`);
   }
   return Buffer.concat(chunks);
 }
 
 async function jsonOf(response: Response): Promise<unknown> {
-  const bytes = await wholly(response);
+  const bytes = await readBody(response);
   try {
     return JSON.parse(new TextDecoder().decode(bytes));
   } catch {
     // A refusal may say nothing that can be read; an answer that cannot be read is trouble.
     if (!response.ok) return null;
-    throw new ServiceTrouble('Wrenfair’s answer broke off (it is no whole JSON).');
+    throw new TransientServiceError('Wrenfair’s answer broke off (it is no whole JSON).');
   }
 }
 
@@ -143,20 +145,20 @@ async function ask<S extends v.GenericSchema>(
   if (!answer) return undefined as v.InferOutput<S>;
   const read = v.safeParse(answer, body);
   if (!read.success)
-    throw new ServiceTrouble(
+    throw new TransientServiceError(
       `Wrenfair’s answer to ${path.split('?')[0]} could not be read: ${read.issues[0].message}`,
     );
   return read.output;
 }
 
-/** A picture, or null where the shop has none. @throws ServiceTrouble for what is no PNG of a fair size */
+/** A picture, or null where the shop has none. @throws TransientServiceError for what is no PNG of a fair size */
 async function picture(path: string): Promise<Uint8Array | null> {
   const response = await reach('GET', path);
   if (response.status === 404) return null;
-  const bytes = await wholly(response);
+  const bytes = await readBody(response);
   const isPng = Buffer.from(bytes.subarray(0, 8)).equals(Buffer.from('89504e470d0a1a0a', 'hex'));
   if (!response.ok || !isPng || bytes.length > PICTURE_BYTES)
-    throw new ServiceTrouble('Wrenfair’s picture could not be read.');
+    throw new TransientServiceError('Wrenfair’s picture could not be read.');
   return bytes;
 }
 
@@ -213,7 +215,8 @@ export const wrenfair: Marketplace & PrintingService = {
       headers: json,
       seconds: UPLOAD_SECONDS,
     });
-    if (entry.state === 'draft') throw new ServiceTrouble('Wrenfair did not take the book into review.');
+    if (entry.state === 'draft')
+      throw new TransientServiceError('Wrenfair did not take the book into review.');
     return entry;
   },
   entry: (id) => ask('GET', `/submissions/${id}`, EntrySchema),

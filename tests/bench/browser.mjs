@@ -88,7 +88,7 @@ export async function benchBrowser(base) {
     await page.goto('about:blank');
     await page.waitForTimeout(REST_MS);
     await page.goto(address, { waitUntil: 'commit' });
-    // Told by the page itself: to be asked at every frame would cost it a tenth of the time.
+    // ChartTooltip by the page itself: to be asked at every frame would cost it a tenth of the time.
     await page.evaluate(
       () =>
         new Promise((drawn) =>

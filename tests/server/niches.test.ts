@@ -21,7 +21,15 @@ import {
   takeCandidates,
 } from '#server/niches/briefs.ts';
 import { addPairs, choicesOf, curveOf, dropPair, pairsOf, saveChoices } from '#server/niches/choices.ts';
-import { linesOf, lookNow, looksAt, movesOf, reckonAll, reckonSoon, takeLook } from '#server/niches/looks.ts';
+import {
+  linesOf,
+  lookNow,
+  looksAt,
+  movesOf,
+  recalculateAll,
+  recalculateSoon,
+  takeLook,
+} from '#server/niches/looks.ts';
 import {
   archiveNiches,
   keepNiche,
@@ -35,10 +43,10 @@ import {
   addPhrases,
   choosePhrases,
   countPhrases,
+  expandNiche,
   phrasesOf,
   removePhrases,
   resumePhrases,
-  widenNiche,
 } from '#server/niches/phrases.ts';
 import {
   addOwnRivals,
@@ -165,7 +173,7 @@ describe('looks', () => {
     await press.put('/clock', { advance: 3 });
     await takeLook(own, id, PHRASE);
     await addOwnRivals(own, id, [ownRow(1, { rank: 1 })]);
-    await reckonSoon(own, id);
+    await recalculateSoon(own, id);
     const [row] = await listNiches(own);
     expect(row).toMatchObject({
       id,
@@ -184,12 +192,12 @@ describe('the sums', () => {
     const [best] = await rows(id);
     const before = (await listNiches(own))[0]!.latest!;
     await markRivals(own, id, [String(best![0])], { unlike: true });
-    await reckonSoon(own, id);
+    await recalculateSoon(own, id);
     const after = (await listNiches(own))[0]!.latest!;
     expect(after.demand).toBeLessThan(before.demand);
     expect(after.best).not.toContain(best![0]);
     await markRivals(own, id, [String(best![0])], { unlike: false });
-    await reckonSoon(own, id);
+    await recalculateSoon(own, id);
     expect((await listNiches(own))[0]!.latest).toEqual(before);
   });
 
@@ -203,11 +211,11 @@ describe('the sums', () => {
       'us',
       [1000, 5000, 20_000, 90_000, 400_000].map((rank) => ({ rank, copies: copiesAMonth(rank) * 3 })),
     );
-    await reckonAll(own);
+    await recalculateAll(own);
     const bent = (await looksAt(own, id)).map(({ demand }) => demand);
     for (const [i, demand] of bent.entries()) expect(demand / usual[i]!).toBeCloseTo(3, 6);
     for (const { id: pair } of await pairsOf(own)) await dropPair(own, pair);
-    await reckonAll(own);
+    await recalculateAll(own);
     expect(await curveOf(own)).toEqual(DEFAULT_CURVE);
     expect((await looksAt(own, id)).map(({ demand }) => demand)).toEqual(
       usual.map((n) => expect.closeTo(n, 6)),
@@ -269,7 +277,7 @@ describe('own rivals', () => {
   });
 });
 
-describe('widening', () => {
+describe('expanding a phrase', () => {
   const claimed = async (job: string): Promise<ClaimedJob> => (await claim(job, 1))!;
   const expandClaimed = (row: ClaimedJob) => expandJob(row, readPayload('expand', row.payload)!);
 
@@ -277,7 +285,7 @@ describe('widening', () => {
     const id = await lookedAt();
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
     await press.put('/behavior', { busy: 3, breakAfterWork: 3 });
-    const job = await widenNiche(own, id, PHRASE, ['letters', 'audience'], 2026);
+    const job = await expandNiche(own, id, PHRASE, ['letters', 'audience'], 2026);
     await expandClaimed(await claimed(job));
     expect((await listJobs(own)).find((row) => row.id === job)).toMatchObject({
       state: 'done',
@@ -300,7 +308,7 @@ describe('widening', () => {
   it('asks no faster than the publisher said', async () => {
     const id = await lookedAt();
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 10 });
-    const job = await widenNiche(own, id, PHRASE, ['format', 'number'], 2026);
+    const job = await expandNiche(own, id, PHRASE, ['format', 'number'], 2026);
     press.asked.length = 0;
     await expandClaimed(await claimed(job));
     const times = press.asked.map(({ at }) => at);
@@ -311,7 +319,7 @@ describe('widening', () => {
   it('goes on where it was canceled, and asks nothing twice', async () => {
     const id = await lookedAt();
     await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 25 });
-    const job = await widenNiche(own, id, PHRASE, ['audience', 'format', 'combined'], 2026);
+    const job = await expandNiche(own, id, PHRASE, ['audience', 'format', 'combined'], 2026);
     press.asked.length = 0;
     const running = expandClaimed(await claimed(job));
     while (press.asked.length < 20) await new Promise((next) => setTimeout(next, 20));
@@ -333,7 +341,7 @@ describe('widening', () => {
 
   it('suggestions that were not all asked for are asked for again when it is resumed', async () => {
     const id = await lookedAt();
-    const job = await widenNiche(own, id, PHRASE, ['letters'], 2026);
+    const job = await expandNiche(own, id, PHRASE, ['letters'], 2026);
     await claim(job, 1);
     await cancelJob(own, job);
     const again = await claimed(await resumePhrases(own, id));
@@ -491,7 +499,7 @@ describe('briefs', () => {
 });
 
 describe('another press', () => {
-  it('sees, marks, brings, widens, decides and starts nothing of this one', async () => {
+  it('sees, marks, brings, expands, decides and starts nothing of this one', async () => {
     const id = await lookedAt();
     const [row] = await rows(id);
     const rivalId = String(row![0]);
@@ -516,7 +524,7 @@ describe('another press', () => {
     await removeBrief(other, decided!.id, true);
     await watchNiche(other, id, true);
     await archiveNiches(other, [id], true);
-    await reckonAll(other);
+    await recalculateAll(other);
     expect(await rows(id)).toContainEqual(row);
     expect((await phrasesOf(own, id))[0]).toMatchObject({ chosen: false });
     expect(await briefsOf(own, id)).toHaveLength(1);

@@ -17,10 +17,10 @@ const service = createServer((request, response) => {
   answer(request, response);
 });
 let wrenfair: typeof import('#server/services/wrenfair.ts')['wrenfair'];
-let patiently: typeof import('#server/services/patience.ts')['patiently'];
+let withRetries: typeof import('#server/services/patience.ts')['withRetries'];
 let TRIES: number;
 let ServiceRefusal: typeof Service.ServiceRefusal;
-let ServiceTrouble: typeof Service.ServiceTrouble;
+let TransientServiceError: typeof Service.TransientServiceError;
 
 beforeAll(async () => {
   await new Promise<void>((done) => service.listen(0, '127.0.0.1', done));
@@ -31,8 +31,8 @@ beforeAll(async () => {
   vi.stubEnv('SESSION_SECRET', 'x'.repeat(32));
   vi.resetModules();
   ({ wrenfair } = await import('#server/services/wrenfair.ts'));
-  ({ ServiceRefusal, ServiceTrouble } = await import('#server/services/printing-service.ts'));
-  ({ patiently, TRIES } = await import('#server/services/patience.ts'));
+  ({ ServiceRefusal, TransientServiceError } = await import('#server/services/printing-service.ts'));
+  ({ withRetries, TRIES } = await import('#server/services/patience.ts'));
 });
 afterAll(() => {
   vi.unstubAllEnvs();
@@ -129,16 +129,16 @@ describe('asking a marketplace', () => {
     ['is cut before it begins', (response: ServerResponse) => response.destroy()],
   ])('an answer that %s is trouble, worth another try', async (_, say) => {
     answer = (__, response) => void say(response);
-    const error = await thrown<Service.ServiceTrouble>(wrenfair.search('bee', 60));
-    expect(error).toBeInstanceOf(ServiceTrouble);
+    const error = await thrown<Service.TransientServiceError>(wrenfair.search('bee', 60));
+    expect(error).toBeInstanceOf(TransientServiceError);
     expect(error.message).toMatch(/^Wrenfair/);
     expect(error.retryAfter).toBeUndefined();
   });
 
   it('no answer in time is trouble', async () => {
     answer = () => {};
-    const error = await thrown<Service.ServiceTrouble>(wrenfair.search('bee', 60, 0.2));
-    expect(error).toBeInstanceOf(ServiceTrouble);
+    const error = await thrown<Service.TransientServiceError>(wrenfair.search('bee', 60, 0.2));
+    expect(error).toBeInstanceOf(TransientServiceError);
   });
 
   // RFC 9110 §10.2.3: seconds, or the day and time.
@@ -151,12 +151,14 @@ describe('asking a marketplace', () => {
     [new Date(Date.now() - 5000).toUTCString(), undefined],
   ])('429 with Retry-After: %s asks for a rest of %s seconds', async (header, seconds) => {
     answer = json({}, 429, { 'retry-after': header });
-    expect((await thrown<Service.ServiceTrouble>(wrenfair.suggest('bee', 5))).retryAfter).toBe(seconds);
+    expect((await thrown<Service.TransientServiceError>(wrenfair.suggest('bee', 5))).retryAfter).toBe(
+      seconds,
+    );
   });
 
   it('Retry-After as a day and time is the time until then', async () => {
     answer = json({}, 503, { 'retry-after': new Date(Date.now() + 30_000).toUTCString() });
-    const { retryAfter } = await thrown<Service.ServiceTrouble>(wrenfair.day());
+    const { retryAfter } = await thrown<Service.TransientServiceError>(wrenfair.day());
     expect(retryAfter).toBeGreaterThan(20);
     expect(retryAfter).toBeLessThanOrEqual(30);
   });
@@ -188,7 +190,7 @@ describe('asking a marketplace', () => {
       Buffer.alloc(0),
     ]) {
       answer = (_, response) => void response.end(bad);
-      expect(await thrown(wrenfair.page('b1', 1))).toBeInstanceOf(ServiceTrouble);
+      expect(await thrown(wrenfair.page('b1', 1))).toBeInstanceOf(TransientServiceError);
     }
   });
 });
@@ -211,7 +213,7 @@ describe('patience', () => {
     const { tries, work } = step(failures);
     const told: number[] = [];
     const began = Date.now();
-    const end = patiently(work, (_, attempt) => told.push(attempt)).then(
+    const end = withRetries(work, (_, attempt) => told.push(attempt)).then(
       (value) => ({ value, error: null }),
       (error: Error) => ({ value: null, error }),
     );
@@ -220,7 +222,7 @@ describe('patience', () => {
   };
 
   it('waits twice as long before each further try, and gives up after the last', async () => {
-    const trouble = () => new ServiceTrouble('No.');
+    const trouble = () => new TransientServiceError('No.');
     const some = await run([trouble(), trouble(), trouble()]);
     expect(some).toMatchObject({ value: 'done', told: [1, 2, 3], waits: [0, 1000, 3000, 7000] });
     const many = await run(Array.from({ length: 20 }, trouble));
@@ -230,7 +232,7 @@ describe('patience', () => {
   });
 
   it('rests as long as it is asked to, which counts as no try, but not for ever', async () => {
-    const rest = () => new ServiceTrouble('Wait.', 5);
+    const rest = () => new TransientServiceError('Wait.', 5);
     const some = await run(Array.from({ length: 20 }, rest));
     expect(some.value).toBe('done');
     expect(some.waits).toEqual(Array.from({ length: 21 }, (_, i) => i * 5000));

@@ -8,7 +8,7 @@ import { bookFrom } from '#core/book/book.ts';
 import type { Recipe } from '#core/book/index.ts';
 import { fingerprintsOf, partOfFile } from '#core/export/fingerprints.ts';
 import { createBook, openBook, saveBook } from '#server/books.ts';
-import { closeDatabase, db, isLostConnection, lastingSql, sql } from '#server/db/client.ts';
+import { closeDatabase, db, isLostConnection, longLivedSql, sql } from '#server/db/client.ts';
 import { job, workspace } from '#server/db/schema.ts';
 import { madeFiles, noteMadeFiles } from '#server/files.ts';
 import { newId } from '#server/ids.ts';
@@ -82,7 +82,7 @@ describe('a lost connection', () => {
         .catch((error: unknown) => lost.push(error));
     await expect
       .poll(async () => {
-        await lastingSql()`select pg_terminate_backend(pid) from pg_stat_activity
+        await longLivedSql()`select pg_terminate_backend(pid) from pg_stat_activity
           where datname = current_database() and query = 'select pg_sleep(60)'`;
         return lost.length;
       })

@@ -105,7 +105,7 @@ function OneSection({
         <OptionFields
           schema={kind.options}
           values={section.options}
-          keyed={section.id}
+          exactObject={section.id}
           onChange={setOption}
           custom={(field, set) => {
             const Control = CONTROLS[field.id];

@@ -2,8 +2,8 @@ import Box from '@mui/material/Box';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { compositionOf } from '#core/cover/compositions/index.ts';
+import { LiveTextField } from '../../parts/live-text-field.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
-import { SettledText } from '../../parts/settled-text.tsx';
 import { PenNameField } from '../pen-name-field.tsx';
 import { useBook } from '../store.ts';
 import { TitleField } from '../title-field.tsx';
@@ -25,7 +25,7 @@ export function WrapFields() {
       </Typography>
       <Stack spacing={3.5}>
         <TitleField />
-        <SettledText
+        <LiveTextField
           label="Subtitle"
           value={recipe.subtitle as string}
           onCommit={(subtitle) => edit((now) => ({ ...now, subtitle }), 'subtitle')}
@@ -34,7 +34,7 @@ export function WrapFields() {
         <OptionFields
           schema={compositionOf(recipe.cover).fields}
           values={recipe.cover.fields}
-          keyed={recipe.cover.composition}
+          exactObject={recipe.cover.composition}
           onChange={(key, value) => edit((now) => withField(now, key, value as string), key)}
         />
       </Stack>

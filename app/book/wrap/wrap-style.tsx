@@ -106,7 +106,7 @@ export function WrapStyle({ children }: { children: ReactNode }) {
         <OptionFields
           schema={compositionOf(cover).options}
           values={cover.options}
-          keyed={cover.composition}
+          exactObject={cover.composition}
           onChange={(key, value) =>
             edit(
               (recipe) => ({

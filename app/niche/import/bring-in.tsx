@@ -5,7 +5,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { count } from '../show.ts';
-import { bringRows } from './lots.ts';
+import { importRows } from './batches.ts';
 
 /**
  * Hands the rows on and says how far they are. It alone is drawn anew with every lot: the table above it is large.
@@ -40,7 +40,7 @@ export function BringIn({
     let done = 0;
     setSent({ done, of: all.length });
     try {
-      await bringRows(path, about, all, {
+      await importRows(path, about, all, {
         stopped: () => stopped.current,
         onDone(now) {
           done = now;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { inLots } from './lots.ts';
+import { inBatches } from './batches.ts';
 
 const numbers = (length: number) => Array.from({ length }, (_, i) => i);
 const soon = (ms: number) => new Promise((next) => setTimeout(next, ms));
@@ -17,7 +17,7 @@ describe('handing rows on in lots', () => {
           const taken: number[] = [];
           let under = 0;
           const told: number[] = [];
-          const done = await inLots(
+          const done = await inBatches(
             rows,
             size,
             async (lot, last) => {
@@ -43,7 +43,7 @@ describe('handing rows on in lots', () => {
   it('stops between two lots and says how many rows are in', async () => {
     let stop = false;
     let lots = 0;
-    const done = await inLots(
+    const done = await inBatches(
       numbers(100),
       10,
       async (_, last) => {
@@ -60,7 +60,7 @@ describe('handing rows on in lots', () => {
   it('comes to rest before it says what went wrong, and begins no further lot', async () => {
     const begun: number[] = [];
     const ended: number[] = [];
-    const broken = inLots(numbers(100), 10, async (lot) => {
+    const broken = inBatches(numbers(100), 10, async (lot) => {
       begun.push(lot[0]!);
       await soon(lot[0] === 0 ? 1 : 5);
       if (lot[0] === 0) throw new Error('The connection broke.');

@@ -1,8 +1,8 @@
 import type { PhraseLists } from './lists.ts';
 import { partsOf } from './parts.ts';
 
-/** Ways to widen a phrase. Letters are asked of the marketplace's suggestions; the others come from the lists. */
-export const WAYS = {
+/** Ways to expand a phrase. Letters are asked of the marketplace's suggestions; the others come from the lists. */
+export const EXPANSIONS = {
   letters: 'a–z',
   audience: 'audience',
   format: 'format',
@@ -12,13 +12,13 @@ export const WAYS = {
   kind: 'kind of book',
   combined: 'audience × format',
 } as const;
-export type Way = keyof typeof WAYS;
-export const WAY_IDS = Object.keys(WAYS) as Way[];
+export type Expansion = keyof typeof EXPANSIONS;
+export const EXPANSION_IDS = Object.keys(EXPANSIONS) as Expansion[];
 
 export interface Candidate {
   phrase: string;
   /** How it was found. */
-  way: Way | 'itself';
+  way: Expansion | 'itself';
 }
 
 const ALPHABET = [...'abcdefghijklmnopqrstuvwxyz'];
@@ -33,15 +33,20 @@ export const suggestionStarts = (phrase: string): string[] => [
 const joined = (...parts: string[]) => parts.filter(Boolean).join(' ').replace(/\s+/g, ' ').trim();
 
 /**
- * The phrases a phrase widens to by lists. Each way replaces what the phrase already has of its kind: “for kids”
+ * The phrases a phrase expands to by lists. Each way replaces what the phrase already has of its kind: “for kids”
  * gives way to “for adults”, and is not added to it.
  * @param year the year it is now
  */
-export function widen(phrase: string, ways: readonly Way[], lists: PhraseLists, year: number): Candidate[] {
+export function expand(
+  phrase: string,
+  ways: readonly Expansion[],
+  lists: PhraseLists,
+  year: number,
+): Candidate[] {
   const { topic, kind, audience, format, number } = partsOf(phrase, lists);
   const forWhom = audience ? `for ${audience}` : '';
   const base = joined(topic, kind);
-  const made: Record<Way, () => string[]> = {
+  const made: Record<Expansion, () => string[]> = {
     letters: () => [],
     audience: () => lists.audiences.map((whom) => joined(format, base, `for ${whom}`)),
     format: () => lists.formats.map((how) => joined(base, forWhom, how)),

@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gapTable, type KnownPhrase } from '../gaps.ts';
-import { DEFAULT_LISTS, groupByStems, partsOf, stem, suggestionStarts, WAY_IDS, widen } from './index.ts';
+import {
+  DEFAULT_LISTS,
+  EXPANSION_IDS,
+  expand,
+  groupByStems,
+  partsOf,
+  stem,
+  suggestionStarts,
+} from './index.ts';
 
 describe('stems', () => {
   it('are those of the stemmer’s published vocabulary sample (snowballstem.org, English)', () => {
@@ -48,9 +56,9 @@ describe('parts of a phrase', () => {
   });
 });
 
-describe('widening', () => {
+describe('expanding a phrase', () => {
   it('from one phrase to hundreds, each once, none empty, the phrase itself first', () => {
-    const all = widen('beekeeping word search', WAY_IDS, DEFAULT_LISTS, 2026);
+    const all = expand('beekeeping word search', EXPANSION_IDS, DEFAULT_LISTS, 2026);
     expect(all.length).toBeGreaterThan(150);
     expect(all[0]).toEqual({ phrase: 'beekeeping word search', way: 'itself' });
     expect(new Set(all.map(({ phrase }) => phrase)).size).toBe(all.length);
@@ -70,11 +78,11 @@ describe('widening', () => {
   });
 
   it('a part that is there gives way and is not doubled', () => {
-    for (const { phrase } of widen('bird journal for kids', ['audience', 'combined'], DEFAULT_LISTS, 2026))
+    for (const { phrase } of expand('bird journal for kids', ['audience', 'combined'], DEFAULT_LISTS, 2026))
       expect(phrase.match(/ for /g)?.length ?? 0).toBeLessThanOrEqual(1);
   });
 
-  it('keeps what a widened phrase was made of readable', () => {
+  it('keeps what an expanded phrase was made of readable', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...DEFAULT_LISTS.audiences),

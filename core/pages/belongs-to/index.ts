@@ -1,16 +1,16 @@
 import type * as v from 'valibot';
-import { keyed, text, wholeNumber } from '../../keyed.ts';
 import { printedWords } from '../../printed-words/index.ts';
 import { BLACK, fitText, linePath, type Mark, rectPath, textLine } from '../../scene/index.ts';
+import { exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
 
-const options = keyed({
+const options = exactObject({
   heading: setting(text(0, 60), '', {
     label: 'Heading',
     help: 'Instead of “This book belongs to” in the language of the book.',
   }),
-  lines: setting(wholeNumber(1, 6), 1, { label: 'Lines', help: 'Lines to write the owner’s name on.' }),
+  lines: setting(integerBetween(1, 6), 1, { label: 'Lines', help: 'Lines to write the owner’s name on.' }),
 });
 
 type BelongsToOptions = v.InferOutput<typeof options>;

@@ -1,7 +1,7 @@
 import type * as v from 'valibot';
-import { keyed, numberBetween, oneOf, text } from '../../keyed.ts';
 import { printedWords } from '../../printed-words/index.ts';
 import { buildPath, type Mark, type Path, textLine } from '../../scene/index.ts';
+import { enumOf, exactObject, numberBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { inches } from '../../units.ts';
 import { type DrawContext, defineKind, pageUnits } from '../kind.ts';
@@ -9,13 +9,13 @@ import { type DrawContext, defineKind, pageUnits } from '../kind.ts';
 /** Line spacing of the usual rulings, in points (common practice, no source). */
 export const RULINGS = { wide: inches(11 / 32), college: inches(9 / 32), narrow: inches(1 / 4) } as const;
 
-const options = keyed({
-  ruling: setting(oneOf(['wide', 'college', 'narrow']), 'college', {
+const options = exactObject({
+  ruling: setting(enumOf(['wide', 'college', 'narrow']), 'college', {
     label: 'Ruling',
     help: 'From line to line: wide 11/32 in, college 9/32 in, narrow 1/4 in.',
     values: { wide: 'Wide', college: 'College', narrow: 'Narrow' },
   }),
-  heading: setting(oneOf(['none', 'date', 'subject']), 'none', {
+  heading: setting(enumOf(['none', 'date', 'subject']), 'none', {
     label: 'Page heading',
     values: { none: 'None', date: 'Date', subject: 'Subject' },
   }),

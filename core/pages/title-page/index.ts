@@ -1,10 +1,10 @@
 import * as v from 'valibot';
-import { keyed } from '../../keyed.ts';
+import { exactObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { defineKind, type PageKind } from '../kind.ts';
 import { drawTitlePage } from './draw.ts';
 
-const options = keyed({
+const options = exactObject({
   series: setting(v.boolean(), true, {
     label: 'Show the series line',
     help: 'A line such as “Volume 2 of Hive & Hedge”, in a book that belongs to a series.',

@@ -161,9 +161,9 @@ export function inspectWordSearch(
   const fix = (message: string) => problems.push({ severity: 'fix', message: `${label}: ${message}` });
   // Without words there is nothing to look for; why, is said once for all puzzles: see lists.ts.
   for (const { word, letters } of item.tooLong) {
-    const cure =
+    const remedy =
       letters.length <= 30 ? `Use a ${letters.length}-letter grid or remove the word.` : 'Remove the word.';
-    fix(`${word.toUpperCase()} has ${letters.length} letters, the grid is ${wide} wide. ${cure}`);
+    fix(`${word.toUpperCase()} has ${letters.length} letters, the grid is ${wide} wide. ${remedy}`);
   }
   for (const { word, letters } of item.words) {
     const name = word.toUpperCase();

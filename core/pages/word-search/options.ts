@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { identifier, keyed, oneOf, text, wholeNumber } from '../../keyed.ts';
+import { enumOf, exactObject, identifier, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { WORD_LIST_LIMITS } from '../../words/index.ts';
 
@@ -10,23 +10,25 @@ const words = v.pipe(
     (issue) => `has ${issue.input.length} words; ${WORD_LIST_LIMITS.words} are allowed. Split the list.`,
   ),
 );
-const size = wholeNumber(8, 30);
-const directions = oneOf(['straight', 'diagonal', 'backwards']);
+const size = integerBetween(8, 30);
+const directions = enumOf(['straight', 'diagonal', 'backwards']);
 
 /** Words come from a word bank among the resources, or from lists of the section's own. */
 const source = v.union(
   [
-    keyed({ bank: identifier }),
-    keyed({ lists: v.pipe(v.array(keyed({ title: v.optional(text(1, 80)), words })), v.maxLength(500)) }),
+    exactObject({ bank: identifier }),
+    exactObject({
+      lists: v.pipe(v.array(exactObject({ title: v.optional(text(1, 80)), words })), v.maxLength(500)),
+    }),
   ],
   'should be { "bank": "…" } or { "lists": [{ "title": "…", "words": ["…"] }] }.',
 );
 
-export const wordSearchOptions = keyed({
+export const wordSearchOptions = exactObject({
   words: setting(source, { lists: [] }, { label: 'Words', control: 'words' }),
   columns: setting(size, 16, { label: 'Columns', help: 'Letters across the grid.' }),
   rows: setting(size, 16, { label: 'Rows', help: 'Letters down the grid.' }),
-  wordsPerPuzzle: setting(wholeNumber(10, 20), 15, { label: 'Words per puzzle' }),
+  wordsPerPuzzle: setting(integerBetween(10, 20), 15, { label: 'Words per puzzle' }),
   directions: setting(directions, 'diagonal', {
     label: 'Directions',
     help: 'Straight: across and down; diagonal: also slanting; backwards: also from right to left and upwards.',
@@ -37,13 +39,13 @@ export const wordSearchOptions = keyed({
 export type WordSearchOptions = v.InferOutput<typeof wordSearchOptions>;
 
 /** Everything a pinned puzzle is made from, so that no setting can change it. */
-export const pinSchema = keyed({
+export const pinSchema = exactObject({
   title: v.optional(text(1, 80)),
   words: v.pipe(v.array(text(1, 60)), v.maxLength(20)),
   columns: size,
   rows: size,
   directions,
-  roll: wholeNumber(0, 1_000_000),
+  roll: integerBetween(0, 1_000_000),
 });
 
 export type WordSearchPin = v.InferOutput<typeof pinSchema>;

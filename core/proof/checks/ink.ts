@@ -34,7 +34,7 @@ export const minimums: Check = {
         ),
       );
     if (smallest < leastType - 1e-9) {
-      const cure =
+      const remedy =
         seen.page.role === 'solutions'
           ? 'Put fewer solutions on a page.'
           : 'Use a smaller grid or a larger trim.';
@@ -42,7 +42,7 @@ export const minimums: Check = {
         pageFinding(
           'minimums',
           seen,
-          `type is ${smallest.toFixed(1)} pt; ${leastType} pt is the least. ${cure}`,
+          `type is ${smallest.toFixed(1)} pt; ${leastType} pt is the least. ${remedy}`,
         ),
       );
     }

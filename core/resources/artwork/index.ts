@@ -1,5 +1,5 @@
-import { keyed, numberBetween } from '../../keyed.ts';
 import type { Drawing } from '../../scene/index.ts';
+import { exactObject, numberBetween } from '../../schema.ts';
 import { defineType } from '../resource.ts';
 
 const MB = 1024 * 1024;
@@ -21,7 +21,7 @@ export const artwork = defineType({
   name: 'Artwork',
   extension: 'svg',
   mostBytes: 20 * MB,
-  facts: keyed({ width: side, height: side }),
+  facts: exactObject({ width: side, height: side }),
   read: async (bytes) => {
     // Loaded when it is wanted: what reads XML and colors is large.
     const { readSvg } = await import('./read-svg.ts');

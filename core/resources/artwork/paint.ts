@@ -60,7 +60,7 @@ export const opacityOf = (at: Attributes, name: string, otherwise = 1): number =
   return Math.min(1, Math.max(0, value));
 };
 
-const oneOf = <Value extends string>(
+const enumOf = <Value extends string>(
   written: string | undefined,
   values: readonly Value[],
   now: Value,
@@ -84,12 +84,12 @@ export function painting(at: Attributes, now: Painting): Painting {
   return {
     fill: paint('fill'),
     fillOpacity: opacityOf(at, 'fill-opacity', now.fillOpacity),
-    rule: oneOf(at['fill-rule'], ['nonzero', 'evenodd'], now.rule),
+    rule: enumOf(at['fill-rule'], ['nonzero', 'evenodd'], now.rule),
     stroke: paint('stroke'),
     strokeOpacity: opacityOf(at, 'stroke-opacity', now.strokeOpacity),
     width: lengthOf(at, 'stroke-width', now.width),
-    cap: oneOf(at['stroke-linecap'], ['butt', 'round', 'square'], now.cap),
-    join: oneOf(at['stroke-linejoin'], ['miter', 'round', 'bevel'], now.join),
+    cap: enumOf(at['stroke-linecap'], ['butt', 'round', 'square'], now.cap),
+    join: enumOf(at['stroke-linejoin'], ['miter', 'round', 'bevel'], now.join),
     miterLimit: lengthOf(at, 'stroke-miterlimit', now.miterLimit),
     // An odd list is said twice.
     dash: dash === undefined ? now.dash : drawn.length % 2 ? [...drawn, ...drawn] : drawn,

@@ -1,4 +1,4 @@
-import { keyed, wholeNumber } from '../../keyed.ts';
+import { exactObject, integerBetween } from '../../schema.ts';
 import { readLines } from '../lines.ts';
 import { defineType } from '../resource.ts';
 
@@ -18,7 +18,7 @@ export const dictionary = defineType({
   name: 'Dictionary',
   extension: 'tsv',
   mostBytes: 40 * MB,
-  facts: keyed({ entries: wholeNumber(1, MOST_ENTRIES) }),
+  facts: exactObject({ entries: integerBetween(1, MOST_ENTRIES) }),
   read: async (bytes) => {
     const lines = readLines(bytes, { lines: MOST_ENTRIES, letters: MOST_LETTERS });
     const value: readonly DictionaryEntry[] = lines.map((line) => {

@@ -1,4 +1,4 @@
-import { keyed, wholeNumber } from '../../keyed.ts';
+import { exactObject, integerBetween } from '../../schema.ts';
 import { defineType, MOST_BYTES, ResourceTrouble } from '../resource.ts';
 
 /** No service prints more pages. */
@@ -10,7 +10,7 @@ export const pdf = defineType({
   name: 'PDF',
   extension: 'pdf',
   mostBytes: MOST_BYTES,
-  facts: keyed({ pages: wholeNumber(1, MOST_PAGES) }),
+  facts: exactObject({ pages: integerBetween(1, MOST_PAGES) }),
   read: async (bytes) => {
     // Loaded when it is wanted: few books have such pages.
     const { EncryptedPDFError, PDFDocument } = await import('@cantoo/pdf-lib');

@@ -1,9 +1,9 @@
 import * as v from 'valibot';
-import { keyed, wholeNumber } from '../../keyed.ts';
 import type { Raster } from '../../scene/index.ts';
+import { exactObject, integerBetween } from '../../schema.ts';
 import { defineType, MOST_BYTES, MOST_PIXELS } from '../resource.ts';
 
-const side = wholeNumber(1, 65_535);
+const side = integerBetween(1, 65_535);
 
 /** A photograph or drawing in pixels: PNG or JPEG, at its true resolution. */
 export const picture = defineType({
@@ -12,7 +12,7 @@ export const picture = defineType({
   extension: 'img',
   mostBytes: MOST_BYTES,
   facts: v.pipe(
-    keyed({ width: side, height: side }),
+    exactObject({ width: side, height: side }),
     v.check(
       ({ width, height }) => width * height <= MOST_PIXELS,
       `has more pixels than the ${MOST_PIXELS / 1e6} million that are allowed. Make it smaller.`,

@@ -1,4 +1,4 @@
-import { keyed, wholeNumber } from '../../keyed.ts';
+import { exactObject, integerBetween } from '../../schema.ts';
 import { readLines } from '../lines.ts';
 import { defineType } from '../resource.ts';
 
@@ -11,7 +11,7 @@ export const texts = defineType({
   name: 'Text list',
   extension: 'txt',
   mostBytes: 8 * 1024 * 1024,
-  facts: keyed({ texts: wholeNumber(1, MOST_TEXTS) }),
+  facts: exactObject({ texts: integerBetween(1, MOST_TEXTS) }),
   read: async (bytes) => {
     const value: readonly string[] = readLines(bytes, { lines: MOST_TEXTS, letters: MOST_LETTERS });
     return { value, facts: { texts: value.length }, bytes: 4 * bytes.length };

@@ -1,14 +1,14 @@
 import * as v from 'valibot';
-import { keyed, text, wholeNumber } from '../../keyed.ts';
+import { exactObject, integerBetween, text } from '../../schema.ts';
 import { defineType, ResourceTrouble } from '../resource.ts';
 import { formatOf } from './format.ts';
 
 const MB = 1024 * 1024;
 
-const facts = keyed({
+const facts = exactObject({
   family: text(1, 100),
   /** 400 is regular, 700 bold (OpenType 1.9, OS/2 table, usWeightClass). */
-  weight: wholeNumber(1, 1000),
+  weight: integerBetween(1, 1000),
   italic: v.boolean('should be true or false.'),
 });
 

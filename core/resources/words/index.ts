@@ -1,4 +1,4 @@
-import { keyed, wholeNumber } from '../../keyed.ts';
+import { exactObject, integerBetween } from '../../schema.ts';
 import { WORD_LIST_LIMITS } from '../../words/index.ts';
 import { readLines } from '../lines.ts';
 import { defineType } from '../resource.ts';
@@ -12,7 +12,7 @@ export const words = defineType({
   name: 'Word bank',
   extension: 'txt',
   mostBytes: WORD_LIST_LIMITS.bytes,
-  facts: keyed({ words: wholeNumber(1, WORD_LIST_LIMITS.words) }),
+  facts: exactObject({ words: integerBetween(1, WORD_LIST_LIMITS.words) }),
   read: async (bytes) => {
     const value: readonly string[] = readLines(bytes, {
       lines: WORD_LIST_LIMITS.words,

@@ -1,16 +1,16 @@
 import type * as v from 'valibot';
-import { keyed, numberBetween, text } from '../../../keyed.ts';
 import { rectPath } from '../../../scene/index.ts';
+import { exactObject, numberBetween, text } from '../../../schema.ts';
 import { setting } from '../../../settings.ts';
 import { type Composition, type CoverContext, type CoverLayer, defineComposition } from '../composition.ts';
 import { figuresOnFront, paletteOf, rowOnBack } from './figures.ts';
 import { columnOnBack, ROW_ABOVE_CLEAR, wordsOnBack, wordsOnFront, wordsOnSpine } from './words.ts';
 
-const options = keyed({
+const options = exactObject({
   titleSize: setting(numberBetween(50, 150), 100, { label: 'Title size', unit: '%', step: 5 }),
 });
 
-const fields = keyed({
+const fields = exactObject({
   blurb: setting(text(0, 1200), '', { label: 'Back-cover blurb', rows: 4 }),
 });
 

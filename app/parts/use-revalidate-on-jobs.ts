@@ -6,7 +6,7 @@ import { isRunning, type Job } from './jobs.tsx';
  * Loads the page's data again when one of the jobs ends, and again and again while something is under way.
  * @param everyMs how often meanwhile, or null while nothing is
  */
-export function useFresh(jobs: Job[], everyMs: number | null): void {
+export function useRevalidateOnJobs(jobs: Job[], everyMs: number | null): void {
   const { revalidate } = useRevalidator();
   const ended = jobs
     .filter((job) => !isRunning(job))

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 
 /** An object with exactly these keys; a wrong or missing key is answered with the ones that are allowed. */
-export function keyed<const Entries extends v.ObjectEntries>(entries: Entries) {
+export function exactObject<const Entries extends v.ObjectEntries>(entries: Entries) {
   const schema = v.strictObject(entries, (issue) => {
     const allowed = Object.keys(entries).join(', ');
     if (issue.expected === 'never') return `is not a known key. Allowed: ${allowed}.`;
@@ -17,10 +17,10 @@ export function keyed<const Entries extends v.ObjectEntries>(entries: Entries) {
   };
 }
 
-export const oneOf = <const Options extends readonly string[]>(options: Options) =>
+export const enumOf = <const Options extends readonly string[]>(options: Options) =>
   v.picklist(options, (issue) => `is ${issue.received}. Allowed: ${options.join(', ')}.`);
 
-export const wholeNumber = (least: number, most: number) =>
+export const integerBetween = (least: number, most: number) =>
   v.pipe(
     v.number((issue) => `is ${issue.received}, but should be a number.`),
     v.integer((issue) => `is ${issue.received}, but should be a whole number.`),

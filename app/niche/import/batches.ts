@@ -12,7 +12,7 @@ export const OWN_ROWS_IN_A_LOT = 5000;
  * @returns how many rows are in
  * @throws what `send` throws, when both lanes have come to rest
  */
-export async function inLots<Row>(
+export async function inBatches<Row>(
   rows: readonly Row[],
   size: number,
   send: (lot: readonly Row[], last: boolean) => Promise<unknown>,
@@ -45,10 +45,10 @@ export async function inLots<Row>(
 }
 
 /** Stores rows of the publisher's own in lots. The last makes the server reckon anew. */
-export const bringRows = (
+export const importRows = (
   path: string,
   about: Record<string, unknown>,
   rows: readonly unknown[],
-  control: Parameters<typeof inLots>[3] = {},
+  control: Parameters<typeof inBatches>[3] = {},
 ): Promise<number> =>
-  inLots(rows, OWN_ROWS_IN_A_LOT, (lot, last) => post(path, { ...about, rows: lot, last }), control);
+  inBatches(rows, OWN_ROWS_IN_A_LOT, (lot, last) => post(path, { ...about, rows: lot, last }), control);

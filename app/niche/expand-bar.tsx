@@ -5,16 +5,16 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
-import { WAY_IDS, WAYS, type Way } from '#core/niche/index.ts';
+import { EXPANSION_IDS, EXPANSIONS, type Expansion } from '#core/niche/index.ts';
 import { isRunning, secondsLeft } from '../parts/jobs.tsx';
 import { useNiche } from './niche-desk.tsx';
 
-const FIRST: Way[] = ['letters', 'audience', 'format'];
+const FIRST: Expansion[] = ['letters', 'audience', 'format'];
 
-/** Ways to widen the phrase, and how far the asking is. */
-export function WidenBar({ compact = false }: { compact?: boolean }) {
+/** Ways to expand the phrase, and how far the asking is. */
+export function ExpandBar({ compact = false }: { compact?: boolean }) {
   const { niche, jobs, phrases } = useNiche();
-  const [ways, setWays] = useState<readonly Way[]>(FIRST);
+  const [ways, setWays] = useState<readonly Expansion[]>(FIRST);
   const fetcher = useFetcher();
   const job = jobs.find((one) => one.kind === 'expand' && isRunning(one));
   const waiting = phrases.filter(({ state }) => state === 'waiting').length;
@@ -29,10 +29,10 @@ export function WidenBar({ compact = false }: { compact?: boolean }) {
         aria-label="Ways to expand the phrase"
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}
       >
-        {WAY_IDS.map((way) => (
+        {EXPANSION_IDS.map((way) => (
           <Chip
             key={way}
-            label={WAYS[way]}
+            label={EXPANSIONS[way]}
             size="small"
             variant={ways.includes(way) ? 'filled' : 'outlined'}
             color={ways.includes(way) ? 'primary' : 'default'}
@@ -46,7 +46,7 @@ export function WidenBar({ compact = false }: { compact?: boolean }) {
           size="small"
           variant={compact ? 'outlined' : 'contained'}
           disabled={ways.length === 0 || job !== undefined || fetcher.state !== 'idle'}
-          onClick={() => send({ intent: 'widen', ways: ways.join(' ') })}
+          onClick={() => send({ intent: 'expand', ways: ways.join(' ') })}
         >
           Expand
         </Button>

@@ -19,7 +19,7 @@ interface SettledTextProps {
 }
 
 /** A line or block of text that acts as it is typed. */
-export function SettledText({
+export function LiveTextField({
   label,
   field,
   value,
