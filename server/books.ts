@@ -102,10 +102,11 @@ export async function listBooks(
       summary: book.summary,
       labels: book.labels,
       updatedAt: book.updatedAt,
-      made: raw<MadeFrom | null>`(select json_object_agg(${madeFile.name}, ${madeFile.madeFrom}) from ${madeFile} where ${madeFile.bookId} = ${book.id})`,
+      made: raw<MadeFrom | null>`(select json_object_agg(${madeFile.name}, ${madeFile.madeFrom}) from ${madeFile} where ${madeFile}.book_id = ${book}.id)`,
+      // Tables are named: a column alone is the inner one's.
       submission: raw<
         string | null
-      >`(select state from ${submission} where ${submission.bookId} = ${book.id} order by ${submission.createdAt} desc limit 1)`,
+      >`(select state from ${submission} where ${submission}.book_id = ${book}.id order by created_at desc limit 1)`,
     })
     .from(book)
     .where(matching)

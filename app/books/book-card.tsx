@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { showSize } from '#core/units.ts';
 import type { BookRow } from '#server/books.ts';
 import { BookCover } from '../parts/book-cover.tsx';
+import { SubmissionState } from '../parts/submission-state.tsx';
 
 const FILES = {
   none: 'no files yet',
@@ -66,11 +67,7 @@ export function BookCard({
               cannot be read by this version
             </Typography>
           )}
-          {submission && (
-            <Typography variant="body2" sx={{ fontWeight: 700 }}>
-              {submission}
-            </Typography>
-          )}
+          {submission && <SubmissionState state={submission} reasons={[]} />}
           {labels.length > 0 && (
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 2 }}>
               {labels.map((label) => (

@@ -19,7 +19,7 @@ import { useDraft } from './use-draft.ts';
 
 const PART_HEADINGS: Record<PartId, string> = {
   results: 'Search results',
-  demand: 'Copies a month of the top 20',
+  demand: 'Monthly sales of the top 20',
   earnings: 'Monthly earnings of a new title, $',
   reviews: 'Median reviews, top 20',
   leaders: 'Share of the top 3 in the copies',

@@ -118,7 +118,7 @@ export function FilterBar() {
         />
         <TextField label="to" value={to} onChange={(event) => setTo(event.target.value)} sx={{ width: 74 }} />
         <Button type="submit" size="small">
-          Narrow
+          Apply
         </Button>
       </Box>
       {chips.map(([key, label]) => (

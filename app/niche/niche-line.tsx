@@ -17,7 +17,7 @@ export const rowsOfNiches = (niches: readonly NicheRow[]) => [
     'verdict',
     'points',
     'results',
-    'copies of the top 20',
+    'monthly sales of the top 20',
     'a new title could earn at least',
     'at most',
     'day',

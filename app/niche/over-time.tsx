@@ -18,7 +18,7 @@ export function OverTime() {
         <SaveCsv
           name={`${niche.phrase} snapshots`}
           rows={() => [
-            ['day', 'results', 'copies of the top 20'],
+            ['day', 'results', 'monthly sales of the top 20'],
             ...looks.map(({ day, results, demand }) => [day, results, demand.toFixed(1)]),
           ]}
         />

@@ -320,7 +320,7 @@ export default function Books({ loaderData }: Route.ComponentProps) {
 }
 
 function nothingFound({ search, label, deleted }: Shown['shown']): string {
-  if (search) return `No book here has “${search}” in its title, pen name, series or imprint.`;
+  if (search) return `No book has “${search}” in its title, pen name, series or imprint.`;
   if (label !== null) return `No book has the label “${label}”.`;
   if (deleted) return 'No book was deleted.';
   return 'Your books appear here. Start one from a niche, open a book file, or start an empty one.';

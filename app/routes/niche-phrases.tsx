@@ -49,7 +49,7 @@ const Intent = v.variant('intent', [
   v.object({ intent: v.literal('resume') }),
   v.object({ intent: v.literal('add'), phrases: v.pipe(v.string(), v.maxLength(100_000)) }),
   v.object({
-    intent: v.picklist(['add to keywords', 'remove from keywords', 'remove', 'restore', 'keep as niches']),
+    intent: v.picklist(['add to keywords', 'remove from keywords', 'remove', 'restore', 'save as niches']),
     ids,
   }),
 ]);
@@ -97,7 +97,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     case 'restore':
       await removePhrases(workspaceId, niche.id, asked.ids, asked.intent === 'remove');
       break;
-    case 'keep as niches':
+    case 'save as niches':
       return {
         problem: null,
         kept: await keepAsNiches(workspaceId, niche.id, asked.ids.slice(0, MOST_KEPT)),
@@ -272,8 +272,8 @@ export default function NichePhrases() {
               <Button size="small" onClick={() => withChosen('remove from keywords')}>
                 Remove from keywords
               </Button>
-              <Button size="small" onClick={() => withChosen('keep as niches')}>
-                Keep as niches
+              <Button size="small" onClick={() => withChosen('save as niches')}>
+                Save as niches
               </Button>
               <Button
                 size="small"

@@ -204,7 +204,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
           </Box>
         ))}
         <Typography variant="caption" component="p" sx={{ mt: 1 }}>
-          Copies a month of the top 20, the mean of the snapshots of each month. Keep watching the niche to
+          Monthly sales of the top 20, the mean of the snapshots of each month. Keep watching the niche to
           fill in the year.
         </Typography>
         <Typography variant="h2" sx={{ mt: 4, mb: 1 }}>

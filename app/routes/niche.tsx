@@ -89,7 +89,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 }
 
 const VIEWS = [
-  ['', 'Sums'],
+  ['', 'Overview'],
   ['rivals', 'Rivals'],
   ['phrases', 'Phrases'],
   ['gaps', 'Gaps'],

@@ -157,7 +157,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
       )}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 4, mb: 2, minHeight: 40 }}>
         <Typography variant="h2" sx={{ mr: 2 }}>
-          Kept
+          Saved
         </Typography>
         {chosen.size > 0 ? (
           <>
@@ -186,7 +186,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
         )}
       </Box>
       {loaderData.niches.length === 0 && (
-        <Typography>Every phrase you search for is kept here with its verdict and how it moved.</Typography>
+        <Typography>Every phrase you search for is saved here with its verdict and how it moved.</Typography>
       )}
       {shown.map((niche) => (
         <NicheLine

@@ -128,6 +128,7 @@ export default function WordBanks({ loaderData }: Route.ComponentProps) {
       everywhere: everywhere ? 'yes' : 'no',
     });
     setEditing(null);
+    setChosen(new Set());
   };
   return (
     <Box
@@ -150,7 +151,17 @@ export default function WordBanks({ loaderData }: Route.ComponentProps) {
         </Button>
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 48 }}>
-        {chosen.size > 0 ? (
+        <TextField
+          label="Search word banks"
+          type="search"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          sx={{ width: 260, flex: 'none' }}
+        />
+        <Typography color="text.secondary" role="status" sx={{ flex: 1 }}>
+          {rows.length} {rows.length === 1 ? 'word bank' : 'word banks'}
+        </Typography>
+        {chosen.size > 0 && (
           <>
             <strong>{chosen.size} selected</strong>
             <Button size="small" disabled={chosen.size !== 1} onClick={() => void edit([...chosen][0]!)}>
@@ -159,19 +170,6 @@ export default function WordBanks({ loaderData }: Route.ComponentProps) {
             <Button size="small" color="error" onClick={() => remove([...chosen])}>
               Remove
             </Button>
-          </>
-        ) : (
-          <>
-            <TextField
-              label="Search word banks"
-              type="search"
-              value={search}
-              onChange={(event) => setSearch(event.target.value)}
-              sx={{ width: 260, flex: 'none' }}
-            />
-            <Typography color="text.secondary" role="status">
-              {rows.length} {rows.length === 1 ? 'word bank' : 'word banks'}
-            </Typography>
           </>
         )}
       </Box>

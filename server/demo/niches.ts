@@ -30,8 +30,11 @@ const SOLD = [4200, 9100, 15_400, 22_800, 41_000, 63_000, 98_000, 145_000].map((
   copies: Math.max(1, Math.round(copiesAMonth(rank) * (i === 5 ? 4.5 : 0.75 + ((i * 37) % 50) / 100))),
 }));
 
-/** Niches with looks over some weeks, phrases to look up, and own sales. What is there already stays. */
-export async function seedNiches(workspaceId: string): Promise<void> {
+/**
+ * Niches with looks over some weeks, phrases to look up, and own sales. What is there already stays.
+ * @param expanded whether one is expanded to phrases, which are then looked up for most of a minute
+ */
+export async function seedNiches(workspaceId: string, { expanded = true } = {}): Promise<void> {
   if ((await listNiches(workspaceId)).length) return;
   const [sold] = await db()
     .select({ id: salesPair.id })
@@ -53,6 +56,7 @@ export async function seedNiches(workspaceId: string): Promise<void> {
   } finally {
     if (today) await setDay(today);
   }
+  if (!expanded) return;
   await expandNiche(
     workspaceId,
     beekeeping,

@@ -6,6 +6,8 @@ async function openPalette(page: Page): Promise<void> {
   await expect(page.getByRole('dialog', { name: 'Command palette' }).getByRole('combobox')).toBeFocused();
 }
 
+test.use({ press: 'niches' });
+
 test('Ctrl+K goes to any book, niche or view by its name, and does what the page at hand can do', async ({
   page,
 }) => {

@@ -3,6 +3,8 @@ import Papa from 'papaparse';
 import { grid, view } from './look.ts';
 import { expect, test, url } from './quill.ts';
 
+test.use({ press: 'demo' });
+
 test('every table of a niche goes out as CSV, headings first, a row for each that is shown', async ({
   page,
 }) => {
@@ -26,7 +28,7 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
   await page.getByRole('link', { name: 'beekeeping word search' }).first().click();
   await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
   const looks = await saved();
-  expect(looks.headings).toEqual(['day', 'results', 'copies of the top 20']);
+  expect(looks.headings).toEqual(['day', 'results', 'monthly sales of the top 20']);
   await view(page, 'Rivals');
   // The view before has a table of rivals too.
   await expect(page.getByRole('button', { name: /Import…/ })).toBeVisible();
@@ -65,7 +67,7 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
   const briefs = await saved();
   expect(briefs.rows[0]![briefs.headings.indexOf('phrase')]).toBe('beekeeping word search');
 
-  await view(page, 'Sums');
+  await view(page, 'Overview');
   await page.getByRole('link', { name: /Garden and hedgerow/ }).click();
   await expect(grid(page, 'Best sellers')).toBeVisible();
   const shelf = await saved();

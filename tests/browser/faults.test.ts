@@ -65,11 +65,11 @@ test('a worker that is killed loses no job', async ({ page }) => {
 
 test('a database that goes away and comes back loses neither a change nor a job', async ({
   browser,
-  signedIn,
+  storageState,
 }) => {
   const { pausePostgres } = await import('../../scripts/lib/postgres.mjs');
   // A page of its own: that the server answers with errors meanwhile is what is looked for.
-  const context = await browser.newContext({ storageState: signedIn });
+  const context = await browser.newContext({ storageState });
   const page = await context.newPage();
   const id = await openBook(page, 'Night Skies Word Search');
   const words = page.getByLabel('Words per puzzle');

@@ -12,7 +12,9 @@ export default async function setUp() {
   const port = await freePort();
   const programs = await startPrograms({ home, databaseUrl, port, reviewSeconds: 1, quiet: true });
   process.env.QUILL_URL = programs.url;
-  process.env.WRENFAIR_URL = programs.env.WRENFAIR_URL;
+  // The presses of the tests are put into the very same database and file store.
+  for (const name of ['DATABASE_URL', 'QUILL_FILES', 'WRENFAIR_URL', 'SESSION_SECRET', 'PUBLIC_URL'])
+    process.env[name] = programs.env[name];
   writeFileSync(join(home, 'worker.pid'), String(programs.children.get('worker')?.pid));
   return () => programs.stop();
 }

@@ -16,6 +16,8 @@ async function tabTo(page: Page, name: RegExp, most = 90) {
   throw new Error(`Tab never reached ${name}.`);
 }
 
+test.use({ press: 'niches' });
+
 test('steps four to nine by keyboard alone', async ({ page }) => {
   await emptyBook(page);
   await expect(sections(page)).toHaveCount(2);

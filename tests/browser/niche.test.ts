@@ -9,6 +9,8 @@ async function look(page: Page, phrase: string) {
   await expect(page.getByRole('heading', { level: 1, name: phrase })).toBeVisible();
 }
 
+test.use({ press: 'niches' });
+
 test('search, expand through trouble, calibrate, decide, start two books', async ({ page }) => {
   await look(page, 'stargazing journal');
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('of 10 points');
@@ -100,7 +102,7 @@ test('search, expand through trouble, calibrate, decide, start two books', async
 
   // A rival that is not really comparable no longer counts, and comes back with Ctrl+Z.
   const verdict = async () => {
-    await view(page, 'Sums');
+    await view(page, 'Overview');
     const text = await page.getByRole('region', { name: 'Verdict' }).textContent();
     await view(page, 'Rivals');
     return text;
@@ -130,7 +132,7 @@ test('search, expand through trouble, calibrate, decide, start two books', async
     .toBe(160);
   await page.getByLabel('from', { exact: true }).fill('0');
   await page.getByLabel('to', { exact: true }).fill('8');
-  await page.getByRole('button', { name: 'Narrow' }).click();
+  await page.getByRole('button', { name: 'Apply' }).click();
   await expect(page.getByText('Price $0.00 to $8.00')).toBeVisible();
   await noSeriousFindings(page, 'rivals');
   await page.getByRole('button', { name: 'Clear filters' }).click();
@@ -189,7 +191,7 @@ test('a slow shop, damaged rows, and a watch that tells what changed', async ({ 
   await detail.getByRole('button', { name: 'Try again' }).click();
   await expect(detail.getByRole('img', { name: 'Page 1' })).toBeVisible();
   await expect(detail.getByRole('alert')).toBeHidden();
-  await view(page, 'Sums');
+  await view(page, 'Overview');
 
   await page.getByRole('button', { name: 'Watch', exact: true }).click();
   await expect(page.getByRole('button', { name: '◉ Stop watching' })).toBeVisible();
@@ -403,38 +405,42 @@ test('a rival by hand, the best sellers of a shelf, and a niche that is archived
   await expect(page.getByRole('link', { name: 'owl journal' })).toBeVisible();
 });
 
-test('niches side by side, and the pictures of every view', async ({ page }) => {
-  await page.goto(url('/niches'));
-  for (const name of ['beekeeping word search', 'gardening planner', 'night sky journal'])
-    await page.getByRole('checkbox', { name: `Choose ${name}` }).check();
-  await noSeriousFindings(page, 'niches');
-  await page.getByRole('button', { name: 'Compare' }).click();
-  const table = page.getByRole('table', { name: 'Niches side by side' });
-  await expect(table.getByRole('columnheader')).toHaveCount(3);
-  await noSeriousFindings(page, 'compare');
-  await table.getByRole('link', { name: 'beekeeping word search' }).click();
-  await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
-  await picture(page, 'niche');
-  await view(page, 'Rivals');
-  await expect(grid(page, /Rivals/)).toBeVisible();
-  await picture(page, 'rivals');
-  // A dot says which book it is.
-  const prices = page.getByRole('figure').filter({ hasText: 'At which prices do they sell?' });
-  await prices.locator('circle').last().hover({ force: true });
-  await expect(page.getByRole('tooltip')).toHaveText(/\$\d+\.\d\d · [\d.,]+ copies a month$/);
-  await view(page, 'Phrases');
-  await expect(grid(page, /Phrases/)).toBeVisible();
-  await picture(page, 'phrases');
-  await view(page, 'Gaps');
-  await expect(page.getByRole('table', { name: 'Monthly sales per seller' })).toBeVisible();
-  await picture(page, 'gaps');
-  await view(page, 'Brief');
-  await expect(page.getByLabel('Title', { exact: true })).toHaveValue(/Beekeeping/);
-  await picture(page, 'niche-brief');
-  await page.goto(url('/niches/sums'));
-  await picture(page, 'sums');
-  await page.goto(url('/niches'));
-  await picture(page, 'niches');
+test.describe('the demo', () => {
+  test.use({ press: 'demo' });
+
+  test('niches side by side, and the pictures of every view', async ({ page }) => {
+    await page.goto(url('/niches'));
+    for (const name of ['beekeeping word search', 'gardening planner', 'night sky journal'])
+      await page.getByRole('checkbox', { name: `Choose ${name}` }).check();
+    await noSeriousFindings(page, 'niches');
+    await page.getByRole('button', { name: 'Compare' }).click();
+    const table = page.getByRole('table', { name: 'Niches side by side' });
+    await expect(table.getByRole('columnheader')).toHaveCount(3);
+    await noSeriousFindings(page, 'compare');
+    await table.getByRole('link', { name: 'beekeeping word search' }).click();
+    await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
+    await picture(page, 'niche');
+    await view(page, 'Rivals');
+    await expect(grid(page, /Rivals/)).toBeVisible();
+    await picture(page, 'rivals');
+    // A dot says which book it is.
+    const prices = page.getByRole('figure').filter({ hasText: 'At which prices do they sell?' });
+    await prices.locator('circle').last().hover({ force: true });
+    await expect(page.getByRole('tooltip')).toHaveText(/\$\d+\.\d\d · [\d.,]+ copies a month$/);
+    await view(page, 'Phrases');
+    await expect(grid(page, /Phrases/)).toBeVisible();
+    await picture(page, 'phrases');
+    await view(page, 'Gaps');
+    await expect(page.getByRole('table', { name: 'Monthly sales per seller' })).toBeVisible();
+    await picture(page, 'gaps');
+    await view(page, 'Brief');
+    await expect(page.getByLabel('Title', { exact: true })).toHaveValue(/Beekeeping/);
+    await picture(page, 'niche-brief');
+    await page.goto(url('/niches/sums'));
+    await picture(page, 'sums');
+    await page.goto(url('/niches'));
+    await picture(page, 'niches');
+  });
 });
 
 test('no press sees, marks or brings anything into the niches of another', async ({ page, browser }) => {

@@ -5,25 +5,14 @@ import {
   expect,
   type Page,
 } from '@playwright/test';
+import { openPress, type TestPress } from './open-press.ts';
 
-/** Signs in once for all tests: the sign-in counts tries, and would rightly refuse one for each test. */
-export const test = base.extend<{ page: Page; refusals: RegExp | null }, { signedIn: string }>({
+/** Each test has a workspace to itself, but for those that only look at the demo's. */
+export const test = base.extend<{ page: Page; refusals: RegExp | null; press: TestPress }>({
   /** What the console says of answers that a test asks for, such as a refusal. */
   refusals: [null, { option: true }],
-  signedIn: [
-    async ({ browser }, use) => {
-      const page = await browser.newPage();
-      await page.goto(`${process.env.QUILL_URL}/sign-in`);
-      await page.getByRole('button', { name: 'Try the demo as Tin Lantern Press' }).click();
-      await expect(page.getByRole('heading', { name: 'Tin Lantern Press' })).toBeVisible();
-      const path = `${process.env.QUILL_TEST_HOME}/signed-in.json`;
-      await page.context().storageState({ path });
-      await page.close();
-      await use(path);
-    },
-    { scope: 'worker' },
-  ],
-  storageState: ({ signedIn }, use) => use(signedIn),
+  press: ['books', { option: true }],
+  storageState: async ({ press }, use) => use({ cookies: await openPress(press), origins: [] }),
   /** A console error or an uncaught exception fails the test. */
   page: async ({ page, refusals }, use) => {
     const said: string[] = [];

@@ -75,13 +75,11 @@ test('a pen name changed on the wrap is one of the press’s from then on', asyn
 test('the first spreads come with the page of a book, before any program runs, and lie where they stay', async ({
   page,
   browser,
-  signedIn,
+  storageState,
 }) => {
   const id = await openBook(page, 'Hedgerow Birds Word Search');
   const address = url(`/books/${id}/flatplan`);
-  const still = await (
-    await browser.newContext({ storageState: signedIn, javaScriptEnabled: false })
-  ).newPage();
+  const still = await (await browser.newContext({ storageState, javaScriptEnabled: false })).newPage();
   const [picture] = await Promise.all([
     still.waitForResponse(/first-pages\.png\?of=/),
     still.goto(address, { waitUntil: 'load' }),

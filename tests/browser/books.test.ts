@@ -1,0 +1,141 @@
+import { noSeriousFindings, picture } from './look.ts';
+import { expect, openBook, sections, test, ticket, url } from './quill.ts';
+
+test('books are selected by mouse and keys, labeled, duplicated, deleted, restored and made together', async ({
+  page,
+}) => {
+  await page.goto(url('/books'));
+  const list = page.getByRole('list', { name: 'Books' });
+  const box = (title: string) => list.getByRole('checkbox', { name: `Select “${title}”` });
+  const bar = page.getByRole('toolbar', { name: 'Selected books' });
+  await expect(list.getByRole('listitem')).toHaveCount(5);
+  await expect(bar).toBeHidden();
+  await noSeriousFindings(page, 'books');
+
+  // Shift takes in what lies between.
+  await box('The Beekeeper’s Word Hunt').click();
+  await box('Tide Pool Field Notes').click({ modifiers: ['Shift'] });
+  await expect(bar.getByText('3 selected')).toBeVisible();
+  await expect(box('Night Skies Word Search')).toBeChecked();
+  await page.keyboard.press('Escape');
+  await expect(bar).toBeHidden();
+  await page.keyboard.press('Control+a');
+  await expect(bar.getByText('5 selected')).toBeVisible();
+  await box('A Year at the Hive').click();
+
+  // A label for all of them; those that only some have stay.
+  await page.keyboard.press('l');
+  const labels = page.getByRole('combobox', { name: 'Labels' });
+  await expect(
+    page.getByText('Some of the books also have: Fall list, Summer list. Those stay.'),
+  ).toBeVisible();
+  await labels.fill('Bestsellers');
+  await page.getByRole('button', { name: 'Save' }).click();
+  const byLabel = page.getByRole('navigation', { name: 'Books by label' });
+  await byLabel.getByRole('link', { name: 'Bestsellers (4)' }).click();
+  await expect(list.getByRole('listitem')).toHaveCount(4);
+  await expect(byLabel.getByRole('link', { name: 'Fall list (3)' })).toBeVisible();
+  await byLabel.getByRole('link', { name: 'Bestsellers (4)' }).click();
+  await expect(list.getByRole('listitem')).toHaveCount(5);
+
+  // A copy is a book of its own.
+  await box('Tide Pool Field Notes').click();
+  await bar.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(page.getByText('1 book duplicated')).toBeVisible();
+  await expect(list.getByRole('link', { name: /Tide Pool Field Notes \(copy\)/ })).toContainText('120 pages');
+
+  await box('Tide Pool Field Notes (copy)').click();
+  await box('Night Skies Word Search').click();
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('2 books deleted')).toBeVisible();
+  await expect(list.getByRole('listitem')).toHaveCount(4);
+  await page.keyboard.press('Control+z');
+  await expect(list.getByRole('listitem')).toHaveCount(6);
+  await box('Tide Pool Field Notes (copy)').click();
+  await bar.getByRole('button', { name: 'Delete' }).click();
+  await page
+    .getByRole('navigation', { name: 'Books by label' })
+    .getByRole('link', { name: 'Deleted (1)' })
+    .click();
+  await expect(list.getByRole('listitem')).toHaveCount(1);
+  await expect(list.getByRole('link')).toHaveCount(0);
+  await box('Tide Pool Field Notes (copy)').click();
+  await bar.getByRole('button', { name: 'Restore' }).click();
+  await expect(page.getByText('No book was deleted.')).toBeVisible();
+
+  await page.goto(url('/books'));
+  for (const title of ['Tide Pool Field Notes', 'Tide Pool Field Notes (copy)']) await box(title).click();
+  await bar.getByRole('button', { name: 'Make files' }).click();
+  await expect(page.getByText('Making the files of 2 books.')).toBeVisible();
+  await expect(async () => {
+    await page.goto(url('/books'));
+    await expect(list.getByText('files up to date')).toHaveCount(2, { timeout: 1000 });
+  }).toPass();
+});
+
+test('a word bank is made, changed in the books that use it, renamed, removed and put back', async ({
+  page,
+}) => {
+  await page.goto(url('/words'));
+  const table = page.getByRole('grid', { name: /Word banks/ });
+  const rows = table.getByRole('row');
+  await expect(rows.filter({ hasText: 'Bees & hives' })).toContainText('1 book');
+  await noSeriousFindings(page, 'word banks');
+  await picture(page, 'words');
+
+  await page.getByRole('button', { name: 'New word bank' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Lighthouses');
+  await page.getByRole('textbox', { name: 'Words' }).fill('lamp, lens, fog horn\nlamp\nroute 66');
+  await expect(page.getByText(/left out:/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  const made = rows.filter({ hasText: 'Lighthouses' });
+  await expect(made).toContainText('3');
+  await expect(made).toContainText('no book');
+
+  // A word more, for the book as well: its history says so.
+  await page.getByLabel('Search word banks').fill('bees');
+  await expect(page.getByText('1 word bank', { exact: true })).toBeVisible();
+  await rows.filter({ hasText: 'Bees & hives' }).getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  const words = page.getByRole('textbox', { name: 'Words' });
+  await expect(words).toHaveValue(/propolis/);
+  await words.focus();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.type('skep basket');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Bees and hives');
+  await page.getByRole('checkbox', { name: /Also in the book that uses it/ }).check();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('1 book has the new words.')).toBeVisible();
+  await page.getByLabel('Search word banks').fill('');
+  await expect(rows.filter({ hasText: 'Bees & hives' })).toHaveCount(0);
+  const changed = rows.filter({ hasText: 'Bees and hives' });
+  await expect(changed).toContainText('1 book');
+
+  // By keys: Delete, and back.
+  await changed.getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Remove' }).click();
+  await expect(changed).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(changed).toContainText('1 book');
+
+  await openBook(page, 'The Beekeeper’s Word Hunt');
+  await sections(page).filter({ hasText: 'Word search' }).click();
+  await expect(page.getByText('73 words', { exact: true })).toBeVisible();
+});
+
+test('a book in German prints German words, and its language is chosen in the brief', async ({ page }) => {
+  await openBook(page, 'Night Skies Word Search', 'brief');
+  await page.getByRole('combobox', { name: 'Language' }).click();
+  await page.getByRole('option', { name: 'German' }).click();
+  await expect(page.getByRole('combobox', { name: /Printed words/ })).toHaveText('As the book (German)');
+  await page.getByRole('combobox', { name: 'Language' }).click();
+  await page.getByRole('option', { name: 'Italian' }).click();
+  await page.getByRole('link', { name: 'Proof', exact: true }).click();
+  await page.getByRole('button', { name: /there are none in Italian yet/ }).click();
+  await page.getByRole('combobox', { name: /Printed words/ }).click();
+  await page.getByRole('option', { name: 'Spanish' }).click();
+  await page.getByRole('link', { name: 'Proof', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing to fix' })).toBeVisible();
+  await expect(page.getByText(/there are none in Italian yet/)).toHaveCount(0);
+  await expect(ticket(page, 'Pages')).toBeVisible();
+});
