@@ -5,8 +5,11 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
+import * as v from 'valibot';
+import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
 import { fieldId } from '../parts/field-id.ts';
 import { useDesk, useFrozen } from './book-desk.tsx';
 import { keepPenName } from './keep-pen-name.ts';
@@ -20,20 +23,8 @@ export function PenNameField() {
   const frozen = useFrozen('penName');
   const { revalidate } = useRevalidator();
   const [adding, setAdding] = useState(false);
-  const [name, setName] = useState('');
   const choose = (chosen: string) => edit((recipe) => ({ ...recipe, penName: chosen }));
   const names = [...new Set([...penNames, ...(penName ? [penName] : [])])];
-  const [problem, setProblem] = useState('');
-  const keep = async () => {
-    const wanted = name.trim();
-    if (!wanted) return;
-    setProblem('');
-    const refused = await keepPenName(wanted);
-    if (refused) return setProblem(refused);
-    choose(wanted);
-    setAdding(false);
-    void revalidate();
-  };
   return (
     <>
       <TextField
@@ -54,26 +45,61 @@ export function PenNameField() {
         ))}
         <MenuItem value="+">New pen name…</MenuItem>
       </TextField>
-      <Dialog open={adding} onClose={() => setAdding(false)}>
+      {adding && (
+        <NewPenName
+          onClose={() => setAdding(false)}
+          onKept={(name) => {
+            choose(name);
+            setAdding(false);
+            void revalidate();
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+const NewName = v.object({
+  name: v.pipe(
+    v.string(),
+    v.trim(),
+    v.minLength(1, 'Write the pen name.'),
+    v.maxLength(100, 'Use 100 characters at most.'),
+  ),
+});
+
+function NewPenName({ onClose, onKept }: { onClose: () => void; onKept: (name: string) => void }) {
+  const [refused, setRefused] = useState<string | null>(null);
+  const { form, fields } = useCheckedForm(NewName, async ({ name }) => {
+    const problem = await keepPenName(name);
+    setRefused(problem);
+    if (problem === null) onKept(name);
+  });
+  return (
+    <Dialog open onClose={onClose}>
+      <form {...form}>
         <DialogTitle>New pen name</DialogTitle>
         <DialogContent>
-          <TextField
+          <FormField
+            field={fields.name!}
             label="Pen name"
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: 100 } }}
+            autoFocus
             sx={{ mt: 2, minWidth: 300 }}
-            error={problem !== ''}
-            helperText={problem || 'Exactly as it will appear on every book'}
+            helperText="Exactly as it will appear on every book"
           />
+          {refused && (
+            <Typography role="alert" color="error">
+              {refused}
+            </Typography>
+          )}
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => setAdding(false)}>Cancel</Button>
-          <Button variant="contained" onClick={() => void keep()}>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button type="submit" variant="contained">
             Save
           </Button>
         </DialogActions>
-      </Dialog>
-    </>
+      </form>
+    </Dialog>
   );
 }

@@ -9,7 +9,9 @@ import { useMemo, useState } from 'react';
 import { useFetcher, useSearchParams } from 'react-router';
 import { CartesianGrid, ComposedChart, Line, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
 import { copiesAMonth, copiesRange, DEFAULT_CURVE, fitCurve, INTERVAL_LEVEL } from '#core/niche/index.ts';
+import { readTyped, salesTable } from '#core/niche/own/index.ts';
 import type { KeptPair } from '#server/niches/choices.ts';
+import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
 import { Mark } from '../parts/mark.tsx';
 import { offerUndo } from '../parts/notices.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
@@ -35,8 +37,6 @@ export function Calibration({
 }) {
   const [, setSearch] = useSearchParams();
   const fetcher = useFetcher<{ problem?: string | null }>();
-  const [rank, setRank] = useState('');
-  const [sold, setSold] = useState('');
   const [bringing, setBringing] = useState(false);
   const fitted = useMemo(() => fitCurve(pairs), [pairs]);
   const fits = 'curve' in fitted && fitted.curve.slope < 0 ? fitted : null;
@@ -71,6 +71,13 @@ export function Calibration({
       send({ intent: 'add pair', rank: String(pair.rank), copies: String(pair.copies) }),
     );
   };
+  const { form, fields, reset } = useCheckedForm(
+    (typed) => readTyped(salesTable, typed),
+    (pair) => {
+      send({ intent: 'add pair', rank: String(pair.rank), copies: String(pair.copies) });
+      reset();
+    },
+  );
   return (
     <Box component="section" aria-label="Your own sales">
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', mb: 1 }}>
@@ -206,28 +213,9 @@ export function Calibration({
             ? `${fitted.lacking} Until then the usual curve holds, from half to double.`
             : 'In these pairs more copies go with a worse rank, which cannot be right; the usual curve is kept. Check the pairs.'}
       </Typography>
-      <Box
-        component="form"
-        sx={{ display: 'flex', gap: 2, alignItems: 'flex-start', mb: 2 }}
-        onSubmit={(event) => {
-          event.preventDefault();
-          send({ intent: 'add pair', rank, copies: sold });
-          setRank('');
-          setSold('');
-        }}
-      >
-        <TextField
-          label="Rank"
-          value={rank}
-          onChange={(event) => setRank(event.target.value)}
-          sx={{ width: 130 }}
-        />
-        <TextField
-          label="Copies in 30 days"
-          value={sold}
-          onChange={(event) => setSold(event.target.value)}
-          sx={{ width: 150 }}
-        />
+      <Box component="form" {...form} sx={{ display: 'flex', gap: 2, alignItems: 'flex-start', mb: 2 }}>
+        <FormField field={fields.rank!} label="Rank" sx={{ width: 160 }} />
+        <FormField field={fields.copies!} label="Copies in 30 days" sx={{ width: 190 }} />
         <Button type="submit" variant="outlined">
           Add
         </Button>

@@ -4,7 +4,9 @@ import Chip from '@mui/material/Chip';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import * as v from 'valibot';
 import type { RIVAL_NUMBERS, RivalFilter } from '#core/niche/index.ts';
+import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
 import { useNiche } from './niche-desk.tsx';
 import { count, dollars } from './show.ts';
 
@@ -30,24 +32,34 @@ const MARKS: { value: NonNullable<RivalFilter['marks']> | 'all'; name: string }[
   { value: 'own', name: 'My own rows' },
 ];
 
+/** An end of a range: a number, or nothing. @param open what nothing stands for */
+const end = (open: number) =>
+  v.pipe(
+    v.optional(v.string(), ''),
+    v.trim(),
+    v.transform((text) => (text === '' ? open : Number(text.replace(',', '.')))),
+    v.number('Write a number.'),
+  );
+const Range = v.pipe(
+  v.object({ from: end(Number.NEGATIVE_INFINITY), to: end(Number.POSITIVE_INFINITY) }),
+  v.forward(
+    v.check(({ from, to }) => Number.isFinite(from) || Number.isFinite(to), 'Write a number.'),
+    ['from'],
+  ),
+);
+
 /** What narrows the table: words, marks, ranges marked in a chart or typed, each taken off by itself. */
 export function FilterBar() {
   const { filter, setFilter } = useNiche();
   const [by, setBy] = useState<keyof typeof NAMES>('price');
-  const [from, setFrom] = useState('');
-  const [to, setTo] = useState('');
   const without = (key: keyof RivalFilter) => {
     const { [key]: _, ...others } = filter;
     setFilter(others);
   };
-  const addRange = () => {
-    const least = from.trim() === '' ? Number.NEGATIVE_INFINITY : Number(from.replace(',', '.'));
-    const most = to.trim() === '' ? Number.POSITIVE_INFINITY : Number(to.replace(',', '.'));
-    if (Number.isNaN(least) || Number.isNaN(most) || (from.trim() === '' && to.trim() === '')) return;
-    setFilter({ ...filter, [by]: [Math.min(least, most), Math.max(least, most)] });
-    setFrom('');
-    setTo('');
-  };
+  const { form, fields, reset } = useCheckedForm(Range, ({ from, to }) => {
+    setFilter({ ...filter, [by]: [Math.min(from, to), Math.max(from, to)] });
+    reset();
+  });
   const number = (key: keyof typeof NAMES, value: number) =>
     Number.isFinite(value) ? (MONEY.has(key) ? dollars(value) : count(value)) : '…';
   const chips: [key: keyof RivalFilter, label: string][] = [
@@ -89,14 +101,7 @@ export function FilterBar() {
           </MenuItem>
         ))}
       </TextField>
-      <Box
-        component="form"
-        sx={{ display: 'flex', gap: 1 }}
-        onSubmit={(event) => {
-          event.preventDefault();
-          addRange();
-        }}
-      >
+      <Box component="form" {...form} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
         <TextField
           select
           label="Range"
@@ -110,13 +115,8 @@ export function FilterBar() {
             </MenuItem>
           ))}
         </TextField>
-        <TextField
-          label="from"
-          value={from}
-          onChange={(event) => setFrom(event.target.value)}
-          sx={{ width: 74 }}
-        />
-        <TextField label="to" value={to} onChange={(event) => setTo(event.target.value)} sx={{ width: 74 }} />
+        <FormField field={fields.from!} label="from" sx={{ width: 90 }} />
+        <FormField field={fields.to!} label="to" sx={{ width: 90 }} />
         <Button type="submit" size="small">
           Apply
         </Button>

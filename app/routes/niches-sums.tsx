@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import * as v from 'valibot';
-import { salesTable, USUAL_RATES } from '#core/niche/own/index.ts';
+import { readTyped, salesTable } from '#core/niche/own/index.ts';
 import { addPairs, choicesOf, dropPair, HOME_MARKET, MARKETS, pairsOf } from '#server/niches/choices.ts';
 import { recalculateAll } from '#server/niches/looks.ts';
 import { Calibration } from '../niche/calibration.tsx';
@@ -37,12 +37,9 @@ export async function action({ request }: Route.ActionArgs) {
   if (read.output.intent === 'remove pair') await dropPair(workspaceId, read.output.id);
   else {
     const { rank, copies } = read.output;
-    const row = salesTable.read(
-      { ...(rank ? { rank } : {}), ...(copies ? { copies } : {}) },
-      { writing: { decimal: '.', currency: 'USD', unit: 'in', days: 'year first' }, rates: USUAL_RATES },
-    );
-    if ('problems' in row) return { problem: row.problems.map(({ reason }) => reason).join(' ') };
-    await addPairs(workspaceId, marketIn(request), [row.row]);
+    const pair = readTyped(salesTable, { rank, copies });
+    if ('problems' in pair) return { problem: pair.problems.map(({ reason }) => reason).join(' ') };
+    await addPairs(workspaceId, marketIn(request), [pair.value]);
   }
   await recalculateAll(workspaceId);
   return { problem: null };

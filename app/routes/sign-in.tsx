@@ -3,7 +3,6 @@ import Button from '@mui/material/Button';
 import Divider from '@mui/material/Divider';
 import Paper from '@mui/material/Paper';
 import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Form, redirect, useActionData, useNavigation } from 'react-router';
@@ -11,6 +10,7 @@ import * as v from 'valibot';
 import { auth, DEMO_ACCOUNT, knownAddress, visitorOf, workspaceOf } from '#server/auth.ts';
 import { addPenName } from '#server/pen-names.ts';
 import { Brand } from '../parts/brand.tsx';
+import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
 import { tokens } from '../theme.ts';
 import { formFrom } from '../visitor.server.ts';
 import type { Route } from './+types/sign-in.ts';
@@ -18,21 +18,20 @@ import type { Route } from './+types/sign-in.ts';
 const email = v.pipe(
   v.string(),
   v.trim(),
+  v.nonEmpty('Write your e-mail address.'),
   v.email('Write an e-mail address such as name@press.example.'),
   v.maxLength(200),
 );
-const password = v.pipe(v.string(), v.maxLength(128));
-const Intent = v.variant('intent', [
-  v.object({ intent: v.literal('demo') }),
-  v.object({ intent: v.literal('sign in'), email, password }),
-  v.object({
-    intent: v.literal('sign up'),
-    email,
-    password: v.pipe(password, v.minLength(10, 'Use a password of 10 characters or more.')),
-    name: v.pipe(v.string(), v.trim(), v.minLength(1, 'Write the name of your press.'), v.maxLength(100)),
-    penName: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(100)), ''),
-  }),
-]);
+const password = v.pipe(v.string(), v.nonEmpty('Write your password.'), v.maxLength(128));
+const SignInFields = v.object({ intent: v.literal('sign in'), email, password });
+const SignUpFields = v.object({
+  intent: v.literal('sign up'),
+  email,
+  password: v.pipe(password, v.minLength(10, 'Use a password of 10 characters or more.')),
+  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'Write the name of your press.'), v.maxLength(100)),
+  penName: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(100)), ''),
+});
+const Intent = v.variant('intent', [v.object({ intent: v.literal('demo') }), SignInFields, SignUpFields]);
 
 export async function loader({ request }: Route.LoaderArgs) {
   if (await visitorOf(request)) throw redirect('/');
@@ -137,44 +136,52 @@ export default function SignIn() {
             </Typography>
           </Form>
           <Divider sx={{ my: 5 }}>or</Divider>
-          <Form method="post">
-            <input type="hidden" name="intent" value={fresh ? 'sign up' : 'sign in'} />
-            <Stack spacing={4}>
-              {fresh && (
-                <>
-                  <TextField name="name" label="Name of your press" required autoComplete="organization" />
-                  <TextField
-                    name="penName"
-                    label="Pen name"
-                    autoComplete="off"
-                    helperText="As it stands on your covers. Leave it empty to use the name of your press; more can be added later."
-                  />
-                </>
-              )}
-              <TextField name="email" type="email" label="E-mail" required autoComplete="username" />
-              <TextField
-                name="password"
-                type="password"
-                label="Password"
-                required
-                autoComplete={fresh ? 'new-password' : 'current-password'}
-                {...(fresh ? { helperText: '10 characters or more' } : {})}
-              />
-              {answer?.error && (
-                <Typography role="alert" color="error">
-                  {answer.error}
-                </Typography>
-              )}
-              <Button type="submit" variant="outlined" disabled={busy}>
-                {fresh ? 'Open the account' : 'Sign in'}
-              </Button>
-            </Stack>
-          </Form>
+          <AccountForm key={String(fresh)} fresh={fresh} busy={busy} error={answer?.error} />
           <Button sx={{ mt: 3 }} onClick={() => setFresh(!fresh)}>
             {fresh ? 'I have an account' : 'Create an account'}
           </Button>
         </Paper>
       </Box>
     </Box>
+  );
+}
+
+/** Signs in to an account, or opens one. */
+function AccountForm({ fresh, busy, error }: { fresh: boolean; busy: boolean; error: string | undefined }) {
+  const { form, fields } = useCheckedForm<unknown>(fresh ? SignUpFields : SignInFields);
+  return (
+    <Form method="post" {...form}>
+      <input type="hidden" name="intent" value={fresh ? 'sign up' : 'sign in'} />
+      <Stack spacing={4}>
+        {fresh && (
+          <>
+            <FormField field={fields.name!} label="Name of your press" required autoComplete="organization" />
+            <FormField
+              field={fields.penName!}
+              label="Pen name"
+              autoComplete="off"
+              helperText="As it stands on your covers. Leave it empty to use the name of your press; more can be added later."
+            />
+          </>
+        )}
+        <FormField field={fields.email!} type="email" label="E-mail" required autoComplete="username" />
+        <FormField
+          field={fields.password!}
+          type="password"
+          label="Password"
+          required
+          autoComplete={fresh ? 'new-password' : 'current-password'}
+          {...(fresh ? { helperText: '10 characters or more' } : {})}
+        />
+        {error && (
+          <Typography role="alert" color="error">
+            {error}
+          </Typography>
+        )}
+        <Button type="submit" variant="outlined" disabled={busy}>
+          {fresh ? 'Open the account' : 'Sign in'}
+        </Button>
+      </Stack>
+    </Form>
   );
 }

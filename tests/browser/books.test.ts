@@ -101,6 +101,7 @@ test('a word bank is made, changed in the books that use it, renamed, removed an
   await expect(words).toHaveValue(/propolis/);
   await words.focus();
   await page.keyboard.press('Control+End');
+  await page.keyboard.press('Enter');
   await page.keyboard.type('skep basket');
   await page.getByRole('textbox', { name: 'Name' }).fill('Bees and hives');
   await page.getByRole('checkbox', { name: /Also in the book that uses it/ }).check();
