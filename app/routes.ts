@@ -12,6 +12,7 @@ export default [
   route('faces/:face', 'routes/face.ts'),
   route('pen-names', 'routes/pen-names.ts'),
   route('find', 'routes/find.ts'),
+  route('preferences', 'routes/preferences.ts'),
   route('books/:book/save', 'routes/save-book.ts'),
   route('books/:book/history', 'routes/book-history.ts'),
   route('books/:book/review', 'routes/book-review.ts'),

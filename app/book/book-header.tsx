@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { NavLink, useFetcher, useParams } from 'react-router';
+import { useFormats } from '../parts/formats.tsx';
 import { isRunning } from '../parts/jobs.tsx';
 import { tell } from '../parts/notices.tsx';
 import { saveWords } from '../parts/save-words.ts';
@@ -17,6 +18,7 @@ export function BookHeader() {
   const recipe = useBook((state) => state.value);
   const saveState = useBook((state) => state.saveState);
   const savedAt = useBook((state) => state.savedAt);
+  const { time } = useFormats();
   const undo = useBook((state) => state.undo);
   const redo = useBook((state) => state.redo);
   const steps = useBookSteps();
@@ -49,7 +51,7 @@ export function BookHeader() {
         <Typography variant="body2" color="text.secondary" noWrap suppressHydrationWarning>
           {series}
           {[recipe.penName, recipe.imprint].filter(Boolean).join(' · ')} ·{' '}
-          <span role="status">{saveWords(saveState, savedAt)}</span>
+          <span role="status">{saveWords(saveState, savedAt && time(savedAt))}</span>
         </Typography>
       </Box>
       <Box sx={{ whiteSpace: 'nowrap' }}>

@@ -11,6 +11,7 @@ import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import type { Revision } from '#server/books.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { useBook } from './store.ts';
 
 interface Listed {
@@ -31,6 +32,7 @@ const said = ({ revision, changes }: Listed['revisions'][number]): string => {
 
 /** Every saved state of the book; bringing one back is a change like any other and can be undone. */
 export function History({ onClose }: { onClose: () => void }) {
+  const { moment } = useFormats();
   const id = useBook((state) => state.value.id);
   const current = useBook((state) => state.revision);
   const edit = useBook((state) => state.edit);
@@ -75,10 +77,7 @@ export function History({ onClose }: { onClose: () => void }) {
             {listed?.revisions.map((revision) => (
               <TableRow key={revision.revision}>
                 <TableCell sx={{ whiteSpace: 'nowrap', color: 'text.secondary' }}>
-                  {new Date(revision.createdAt).toLocaleString('en-US', {
-                    dateStyle: 'medium',
-                    timeStyle: 'short',
-                  })}
+                  {moment(new Date(revision.createdAt))}
                 </TableCell>
                 <TableCell title={revision.changes?.join('\n')} sx={{ overflowWrap: 'anywhere' }}>
                   {said(revision)}

@@ -8,7 +8,8 @@ import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { Recipe } from '#core/book/recipe.ts';
 import { showMoney, showRate } from '#core/print/index.ts';
-import { parseLength, showLength, showSize } from '#core/units.ts';
+import { parseLength } from '#core/units.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { tokens } from '../theme.ts';
 import { useDesk } from './book-desk.tsx';
 import { useBook } from './store.ts';
@@ -123,6 +124,7 @@ function Cell({
 /** The book's derived numbers and the state of its checks, always in view. */
 export function JobTicket() {
   const edit = useBook((state) => state.edit);
+  const { length, size } = useFormats();
   const {
     book: { rules },
     ticket,
@@ -162,14 +164,14 @@ export function JobTicket() {
         overflow: 'hidden',
       }}
     >
-      <Cell name="Trim" value={showSize(ticket.trim.width, ticket.trim.height, 'in')} choices={trims} />
+      <Cell name="Trim" value={size(ticket.trim.width, ticket.trim.height)} choices={trims} />
       <Cell
         name="Bleed"
-        value={ticket.bleed ? showLength(rules.bleed.width, 'in') : 'none'}
+        value={ticket.bleed ? length(rules.bleed.width) : 'none'}
         choices={[
           { label: 'None: pages stop at the trim', chosen: !ticket.bleed, act: print({ bleed: false }) },
           {
-            label: `${showLength(rules.bleed.width, 'in')}: pages run over the edge`,
+            label: `${length(rules.bleed.width)}: pages run over the edge`,
             chosen: ticket.bleed,
             act: print({ bleed: true }),
           },
@@ -186,23 +188,19 @@ export function JobTicket() {
       <Cell name="Ink · paper" value={`${ticket.ink} · ${ticket.paper}`} choices={papers} />
       <Cell
         name="Gutter"
-        value={showLength(ticket.gutter, 'in')}
+        value={length(ticket.gutter)}
         note={`The inner margin ${rules.service.name} asks for at ${ticket.pages} pages. It follows the page count.`}
       />
       <Cell
         name="Spine"
-        value={rules.cover.spine ? showLength(ticket.spine, 'in', 3) : 'none'}
+        value={rules.cover.spine ? length(ticket.spine, true) : 'none'}
         note={
           rules.cover.spine
             ? `${ticket.pages} pages of ${ticket.paper} paper. ${ticket.spineText ? 'Wide enough for spine text.' : `Spine text from ${rules.cover.spine.textFromPages} pages.`}`
             : `Books in ${rules.binding.name} binding have no spine.`
         }
       />
-      <Cell
-        name="Wrap"
-        value={showSize(ticket.wrap.width, ticket.wrap.height, 'in', 3)}
-        onOpen={to('wrap')}
-      />
+      <Cell name="Wrap" value={size(ticket.wrap.width, ticket.wrap.height, true)} onOpen={to('wrap')} />
       <Cell
         name="Print cost"
         value={home ? showMoney(home.cost, home.currency) : '–'}

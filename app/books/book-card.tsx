@@ -4,9 +4,9 @@ import Chip from '@mui/material/Chip';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { showSize } from '#core/units.ts';
 import type { BookRow } from '#server/books.ts';
 import { BookCover } from '../parts/book-cover.tsx';
+import { useFormats } from '../parts/formats.tsx';
 import { SubmissionState } from '../parts/submission-state.tsx';
 
 const FILES = {
@@ -29,6 +29,7 @@ export function BookCard({
   /** @param range up to the one that was selected last */
   onSelect: (range: boolean) => void;
 }) {
+  const { size } = useFormats();
   return (
     <Box sx={{ position: 'relative', minWidth: 0 }}>
       <Paper
@@ -56,7 +57,7 @@ export function BookCard({
           {summary ? (
             <>
               <Typography variant="body2" sx={{ mt: 2 }}>
-                {showSize(summary.trim.width, summary.trim.height, 'in')} · {summary.pages} pages
+                {size(summary.trim.width, summary.trim.height)} · {summary.pages} pages
               </Typography>
               <Typography variant="body2" color={files === 'out of date' ? 'error' : 'text.primary'}>
                 {FILES[files]}

@@ -3,11 +3,13 @@ import Typography from '@mui/material/Typography';
 import { Link as To } from 'react-router';
 import { BRIEF_KINDS } from '#core/niche/index.ts';
 import { Facts } from '../parts/facts.tsx';
+import { useFormats } from '../parts/formats.tsx';
 import { useNiche } from './niche-desk.tsx';
-import { dayShown, dollars } from './show.ts';
+import { dollars } from './show.ts';
 
 /** The first brief, short. */
 export function BriefSummary() {
+  const formats = useFormats();
   const { niche, briefs } = useNiche();
   const decided = briefs[0]?.brief;
   if (!decided) return null;
@@ -22,7 +24,7 @@ export function BriefSummary() {
     [
       'Publish by',
       decided.publishBy
-        ? `${dayShown(decided.publishBy)}${decided.occasion ? `, ${decided.occasion}` : ''}`
+        ? `${formats.day(decided.publishBy)}${decided.occasion ? `, ${decided.occasion}` : ''}`
         : 'not decided',
     ],
   ];

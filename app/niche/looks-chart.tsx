@@ -1,7 +1,7 @@
 import { CartesianGrid, Line, LineChart, Tooltip, XAxis, YAxis } from 'recharts';
+import { useFormats } from '../parts/formats.tsx';
 import { tokens } from '../theme.ts';
 import { axis, ChartFrame, ChartTooltip, MARGIN, PLOT } from './chart-frame.tsx';
-import { dayOfYear, dayShown } from './show.ts';
 
 /** A number of the looks over time. */
 export function LooksChart({
@@ -15,6 +15,7 @@ export function LooksChart({
   points: { day: string; value: number | null }[];
   show: (value: number) => string;
 }) {
+  const formats = useFormats();
   const data = points.map(({ day, value }) => ({ at: Date.parse(day), day, value }));
   return (
     <ChartFrame question={question} height={height}>
@@ -26,7 +27,7 @@ export function LooksChart({
           domain={['dataMin', 'dataMax']}
           height={PLOT.bottom}
           tickCount={3}
-          tickFormatter={dayOfYear}
+          tickFormatter={formats.dayOfYear}
           {...axis}
         />
         <YAxis
@@ -42,7 +43,7 @@ export function LooksChart({
             const point = payload?.[0]?.payload as (typeof data)[number] | undefined;
             return point?.value == null ? null : (
               <ChartTooltip>
-                {dayShown(point.day)}: {show(point.value)}
+                {formats.day(point.day)}: {show(point.value)}
               </ChartTooltip>
             );
           }}

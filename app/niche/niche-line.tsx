@@ -5,8 +5,9 @@ import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import { Link as To } from 'react-router';
 import type { NicheRow } from '#server/niches/niches.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { tokens } from '../theme.ts';
-import { copies, count, dayShown, sentence, VERDICT_COLORS, wholeDollars } from './show.ts';
+import { copies, count, sentence, VERDICT_COLORS, wholeDollars } from './show.ts';
 import { Spark } from './spark.tsx';
 import { VerdictMark } from './verdict-mark.tsx';
 
@@ -46,6 +47,7 @@ export function NicheLine({
   chosen: boolean;
   onChoose: () => void;
 }) {
+  const formats = useFormats();
   const { latest, spark, unseen } = niche;
   return (
     <Paper
@@ -88,7 +90,7 @@ export function NicheLine({
         </Link>
         <Typography variant="body2" color="text.secondary" noWrap>
           {latest
-            ? `${count(latest.results)} books, ${copies(latest.demand)} copies a month in the top 20 · ${dayShown(latest.day)}`
+            ? `${count(latest.results)} books, ${copies(latest.demand)} copies a month in the top 20 · ${formats.day(latest.day)}`
             : 'not searched yet'}
           {niche.watched ? ' · ◉ under watch' : ''}
           {unseen ? ` · ${unseen} ${unseen === 1 ? 'change' : 'changes'}` : ''}

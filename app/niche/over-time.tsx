@@ -1,12 +1,14 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { useFormats } from '../parts/formats.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { LooksChart } from './looks-chart.tsx';
 import { useNiche } from './niche-desk.tsx';
-import { copies, count, dayShown } from './show.ts';
+import { copies, count } from './show.ts';
 
 /** Results and demand from look to look, and what moved since the one before. */
 export function OverTime() {
+  const formats = useFormats();
   const { niche, looks, moves, latest } = useNiche();
   if (!latest) return null;
   return (
@@ -26,7 +28,7 @@ export function OverTime() {
       {moves ? (
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
-            Since {dayShown(moves.since)}: results {count(moves.resultsBefore)} → {count(latest.results)},
+            Since {formats.day(moves.since)}: results {count(moves.resultsBefore)} → {count(latest.results)},
             copies {copies(moves.demandBefore)} → {copies(latest.demand)}.
           </Typography>
           {moves.changes.slice(0, 4).map(({ message }) => (

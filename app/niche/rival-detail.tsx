@@ -5,11 +5,13 @@ import { Check, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useRevalidator } from 'react-router';
 import type { Rival } from '#core/niche/index.ts';
+import { inches } from '#core/units.ts';
 import { Facts } from '../parts/facts.tsx';
+import { useFormats } from '../parts/formats.tsx';
 import { LooksChart } from './looks-chart.tsx';
 import { useNiche } from './niche-desk.tsx';
 import { post } from './post.ts';
-import { copies, count, dayShown, dollars, wholeDollars } from './show.ts';
+import { copies, count, dollars, wholeDollars } from './show.ts';
 
 interface Detail {
   /** Null when the shop did not say. */
@@ -38,6 +40,7 @@ const MARKS = [
 
 /** One rival: its cover and first pages, its numbers and how its rank moved, and what can be done with it. */
 export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => void }) {
+  const formats = useFormats();
   const { niche, mark, briefs } = useNiche();
   const { revalidate } = useRevalidator();
   const first = briefs[0];
@@ -75,9 +78,9 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
     ['Reviews', count(rival.reviews)],
     [
       'Specifications',
-      `${rival.trim ? `${rival.trim.width} × ${rival.trim.height} in, ` : ''}${count(rival.pages)} pages, ${rival.ink}`,
+      `${rival.trim ? `${formats.size(inches(rival.trim.width), inches(rival.trim.height))}, ` : ''}${count(rival.pages)} pages, ${rival.ink}`,
     ],
-    ['Published', rival.published ? dayShown(rival.published) : '–'],
+    ['Published', rival.published ? formats.day(rival.published) : '–'],
     ['Shelf', rival.category || '–'],
   ];
   return (

@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
 import { ArrowDown, ArrowUp, EqualNot, Eye, Pencil } from 'lucide-react';
 import { counts, type Rival, type SortKey } from '#core/niche/index.ts';
+import { inches } from '#core/units.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { Mark } from '../parts/mark.tsx';
 import { RowTable } from '../parts/row-table.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
@@ -37,6 +39,7 @@ export function RivalsTable({
   room?: keyof typeof LEFT_OUT;
 }) {
   const { rivals, moves, mark, latest } = useNiche();
+  const formats = useFormats();
   const today = latest ? Date.parse(latest.day) : 0;
   const columns: RowColumn<Rival, ColumnKey>[] = [
     {
@@ -74,8 +77,8 @@ export function RivalsTable({
       key: 'trim',
       upwards: true,
       name: 'Trim',
-      width: 68,
-      show: ({ trim }) => (trim ? `${trim.width} × ${trim.height}` : NOTHING),
+      width: formats.units === 'in' ? 86 : 122,
+      show: ({ trim }) => (trim ? formats.size(inches(trim.width), inches(trim.height)) : NOTHING),
     },
     {
       key: 'pages',

@@ -1,7 +1,5 @@
 import { VERDICT_WORDS, type VerdictPart, type VerdictWord } from '#core/niche/index.ts';
 
-export { dayShown } from '#core/niche/index.ts';
-
 /** How the sums are written for people. A dash stands for what is not known. */
 export const NOTHING = '–';
 
@@ -18,7 +16,7 @@ export const dollars = (value: number | null): string =>
 export const wholeDollars = (value: number | null): string =>
   value === null ? NOTHING : `${value < 0 ? '−' : ''}$${count(Math.abs(value))}`;
 
-export const percent = (value: number): string => `${Math.round(value * 100)} %`;
+export const percent = (value: number): string => `${Math.round(value * 100)}%`;
 
 export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -37,7 +35,3 @@ export const VERDICT_COLORS: Record<VerdictWord, string> = {
 };
 
 export const verdictOrder = (word: VerdictWord | null): number => (word ? VERDICT_WORDS.indexOf(word) : 9);
-
-const daysOfYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
-/** Without its year: 24 Nov. */
-export const dayOfYear = (at: number): string => daysOfYear.format(at);

@@ -71,7 +71,7 @@ export function JobsButton() {
   const running = jobs.filter(isRunning);
   const done = running.reduce((sum, job) => sum + (job.of ? job.done / job.of : 0), 0);
   const label = running.length
-    ? `${running.length} ${running.length === 1 ? 'job' : 'jobs'} · ${Math.round((100 * done) / running.length)} %`
+    ? `${running.length} ${running.length === 1 ? 'job' : 'jobs'} · ${Math.round((100 * done) / running.length)}%`
     : 'Jobs';
   return (
     <>

@@ -10,11 +10,11 @@ import type { Recipe } from '#core/book/recipe.ts';
 import { sectionsOf } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { showMoney } from '#core/print/index.ts';
-import { showSize } from '#core/units.ts';
 import { useDesk } from '../book/book-desk.tsx';
 import { LanguageFields } from '../book/language-fields.tsx';
 import { useBook } from '../book/store.ts';
 import { Choice } from '../parts/choice.tsx';
+import { useFormats } from '../parts/formats.tsx';
 import { LiveTextField } from '../parts/live-text-field.tsx';
 import { NumberField } from '../parts/number-field.tsx';
 
@@ -31,6 +31,7 @@ export default function Brief() {
   const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   const { ticket } = useDesk();
+  const { size } = useFormats();
   const { brief, style } = recipe;
   const numbering = style.numbering as { form: string; place: string; from: number };
   const set = (change: Partial<Recipe['brief']>, mergeAs: string) =>
@@ -55,7 +56,7 @@ export default function Brief() {
   });
   const rows: [string, string][] = [
     ['Contents', [...new Set(kinds)].join(' · ') || 'nothing yet'],
-    ['Trim', showSize(ticket.trim.width, ticket.trim.height, 'in')],
+    ['Trim', size(ticket.trim.width, ticket.trim.height)],
     ['Pages', `${ticket.pages}${brief.pages ? ` (the brief asks for ${brief.pages})` : ''}`],
     [
       'Price',

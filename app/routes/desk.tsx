@@ -8,9 +8,9 @@ import * as v from 'valibot';
 import { listBooks } from '#server/books.ts';
 import { listNiches, markSeen, unseenChanges } from '#server/niches/niches.ts';
 import { listSubmissions } from '#server/submissions.ts';
-import { dayShown } from '../niche/show.ts';
 import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { BookCover } from '../parts/book-cover.tsx';
+import { useFormats } from '../parts/formats.tsx';
 import { SubmissionState } from '../parts/submission-state.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/desk.ts';
@@ -50,6 +50,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 /** What lies on the desk: the books at work, what changed in niches under watch, what the service said. */
 export default function Desk({ loaderData }: Route.ComponentProps) {
+  const formats = useFormats();
   const { name, books, niches, changes, submissions } = loaderData;
   const fetcher = useFetcher();
   return (
@@ -125,7 +126,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
                 {phrase}
               </Link>
               <Typography variant="body2" color="text.secondary">
-                {dayShown(day)}
+                {formats.day(day)}
               </Typography>
               <Typography variant="body2" component="div">
                 {messages.slice(0, TOLD).map((message) => (

@@ -15,7 +15,8 @@ import { looksAt } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { useNiche } from '../niche/niche-desk.tsx';
 import { post } from '../niche/post.ts';
-import { copies, dayShown } from '../niche/show.ts';
+import { copies } from '../niche/show.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { tokens } from '../theme.ts';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
@@ -58,6 +59,7 @@ const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ');
 
 /** When to publish: occasions by country, demand by month, and the days a book needs before each. */
 export default function NicheWhen({ loaderData }: Route.ComponentProps) {
+  const formats = useFormats();
   const { niche, looks, choices, briefs } = useNiche();
   const { country, occasions, from } = loaderData;
   const [, setSearch] = useSearchParams();
@@ -135,14 +137,14 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
                     color: late ? 'text.secondary' : undefined,
                   }}
                 >
-                  <td>{dayShown(day)}</td>
+                  <td>{formats.day(day)}</td>
                   <td>
                     {name}
                     {kind === 'public' ? ' · day off' : ''}
                   </td>
-                  <td>{dayShown(start)}</td>
-                  <td>{late ? 'too late this year' : dayShown(submit)}</td>
-                  <td>{dayShown(publish)}</td>
+                  <td>{formats.day(start)}</td>
+                  <td>{late ? 'too late this year' : formats.day(submit)}</td>
+                  <td>{formats.day(publish)}</td>
                   <td>
                     <Button
                       size="small"
@@ -219,7 +221,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
         </Link>
         {decided?.publishBy && (
           <Typography sx={{ mt: 3 }}>
-            The brief of “{niche.phrase}” says {dayShown(decided.publishBy)}
+            The brief of “{niche.phrase}” says {formats.day(decided.publishBy)}
             {decided.occasion ? `, for ${decided.occasion}` : ''}.
           </Typography>
         )}

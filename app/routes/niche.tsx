@@ -12,7 +12,7 @@ import { archiveNiches, openNiche, watchNiche } from '#server/niches/niches.ts';
 import { type PhraseRow, phrasesJson } from '#server/niches/phrases.ts';
 import { NicheDeskProvider, useNiche } from '../niche/niche-desk.tsx';
 import { beginRivals } from '../niche/rivals.ts';
-import { dayShown } from '../niche/show.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { isRunning } from '../parts/jobs.tsx';
 import { JobLine } from '../parts/jobs-button.tsx';
 import { ViewShortcuts } from '../parts/view-shortcuts.tsx';
@@ -112,13 +112,14 @@ export default function Niche({ loaderData }: Route.ComponentProps) {
 }
 
 function Header() {
+  const formats = useFormats();
   const desk = useNiche();
   const { niche, looks, latest, rivals, problem, jobs } = desk;
   const busy = useNavigation().formMethod === 'POST';
   const look = jobs.find((job) => job.kind === 'look' && (isRunning(job) || job.state === 'failed'));
   const looked = latest
     ? [
-        `Checked on Wrenfair, ${dayShown(latest.day)}`,
+        `Checked on Wrenfair, ${formats.day(latest.day)}`,
         looks.length > 1
           ? `${looks.length - 1} earlier ${looks.length === 2 ? 'snapshot' : 'snapshots'}`
           : '',

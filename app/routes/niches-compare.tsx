@@ -10,18 +10,10 @@ import { choicesOf, curveOf } from '#server/niches/choices.ts';
 import { looksAt } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { countedRivals } from '#server/niches/rivals.ts';
-import {
-  copies,
-  count,
-  dayShown,
-  dollars,
-  partValue,
-  sentence,
-  VERDICT_COLORS,
-  wholeDollars,
-} from '../niche/show.ts';
+import { copies, count, dollars, partValue, sentence, VERDICT_COLORS, wholeDollars } from '../niche/show.ts';
 import { Spark } from '../niche/spark.tsx';
 import { VerdictMark } from '../niche/verdict-mark.tsx';
+import { useFormats } from '../parts/formats.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niches-compare.ts';
@@ -69,6 +61,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 /** Up to four niches side by side, part by part. */
 export default function Compare({ loaderData }: Route.ComponentProps) {
+  const formats = useFormats();
   const { niches } = loaderData;
   type Shown = (typeof niches)[number];
   const parts = niches.find(({ verdict }) => verdict)?.verdict?.parts ?? [];
@@ -94,7 +87,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
       name: what,
       words: ({ verdict }: Shown) => {
         const part = verdict?.parts.find((one) => one.id === id);
-        return part ? `${partValue(part.value, part.unit)} · counts ${Math.round(part.score * 100)} %` : '–';
+        return part ? `${partValue(part.value, part.unit)} · counts ${Math.round(part.score * 100)}%` : '–';
       },
     })),
     { name: 'Sellers in the top 20', words: ({ verdict }) => (verdict ? count(verdict.sellers) : '–') },
@@ -184,7 +177,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
                   {phrase}
                 </Link>
                 <Typography variant="caption" component="div">
-                  {day ? dayShown(day) : ''}
+                  {day ? formats.day(day) : ''}
                 </Typography>
               </th>
             ))}

@@ -4,14 +4,17 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { Link as To, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
+import type { Formatting } from '#core/formats.ts';
 import { type EstimatedComparable, estimate, trimName } from '#core/niche/index.ts';
+import { inches } from '#core/units.ts';
 import { curveOf } from '#server/niches/choices.ts';
 import { recalculateSoon } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { addOwnRivals } from '#server/niches/rivals.ts';
 import { ServiceRefusal, TransientServiceError } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
-import { copies, count, dayShown, dollars, NOTHING, wholeDollars } from '../niche/show.ts';
+import { copies, count, dollars, NOTHING, wholeDollars } from '../niche/show.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { RowTable } from '../parts/row-table.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
@@ -86,7 +89,7 @@ type Key =
   | 'royalty'
   | 'earnings';
 
-const COLUMNS: RowColumn<EstimatedComparable, Key>[] = [
+const columnsOf = (formats: Formatting): RowColumn<EstimatedComparable, Key>[] => [
   { key: 'rank', upwards: true, name: 'Rank', width: 78, show: ({ rank }) => count(rank) },
   {
     key: 'title',
@@ -102,8 +105,8 @@ const COLUMNS: RowColumn<EstimatedComparable, Key>[] = [
     key: 'trim',
     upwards: true,
     name: 'Trim',
-    width: 80,
-    show: ({ trim }) => (trim ? `${trim.width} × ${trim.height}` : NOTHING),
+    width: 130,
+    show: ({ trim }) => (trim ? formats.size(inches(trim.width), inches(trim.height)) : NOTHING),
   },
   { key: 'pages', name: 'Pages', width: 64, show: ({ pages }) => count(pages) },
   { key: 'price', name: 'Price', width: 72, show: ({ price }) => dollars(price) },
@@ -112,20 +115,21 @@ const COLUMNS: RowColumn<EstimatedComparable, Key>[] = [
     key: 'published',
     name: 'Since',
     width: 110,
-    show: ({ published }) => (published ? dayShown(published) : NOTHING),
+    show: ({ published }) => (published ? formats.day(published) : NOTHING),
   },
   { key: 'copies', name: 'Copies/mo', width: 90, show: (book) => copies(book.copies) },
   { key: 'royalty', name: 'Royalty', width: 76, show: ({ royalty }) => dollars(royalty) },
   { key: 'earnings', name: 'Earns/mo', width: 86, show: ({ earnings }) => wholeDollars(earnings) },
 ];
 
-const OTHERS = COLUMNS.filter(({ key }) => key !== 'title');
-
 const value = (book: EstimatedComparable, key: Key): number | string =>
   key === 'trim' ? (book.trim ? book.trim.width * book.trim.height : 0) : (book[key] ?? 0);
 
 /** The hundred best sellers of a shelf of the marketplace. */
 export default function Shelf100({ loaderData }: Route.ComponentProps) {
+  const formats = useFormats();
+  const columns = useMemo(() => columnsOf(formats), [formats]);
+  const others = columns.filter(({ key }) => key !== 'title');
   const { name, day, books, niche, trouble } = loaderData;
   const [sort, setSort] = useState<Sort<Key>>({ by: 'rank', down: false });
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -153,17 +157,17 @@ export default function Shelf100({ loaderData }: Route.ComponentProps) {
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'baseline' }}>
         <Typography variant="h1">{name}</Typography>
         <Typography color="text.secondary" sx={{ flex: 1 }}>
-          {day ? `the ${books.length} best sellers on ${dayShown(day)}` : trouble}
+          {day ? `the ${books.length} best sellers on ${formats.day(day)}` : trouble}
         </Typography>
         <SaveCsv
           name={name}
           disabled={books.length === 0}
           rows={() => [
-            ['title', 'author', ...OTHERS.map(({ name: heading }) => heading.toLowerCase())],
+            ['title', 'author', ...others.map(({ name: heading }) => heading.toLowerCase())],
             ...rows.map((book) => [
               book.title,
               book.penName,
-              ...OTHERS.map(({ key }) => (key === 'trim' ? trimName(book) : book[key])),
+              ...others.map(({ key }) => (key === 'trim' ? trimName(book) : book[key])),
             ]),
           ]}
         />
@@ -199,7 +203,7 @@ export default function Shelf100({ loaderData }: Route.ComponentProps) {
       <RowTable<EstimatedComparable, Key>
         label="Best sellers"
         keysTold="Arrows move, Space chooses"
-        columns={COLUMNS}
+        columns={columns}
         count={rows.length}
         lineAt={(index) => rows[index]!}
         idOf={({ id }) => id}

@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { Link as To, useRevalidator } from 'react-router';
 import { listSubmissions } from '#server/submissions.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { isWaiting, SubmissionState } from '../parts/submission-state.tsx';
 import { requireVisitor } from '../visitor.server.ts';
@@ -26,6 +27,7 @@ const LOOK_MS = 2500;
 
 /** Every book that was submitted, and what the service said. */
 export default function Submissions({ loaderData }: Route.ComponentProps) {
+  const { moment } = useFormats();
   const { submissions } = loaderData;
   const { revalidate } = useRevalidator();
   const waiting = submissions.some(isWaiting);
@@ -81,12 +83,7 @@ export default function Submissions({ loaderData }: Route.ComponentProps) {
                     </Link>
                   </TableCell>
                   <TableCell sx={{ textTransform: 'capitalize' }}>{row.service}</TableCell>
-                  <TableCell suppressHydrationWarning>
-                    {new Date(row.createdAt).toLocaleString('en-GB', {
-                      dateStyle: 'medium',
-                      timeStyle: 'short',
-                    })}
-                  </TableCell>
+                  <TableCell suppressHydrationWarning>{moment(new Date(row.createdAt))}</TableCell>
                   <TableCell>
                     <SubmissionState state={row.state} reasons={row.reasons} />
                   </TableCell>

@@ -1,5 +1,5 @@
+import { formatting, USUAL_FORMATS } from '../formats.ts';
 import { TOP } from './verdict.ts';
-import { dayShown } from './when.ts';
 
 /** What a look saw, as far as changes are told from it. */
 export interface LookSummary {
@@ -15,6 +15,9 @@ export interface Change {
   kind: 'new rival' | 'price war' | 'demand up' | 'demand down' | 'rival moved' | 'rival gone';
   message: string;
 }
+
+/** Messages are kept as they were told, in the usual form of days. */
+const { day } = formatting(USUAL_FORMATS);
 
 /** A price is cut when it falls by so much; a war is so many of the top rivals at once. */
 const CUT = 0.1;
@@ -43,17 +46,17 @@ export function changesBetween(before: LookSummary, after: LookSummary): Change[
   if (cut.length >= WAR)
     changes.push({
       kind: 'price war',
-      message: `${cut.length} of the top ${TOP} cost at least ${CUT * 100} % less than on ${dayShown(before.day)}.`,
+      message: `${cut.length} of the top ${TOP} cost at least ${CUT * 100}% less than on ${day(before.day)}.`,
     });
   if (before.demand > 0 && after.demand >= before.demand * DOUBLED)
     changes.push({
       kind: 'demand up',
-      message: `The top ${TOP} sell ${count(after.demand)} copies a month, up from ${count(before.demand)} on ${dayShown(before.day)}.`,
+      message: `The top ${TOP} sell ${count(after.demand)} copies a month, up from ${count(before.demand)} on ${day(before.day)}.`,
     });
   if (after.demand > 0 && before.demand >= after.demand * DOUBLED)
     changes.push({
       kind: 'demand down',
-      message: `The top ${TOP} sell ${count(after.demand)} copies a month, down from ${count(before.demand)} on ${dayShown(before.day)}.`,
+      message: `The top ${TOP} sell ${count(after.demand)} copies a month, down from ${count(before.demand)} on ${day(before.day)}.`,
     });
   return changes;
 }

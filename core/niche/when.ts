@@ -1,14 +1,5 @@
 import { addDays, formatISO, parseISO } from 'date-fns';
 
-const days = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  timeZone: 'UTC',
-});
-/** A day for people: 24 Nov 2026. */
-export const dayShown = (day: string): string => days.format(new Date(`${day}T12:00:00Z`));
-
 /** Days before an occasion that a book needs. */
 export interface Lead {
   sellingDays: number;

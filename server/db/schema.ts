@@ -13,6 +13,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Recipe } from '#core/book/recipe.ts';
+import type { Formats } from '#core/formats.ts';
 import type { Rights } from '#core/resources/index.ts';
 import type { BookSummary } from '../book-summary.ts';
 
@@ -90,6 +91,8 @@ export const signInTries = pgTable('sign_in_tries', {
 export const workspace = pgTable('workspace', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
+  /** How it reads lengths and days; see core/formats.ts. */
+  formats: jsonb('formats').$type<Partial<Formats>>().notNull().default({}),
   createdAt: created(),
 });
 

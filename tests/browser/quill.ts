@@ -53,7 +53,7 @@ export const awake = (page: Page) =>
   );
 
 /** Waits until the last change has been saved. */
-export const saved = (page: Page) => expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
+export const saved = (page: Page) => expect(page.getByText(/saved \d+:\d\d/)).toBeVisible();
 
 /** Starts an empty book of one's own, so that tests do not lean on each other. */
 export async function emptyBook(page: Page): Promise<string> {

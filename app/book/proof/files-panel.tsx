@@ -5,6 +5,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useFetcher, useParams } from 'react-router';
 import { partOfFile } from '#core/export/fingerprints.ts';
+import { useFormats } from '../../parts/formats.tsx';
 import { isRunning } from '../../parts/jobs.tsx';
 import { JobLine } from '../../parts/jobs-button.tsx';
 import { isWaiting, SubmissionState } from '../../parts/submission-state.tsx';
@@ -16,6 +17,7 @@ const size = (bytes: number) =>
 
 /** The files of the book, whether they are as new as the recipe, and the way to the printing service. */
 export function FilesPanel() {
+  const { moment } = useFormats();
   const {
     book: { rules },
     files,
@@ -125,7 +127,7 @@ export function FilesPanel() {
         <Box key={row.id} sx={{ mt: 3, pt: 2, borderTop: 1, borderColor: 'divider' }}>
           <SubmissionState state={row.state} reasons={row.reasons} />
           <Typography variant="caption" suppressHydrationWarning>
-            {new Date(row.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+            {moment(new Date(row.createdAt))}
           </Typography>
         </Box>
       ))}

@@ -1,0 +1,71 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Stack from '@mui/material/Stack';
+import { useState } from 'react';
+import { useFetcher } from 'react-router';
+import type { Formats } from '#core/formats.ts';
+import { Choice } from './choice.tsx';
+import { useFormats } from './formats.tsx';
+import { useCommand } from './shortcuts.tsx';
+
+/** The name of the workspace, which opens how it reads lengths and days. */
+export function Preferences({ name }: { name: string }) {
+  const { units, days } = useFormats();
+  const [open, setOpen] = useState(false);
+  const fetcher = useFetcher();
+  useCommand({ does: 'Preferences', group: 'Everywhere' }, () => setOpen(true));
+  const choose = (change: Partial<Formats>) =>
+    void fetcher.submit({ units, days, ...change }, { method: 'post', action: '/preferences' });
+  return (
+    <>
+      <Button
+        size="small"
+        onClick={() => setOpen(true)}
+        title="Preferences"
+        sx={{
+          color: '#d8d2c4',
+          fontWeight: 400,
+          display: { xs: 'none', md: 'inline-flex' },
+          maxWidth: 200,
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: 'nowrap',
+        }}
+      >
+        {name}
+      </Button>
+      <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="xs">
+        <DialogTitle>Preferences of {name}</DialogTitle>
+        <DialogContent>
+          <Stack spacing={4} sx={{ pt: 1 }}>
+            <Choice
+              label="Units"
+              value={units}
+              choices={[
+                { value: 'in', label: 'Inches' },
+                { value: 'mm', label: 'Millimeters' },
+              ]}
+              onChange={(chosen) => choose({ units: chosen })}
+            />
+            <Choice
+              label="Dates"
+              value={days}
+              choices={[
+                { value: 'month first', label: 'Nov 24, 2026' },
+                { value: 'day first', label: '24 Nov 2026' },
+                { value: 'year first', label: '2026-11-24' },
+              ]}
+              onChange={(chosen) => choose({ days: chosen })}
+            />
+          </Stack>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => setOpen(false)}>Close</Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  );
+}

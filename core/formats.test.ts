@@ -1,0 +1,37 @@
+import * as v from 'valibot';
+import { describe, expect, it } from 'vitest';
+import { formatsSchema, formatting, USUAL_FORMATS } from './formats.ts';
+import { inches } from './units.ts';
+
+describe('the forms in which a workspace reads days and lengths', () => {
+  // ISO 8601 for the year first; the other two are how English is written in the US and in the UK (Unicode CLDR).
+  it.each([
+    ['month first', 'Nov 4, 2026', 'Nov 4', 'Jan 1, 2027'],
+    ['day first', '4 Nov 2026', '4 Nov', '1 Jan 2027'],
+    ['year first', '2026-11-04', '11-04', '2027-01-01'],
+  ] as const)('%s', (days, day, dayOfYear, newYear) => {
+    const forms = formatting({ ...USUAL_FORMATS, days });
+    expect(forms.day('2026-11-04')).toBe(day);
+    expect(forms.dayOfYear(Date.UTC(2026, 10, 4, 23, 59))).toBe(dayOfYear);
+    expect(forms.day('2027-01-01')).toBe(newYear);
+    const at = new Date(2026, 10, 4, 17, 5);
+    expect(forms.time(at).replace('\u202F', ' ')).toBe(days === 'month first' ? '5:05 PM' : '17:05');
+    expect(forms.moment(at)).toBe(`${day}, ${forms.time(at)}`);
+  });
+
+  it('inches and millimeters, to the decimals that matter', () => {
+    const [us, metric] = [USUAL_FORMATS, { ...USUAL_FORMATS, units: 'mm' as const }].map(formatting);
+    expect(us!.size(inches(6), inches(9))).toBe('6 × 9 in');
+    expect(us!.length(inches(0.27), true)).toBe('0.270 in');
+    // ISO 216: A5 is 148 × 210 mm.
+    expect(metric!.size(inches(148 / 25.4), inches(210 / 25.4))).toBe('148 × 210 mm');
+    expect(metric!.size(inches(6), inches(9))).toBe('152.4 × 228.6 mm');
+    expect(metric!.length(inches(0.27), true)).toBe('6.86 mm');
+  });
+
+  it('what was never chosen is the usual, and nothing else can be chosen', () => {
+    expect(v.parse(formatsSchema, {})).toEqual({ units: 'in', days: 'month first' });
+    expect(v.safeParse(formatsSchema, { units: 'pt' }).success).toBe(false);
+    expect(formatting(USUAL_FORMATS)).toBe(formatting({ ...USUAL_FORMATS }));
+  });
+});

@@ -1,0 +1,68 @@
+import * as v from 'valibot';
+import { enumOf, exactObject } from './schema.ts';
+import { showLength, showSize } from './units.ts';
+
+/** How lengths and days are written for the people of a workspace. */
+export const formatsSchema = exactObject({
+  units: v.optional(enumOf(['in', 'mm']), 'in'),
+  days: v.optional(enumOf(['month first', 'day first', 'year first']), 'month first'),
+});
+
+export type Formats = v.InferOutput<typeof formatsSchema>;
+
+export const USUAL_FORMATS: Formats = v.parse(formatsSchema, {});
+
+/** The language whose way of writing days and times is meant. */
+const LOCALES = { 'month first': 'en-US', 'day first': 'en-GB', 'year first': 'en-CA' } as const;
+
+export interface Formatting extends Formats {
+  /** @param day as ISO 8601 has it: `2026-11-24` */
+  day(day: string): string;
+  /** A day without its year. @param at milliseconds since 1970, UTC */
+  dayOfYear(at: number): string;
+  /** An hour of the reader's own time zone. */
+  time(at: Date): string;
+  /** Day and hour of the reader's own time zone. */
+  moment(at: Date): string;
+  /** @param points exact: with all decimals that matter in print */
+  length(points: number, exact?: boolean): string;
+  /** Width and height, in points. */
+  size(width: number, height: number, exact?: boolean): string;
+}
+
+const known = new Map<string, Formatting>();
+
+/** Writes days, times and lengths in the forms that were chosen. The same for the same choice. */
+export function formatting(formats: Formats): Formatting {
+  const key = `${formats.units} ${formats.days}`;
+  let found = known.get(key);
+  if (!found) {
+    found = make(formats);
+    known.set(key, found);
+  }
+  return found;
+}
+
+function make({ units, days }: Formats): Formatting {
+  const locale = LOCALES[days];
+  const words = { year: 'numeric', month: 'short', day: 'numeric' } as const;
+  const figures = { year: 'numeric', month: '2-digit', day: '2-digit' } as const;
+  const form = days === 'year first' ? figures : words;
+  const { year: _, ...withoutYear } = form;
+  const time = { hour: 'numeric', minute: '2-digit' } as const;
+  const dayForm = new Intl.DateTimeFormat(locale, { ...form, timeZone: 'UTC' });
+  const yearless = new Intl.DateTimeFormat(locale, { ...withoutYear, timeZone: 'UTC' });
+  const timeForm = new Intl.DateTimeFormat(days === 'month first' ? 'en-US' : 'en-GB', time);
+  const dateForm = new Intl.DateTimeFormat(locale, form);
+  const decimals = units === 'in' ? 3 : 2;
+  return {
+    units,
+    days,
+    day: (day) => dayForm.format(new Date(`${day}T12:00:00Z`)),
+    dayOfYear: (at) => yearless.format(at),
+    time: (at) => timeForm.format(at),
+    moment: (at) => `${dateForm.format(at)}, ${timeForm.format(at)}`,
+    length: (points, exact = false) => showLength(points, units, exact ? decimals : undefined),
+    size: (width, height, exact = false) => showSize(width, height, units, exact ? decimals : undefined),
+  };
+}

@@ -1,0 +1,1 @@
+ALTER TABLE "workspace" ADD COLUMN "formats" jsonb DEFAULT '{}'::jsonb NOT NULL;
