@@ -16,6 +16,8 @@ describe('the forms in which a workspace reads days and lengths', () => {
     expect(forms.day('2027-01-01')).toBe(newYear);
     const at = new Date(2026, 10, 4, 17, 5);
     expect(forms.time(at).replace('\u202F', ' ')).toBe(days === 'month first' ? '5:05 PM' : '17:05');
+    const early = forms.time(new Date(2026, 10, 4, 8, 5)).replace('\u202F', ' ');
+    expect(early).toBe(days === 'month first' ? '8:05 AM' : '08:05');
     expect(forms.moment(at)).toBe(`${day}, ${forms.time(at)}`);
   });
 

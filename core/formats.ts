@@ -2,10 +2,19 @@ import * as v from 'valibot';
 import { enumOf, exactObject } from './schema.ts';
 import { showLength, showSize } from './units.ts';
 
+const units = enumOf(['in', 'mm']);
+const days = enumOf(['month first', 'day first', 'year first']);
+
 /** How lengths and days are written for the people of a workspace. */
 export const formatsSchema = exactObject({
-  units: v.optional(enumOf(['in', 'mm']), 'in'),
-  days: v.optional(enumOf(['month first', 'day first', 'year first']), 'month first'),
+  units: v.optional(units, 'in'),
+  days: v.optional(days, 'month first'),
+});
+
+/** Some of them, the others as they are. */
+export const formatsChangeSchema = exactObject({
+  units: v.exactOptional(units),
+  days: v.exactOptional(days),
 });
 
 export type Formats = v.InferOutput<typeof formatsSchema>;
@@ -49,10 +58,12 @@ function make({ units, days }: Formats): Formatting {
   const figures = { year: 'numeric', month: '2-digit', day: '2-digit' } as const;
   const form = days === 'year first' ? figures : words;
   const { year: _, ...withoutYear } = form;
-  const time = { hour: 'numeric', minute: '2-digit' } as const;
   const dayForm = new Intl.DateTimeFormat(locale, { ...form, timeZone: 'UTC' });
   const yearless = new Intl.DateTimeFormat(locale, { ...withoutYear, timeZone: 'UTC' });
-  const timeForm = new Intl.DateTimeFormat(days === 'month first' ? 'en-US' : 'en-GB', time);
+  const timeForm =
+    days === 'month first'
+      ? new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit' })
+      : new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
   const dateForm = new Intl.DateTimeFormat(locale, form);
   const decimals = units === 'in' ? 3 : 2;
   return {

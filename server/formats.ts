@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql as raw } from 'drizzle-orm';
 import * as v from 'valibot';
 import { type Formats, formatsSchema, USUAL_FORMATS } from '#core/formats.ts';
 import { db } from './db/client.ts';
@@ -14,6 +14,10 @@ export async function formatsOf(workspaceId: string): Promise<Formats> {
   return read.success ? read.output : USUAL_FORMATS;
 }
 
-export async function saveFormats(workspaceId: string, formats: Formats): Promise<void> {
-  await db().update(workspace).set({ formats }).where(eq(workspace.id, workspaceId));
+/** Changes what is given and leaves the rest: two choices made one right after the other are both kept. */
+export async function saveFormats(workspaceId: string, change: Partial<Formats>): Promise<void> {
+  await db()
+    .update(workspace)
+    .set({ formats: raw`${workspace.formats} || ${JSON.stringify(change)}::jsonb` })
+    .where(eq(workspace.id, workspaceId));
 }

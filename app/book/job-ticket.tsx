@@ -13,6 +13,7 @@ import { useFormats } from '../parts/formats.tsx';
 import { tokens } from '../theme.ts';
 import { useDesk } from './book-desk.tsx';
 import { useBook } from './store.ts';
+import { TrimDialog } from './trim-dialog.tsx';
 
 const glow = keyframes({
   from: { backgroundColor: tokens.verdigrisSoft },
@@ -132,16 +133,19 @@ export function JobTicket() {
   } = useDesk();
   const navigate = useNavigate();
   const { book } = useParams();
+  const [trimming, setTrimming] = useState(false);
   const to = (view: string) => () => void navigate(`/books/${book}/${view}`);
   const print = (change: Partial<Recipe['print']>) => () =>
     void edit((now) => ({ ...now, print: { ...now.print, ...change } }));
   const [home] = ticket.markets;
   const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
-  const trims = rules.trims.map(({ name, width, height }) => ({
-    label: name,
+  const listed = rules.trims.map(({ name, points, width, height }) => ({
+    // A trim that is named by its size is named in the units of the workspace.
+    label: /^[\d.]+ ×/.test(name) ? size(points.width, points.height) : name,
     chosen: parseLength(width) === ticket.trim.width && parseLength(height) === ticket.trim.height,
     act: print({ trim: { width, height } }),
   }));
+  const trims = [...listed, { label: 'Another trim…', act: () => setTrimming(true) }];
   const papers = rules.papers.flatMap((paper) =>
     paper.inks.map((ink) => ({
       label: `${ink} ink, ${paper.name} paper`,
@@ -231,6 +235,17 @@ export function JobTicket() {
         tone={mustFix ? 'error.main' : 'primary.main'}
         onOpen={to('proof')}
       />
+      {trimming && (
+        <TrimDialog
+          trim={ticket.trim}
+          rules={rules}
+          onClose={() => setTrimming(false)}
+          onTake={(trim) => {
+            print({ trim })();
+            setTrimming(false);
+          }}
+        />
+      )}
     </Box>
   );
 }

@@ -18,7 +18,7 @@ export function Preferences({ name }: { name: string }) {
   const fetcher = useFetcher();
   useCommand({ does: 'Preferences', group: 'Everywhere' }, () => setOpen(true));
   const choose = (change: Partial<Formats>) =>
-    void fetcher.submit({ units, days, ...change }, { method: 'post', action: '/preferences' });
+    void fetcher.submit({ ...change }, { method: 'post', action: '/preferences' });
   return (
     <>
       <Button

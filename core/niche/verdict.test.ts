@@ -167,7 +167,7 @@ describe('changes between looks', () => {
     const found = changesBetween(before, look('2026-11-09', { demand: 900, rivals }));
     expect(found.map(({ kind }) => kind)).toEqual(['new rival', 'price war', 'demand up']);
     expect(found[0]!.message).toBe('“Late Comer” is new in the top 20, at rank 1,010.');
-    expect(found[1]!.message).toContain('6 of the top 20 cost at least 10 % less than on 1 Nov 2026');
+    expect(found[1]!.message).toContain('6 of the top 20 cost at least 10% less than on Nov 1, 2026');
   });
 
   it('a watched rival is told when its rank or price moves, or it is gone', () => {

@@ -7,10 +7,14 @@ const points = v.pipe(v.string(), v.regex(LENGTH_PATTERN), v.transform(parseLeng
 const share = v.strictObject({ fixed: v.number(), perPage: v.number() });
 const byTrimClass = v.strictObject({ regular: share, large: share });
 
+const sizeInPoints = v.strictObject({ width: points, height: points });
+
 /** What holds for books of one binding. */
 const BindingSchema = v.strictObject({
   id: v.string(),
   name: v.string(),
+  /** Any trim between these is printed; the usual ones are below. */
+  trimLimits: v.strictObject({ least: sizeInPoints, most: sizeInPoints }),
   trims: v.array(
     v.pipe(
       v.strictObject({ name: v.string(), width: v.string(), height: v.string() }),

@@ -10,7 +10,7 @@ import { legibility } from './checks/legibility.ts';
 import { listing } from './checks/listing.ts';
 import { names } from './checks/names.ts';
 import { overlap } from './checks/overlap.ts';
-import { margins, pageCount } from './checks/pages.ts';
+import { margins, pageCount, trimSize } from './checks/pages.ts';
 import { resources } from './checks/resources.ts';
 import { safeArea } from './checks/safe-area.ts';
 import { barcodeClear, coverGround, spineText } from './checks/wrap.ts';
@@ -22,6 +22,7 @@ export const checks: readonly Check[] = [
   overlap,
   margins,
   pageCount,
+  trimSize,
   minimums,
   fonts,
   resources,

@@ -30,6 +30,9 @@ const priced = (us: number | undefined, gb: number | undefined) => ({
     prices: { ...(us === undefined ? {} : { us }), ...(gb === undefined ? {} : { gb }) },
   },
 });
+const selling = (more: object) => ({
+  listing: { description: 'A book.', keywords: ['book'], prices: { us: 9, gb: 9 }, ...more },
+});
 const hiding =
   (...ids: string[]) =>
   (recipe: Recipe) =>
@@ -71,6 +74,28 @@ const books: [name: string, recipe: Recipe][] = [
       cover: { composition: 'field', fields: { blurb: 'Bees and more bees. '.repeat(55) } },
     }),
   ],
+  ['narrower than is printed', recipeOf([ruled(120)], sized(3.9, 6))],
+  ['lower than is printed', recipeOf([ruled(120)], sized(8, 5.5))],
+  ['wider than is printed', recipeOf([ruled(120)], { ...sized(9, 9), ...priced(12, 12) })],
+  ['higher than is printed', recipeOf([ruled(120)], { ...sized(8.5, 14), ...priced(12, 12) })],
+  ['a trim that nobody else has', recipeOf([ruled(120)], sized(6.14, 9.21))],
+  ['a keyword that is too long', recipeOf([ruled(120)], selling({ keywords: ['bees '.repeat(11)] }))],
+  ['a keyword as long as it may be', recipeOf([ruled(120)], selling({ keywords: ['b'.repeat(50)] }))],
+  ['too many keywords', recipeOf([ruled(120)], selling({ keywords: 'abcdefgh'.split('') }))],
+  ['a description that is too long', recipeOf([ruled(120)], selling({ description: 'b'.repeat(4001) }))],
+  [
+    'title and subtitle too long together',
+    recipeOf([ruled(120)], { title: 'b '.repeat(80).trim(), subtitle: 'a '.repeat(60).trim() }),
+  ],
+  [
+    'title and subtitle as long as they may be together',
+    recipeOf([ruled(120)], { title: 'Bees', subtitle: `${'a '.repeat(97)}a` }),
+  ],
+  [
+    'no front at all',
+    hiding('front-title', 'front-pen-name', 'spine-title', 'spine-pen-name')(recipeOf([ruled(120)])),
+  ],
+  ['nothing but a title page', recipeOf([front])],
   ['puzzles as they should be', recipeOf([search({})])],
   ['puzzles of 30 × 30 on 6 × 9', recipeOf([search({ columns: 30, rows: 30 })])],
   ['puzzles of 30 × 30 on 8.5 × 11', recipeOf([search({ columns: 30, rows: 30 })], sized(8.5, 11))],

@@ -138,6 +138,18 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
   const width = inPoints(listing.trim.width);
   const height = inPoints(listing.trim.height);
   const bleed = inPoints(rules.bleed.width);
+  const { least, most } = rules.trimLimits;
+  // As far off as the listing rounds.
+  const half = 0.0005 * 72;
+  if (
+    width < inPoints(least.width) - half ||
+    width > inPoints(most.width) + half ||
+    height < inPoints(least.height) - half ||
+    height > inPoints(most.height) + half
+  )
+    return [
+      `The trim is ${shownIn(width)} × ${shownIn(height)}; from ${least.width} × ${least.height} to ${most.width} × ${most.height} can be printed.`,
+    ];
   const paper = rules.papers.find((known) => known.id === listing.paper);
   if (!paper) return [`There is no ${listing.paper} paper.`];
 

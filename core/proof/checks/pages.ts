@@ -1,5 +1,5 @@
 import { gutterFor } from '../../print/index.ts';
-import { showLength } from '../../units.ts';
+import { showLength, showSize } from '../../units.ts';
 import type { Check } from '../finding.ts';
 
 /** Page count within the service's limits and even. */
@@ -20,6 +20,28 @@ export const pageCount: Check = {
         `The book has ${pages} pages; ${rules.service.name} prints ${limits.most} at most on ${paper} paper. Remove ${pages - limits.most}.`,
       );
     return pages % 2 === 0 ? [] : fix(`The book has ${pages} pages; the count must be even.`);
+  },
+};
+
+/** The trim is one that the service prints. */
+export const trimSize: Check = {
+  id: 'trim-size',
+  name: 'Trim within the service’s limits',
+  ofBook({ ticket: { trim }, book: { rules } }) {
+    const { least, most } = rules.trimLimits;
+    const fits = (['width', 'height'] as const).every(
+      (way) => trim[way] >= least[way] - 1e-6 && trim[way] <= most[way] + 1e-6,
+    );
+    if (fits) return [];
+    const size = (of: { width: number; height: number }) => showSize(of.width, of.height, 'in');
+    return [
+      {
+        check: 'trim-size',
+        severity: 'fix',
+        message: `The trim is ${size(trim)}; ${rules.service.name} prints from ${size(least)} to ${size(most)}. Choose another in the job ticket.`,
+        place: { view: 'flatplan' },
+      },
+    ];
   },
 };
 
