@@ -179,7 +179,7 @@ function AccountForm({ fresh, busy, error }: { fresh: boolean; busy: boolean; er
           </Typography>
         )}
         <Button type="submit" variant="outlined" disabled={busy}>
-          {fresh ? 'Open the account' : 'Sign in'}
+          {fresh ? 'Create account' : 'Sign in'}
         </Button>
       </Stack>
     </Form>

@@ -355,11 +355,8 @@ describe('the words of a puzzle', () => {
     for (let item = 1; item <= 6; item++) {
       const { title, words } = itemOf(recipe, item);
       expect(title).toBe(lists[(item - 1) % 3]!.title);
-      expect(words.map(({ word }) => word)).toEqual(
-        expect.arrayContaining(
-          words.map(({ word }) => word).filter((word) => lists[(item - 1) % 3]!.words.includes(word)),
-        ),
-      );
+      // All of its ten, but for those inside another.
+      expect(words.length).toBeGreaterThanOrEqual(8);
       for (const { word } of words) expect(lists[(item - 1) % 3]!.words).toContain(word);
       expect(texts(marksOn(recipe, item)).map(({ text }) => text)).toContain(`${item}. ${title}`);
     }

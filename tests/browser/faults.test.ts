@@ -108,7 +108,7 @@ test('another press sees nothing of this one', async ({ page, browser }) => {
   await stranger.getByLabel('Pen name').fill('Ada Reed');
   await stranger.getByLabel('E-mail').fill('other@press.example');
   await stranger.getByLabel('Password').fill('a long enough phrase');
-  await stranger.getByRole('button', { name: 'Open the account' }).click();
+  await stranger.getByRole('button', { name: 'Create account' }).click();
   await expect(stranger.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
   const recipe = { from: 1, recipe: {} };
   expect((await (await post(context.request, `/books/${id}/save`, recipe)).json()).saved).toBe(false);

@@ -11,7 +11,7 @@ test.describe('signing up', () => {
     const name = page.getByLabel('Name of your press');
     const email = page.getByLabel('E-mail');
     const password = page.getByLabel('Password');
-    await page.getByRole('button', { name: 'Open the account' }).click();
+    await page.getByRole('button', { name: 'Create account' }).click();
     await expect(name).toBeFocused();
     await expect(name).toHaveAccessibleDescription('Write the name of your press.');
     await expect(email).toHaveAccessibleDescription('Write your e-mail address.');
@@ -27,7 +27,7 @@ test.describe('signing up', () => {
     await expect(password).toHaveAccessibleDescription('Use a password of 10 characters or more.');
     await email.fill(`${randomUUID()}@press.example`);
     await password.fill('a long enough phrase');
-    await page.getByRole('button', { name: 'Open the account' }).click();
+    await page.getByRole('button', { name: 'Create account' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Fourth Press' })).toBeVisible();
   });
 

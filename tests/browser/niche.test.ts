@@ -455,7 +455,7 @@ test('no press sees, marks or brings anything into the niches of another', async
   await stranger.getByLabel('Name of your press').fill('Third Press');
   await stranger.getByLabel('E-mail').fill('third@press.example');
   await stranger.getByLabel('Password').fill('a long enough phrase');
-  await stranger.getByRole('button', { name: 'Open the account' }).click();
+  await stranger.getByRole('button', { name: 'Create account' }).click();
   await expect(stranger.getByRole('heading', { name: 'Third Press' })).toBeVisible();
   const { request } = context;
   expect(await (await request.get(url(`/niches/${id}/rivals.json`))).json()).toEqual([]);

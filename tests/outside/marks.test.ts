@@ -29,6 +29,7 @@ const sceneOf = (name: string, gray: boolean) => ({
  */
 const MEAN = 1.2;
 const BLANK = 8 * MEAN;
+const SMALL_MEAN = 2.6;
 
 function expectSame({ mean, most, ink }: Difference, who: string) {
   expect(mean, `${who}: mean`).toBeLessThan(MEAN);
@@ -98,6 +99,28 @@ describe.each([
     expectSame(await difference(ours, poppler), 'Poppler');
     expectSame(await difference(ours, mupdf), 'MuPDF');
     if (gray) for (const picture of [ours, canvas, poppler, mupdf]) expect(await isGray(picture)).toBe(true);
+  });
+
+  // Type of up to 12 pixels is set from masks of its glyphs, which no larger sample uses: letters of 5 to 12 pixels.
+  it.each([36, 60, 84])('small type, the sheet %i pixels wide', async (pixels) => {
+    const canvas = Buffer.from(
+      await page.evaluate(
+        ([sample, wide, black]) =>
+          (globalThis as unknown as Harness).drawSample(sample as string, wide as number, black as boolean),
+        ['text', pixels, gray],
+      ),
+      'base64',
+    );
+    const at = NAMES.indexOf('text') + 1;
+    const poppler = byPoppler(path, at, pixels);
+    const mupdf = byMuPdf(path, at, pixels);
+    // So small, edges are a larger part of a letter: up to 2.4 of 255, where a blank page is off by 9.7.
+    for (const referee of [poppler, mupdf]) {
+      const { mean, most, ink } = await difference(referee, canvas);
+      expect(mean).toBeLessThan(SMALL_MEAN);
+      expect(most).toBeLessThan(60);
+      expect(ink).toBeGreaterThan(3.5 * SMALL_MEAN);
+    }
   });
 });
 
