@@ -35,6 +35,7 @@ test('books are selected by mouse and keys, labeled, duplicated, deleted, restor
   await byLabel.getByRole('link', { name: 'Bestsellers (4)' }).click();
   await expect(list.getByRole('listitem')).toHaveCount(4);
   await expect(byLabel.getByRole('link', { name: 'Fall list (3)' })).toBeVisible();
+  await picture(page, 'books');
   await byLabel.getByRole('link', { name: 'Bestsellers (4)' }).click();
   await expect(list.getByRole('listitem')).toHaveCount(5);
 

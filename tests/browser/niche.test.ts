@@ -440,6 +440,8 @@ test.describe('the demo', () => {
     await picture(page, 'sums');
     await page.goto(url('/niches'));
     await picture(page, 'niches');
+    await page.goto(url('/'));
+    await picture(page, 'desk');
   });
 });
 

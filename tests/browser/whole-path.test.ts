@@ -5,7 +5,6 @@ import { expect, inkOf, saved, sections, test, ticket } from './quill.ts';
 
 test('from a phrase to a book that is live', async ({ page }) => {
   await noSeriousFindings(page, 'desk');
-  await picture(page, 'desk');
 
   // Niches: a phrase, its verdict with sums, a chart, comparables.
   await page.getByRole('link', { name: 'Niches' }).click();
