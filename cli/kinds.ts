@@ -1,11 +1,8 @@
-import { toJsonSchema } from '@valibot/to-json-schema';
 import { compositions } from '#core/cover/index.ts';
+import { jsonSchemaOf } from '#core/json-schema.ts';
 import { pageKinds } from '#core/pages/index.ts';
 import { printServices } from '#core/print/index.ts';
 import { showSize } from '#core/units.ts';
-
-const optionsSchema = (options: unknown) =>
-  toJsonSchema(options as never, { typeMode: 'input', errorMode: 'ignore' });
 
 /** What a recipe may name: kinds of page with the JSON Schema of their options, compositions, services with their bindings. */
 function known() {
@@ -16,14 +13,14 @@ function known() {
       name,
       purpose,
       extent,
-      options: optionsSchema(options),
+      options: jsonSchemaOf(options),
     })),
     compositions: compositions.map(({ id, version, name, options, fields }) => ({
       id,
       version,
       name,
-      options: optionsSchema(options),
-      fields: optionsSchema(fields),
+      options: jsonSchemaOf(options),
+      fields: jsonSchemaOf(fields),
     })),
     services: printServices().map(({ id, name, markets, bindings }) => ({
       id,

@@ -1,6 +1,6 @@
-import { toJsonSchema } from '@valibot/to-json-schema';
 import { compositions } from '#core/cover/index.ts';
 import { FAMILIES, type Family, MOODS, otherScripts } from '#core/faces/index.ts';
+import { jsonSchemaOf } from '#core/json-schema.ts';
 import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { printServices } from '#core/print/index.ts';
 import { resourceTypes } from '#core/resources/index.ts';
@@ -34,7 +34,7 @@ function table(schema: PageKind['options']): string[] {
 
 /** The keys of what a recipe says of a resource. */
 function factsOf(schema: unknown): string {
-  const { properties = {} } = toJsonSchema(schema as never, { errorMode: 'ignore' });
+  const { properties = {} } = jsonSchemaOf(schema as never);
   return Object.keys(properties)
     .map((key) => `\`${key}\``)
     .join(', ');

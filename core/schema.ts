@@ -1,20 +1,53 @@
 import * as v from 'valibot';
 
+type AnySchema = v.GenericSchema<unknown, unknown>;
+
+/**
+ * A schema that is chosen by what is read.
+ * @param described stands for it wherever nothing is read: in JSON Schema, in the documentation, in settings
+ */
+export const chosenBy = <Schema extends v.GenericSchema>(
+  described: Schema,
+  choose: (input: unknown) => v.GenericSchema,
+): v.LazySchema<Schema> => v.lazy((input) => (input === undefined ? described : (choose(input) as Schema)));
+
+/** What describes a schema that is chosen by what is read; any other describes itself. */
+export const describedBy = (schema: AnySchema): AnySchema =>
+  'getter' in schema ? (schema as v.LazySchema<AnySchema>).getter(undefined) : schema;
+
+export const isObject = (value: unknown): value is Record<string, unknown> =>
+  value !== null && typeof value === 'object' && !Array.isArray(value);
+
+/** Takes nothing, and says which kinds of object there are. @param called what they are called: “Kinds of page” */
+export function ofNoKind(key: string, ids: readonly string[], called: string): v.GenericSchema {
+  const known = `${called} known here: ${ids.join(', ')}.`;
+  return v.looseObject({ [key]: v.picklist(ids, (issue) => `is ${issue.received}. ${known}`) }, (issue) =>
+    issue.expected === 'Object' ? `is ${issue.received}, but should be an object.` : `is missing. ${known}`,
+  );
+}
+
+/** An object of one of several kinds, which a key tells apart. @param kinds by their value of the key */
+export const objectOfKind = (key: string, kinds: ReadonlyMap<unknown, v.GenericSchema>, called: string) =>
+  chosenBy(
+    v.union([...kinds.values()]),
+    (value) =>
+      (isObject(value) && kinds.get(value[key])) || ofNoKind(key, [...kinds.keys()] as string[], called),
+  );
+
 /** An object with exactly these keys; a wrong or missing key is answered with the ones that are allowed. */
 export function exactObject<const Entries extends v.ObjectEntries>(entries: Entries) {
+  const allowed = Object.keys(entries).join(', ');
   const schema = v.strictObject(entries, (issue) => {
-    const allowed = Object.keys(entries).join(', ');
     if (issue.expected === 'never') return `is not a known key. Allowed: ${allowed}.`;
     if (issue.received === 'undefined') return `is missing.`;
     return `is ${issue.received}, but should be an object with the keys ${allowed}.`;
   });
-  const run = schema['~run'].bind(schema);
   // A list is an object to JavaScript, but not to JSON.
-  return {
-    ...schema,
-    '~run': ((dataset, config) =>
-      run(Array.isArray(dataset.value) ? { value: 'a list' } : dataset, config)) as typeof run,
-  };
+  const noList = v.custom(
+    (input) => !Array.isArray(input),
+    `is a list, but should be an object with the keys ${allowed}.`,
+  );
+  return chosenBy(schema, (input) => (Array.isArray(input) ? noList : schema));
 }
 
 export const enumOf = <const Options extends readonly string[]>(options: Options) =>
@@ -38,19 +71,21 @@ export const numberBetween = (least: number, most: number) =>
 /** Letters as a form counts them, and JSON Schema too: an emoji or an accented letter is one (Unicode code points). */
 export const countLetters = (text: string): number => [...text].length;
 
-/** As Valibot's own, which counts UTF-16 units, where every emoji is two. */
+const limits = new WeakMap<object, number>();
+
+/** The most letters that an action of a schema allows; undefined for any other action. */
+export const lettersAllowed = (action: unknown): number | undefined =>
+  limits.get((action as { requirement?: object }).requirement ?? {});
+
+/** As Valibot's maxLength, which counts UTF-16 units, where every emoji is two. */
 function maxLetters(most: number) {
-  const maxLength = v.maxLength<string, number, (issue: v.MaxLengthIssue<string, number>) => string>(
-    most,
+  const fits = (text: string): boolean => countLetters(text) <= most;
+  limits.set(fits, most);
+  return v.check(
+    fits,
     ({ input }) =>
       `has ${countLetters(input)} characters; ${most} are allowed. Shorten it by ${countLetters(input) - most}.`,
   );
-  const run = maxLength['~run'].bind(maxLength);
-  return {
-    ...maxLength,
-    '~run': ((dataset, config) =>
-      dataset.typed && countLetters(dataset.value) <= most ? dataset : run(dataset, config)) as typeof run,
-  };
 }
 
 /** Text of a limited length, without control characters other than line ends and tabs. */

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { describedBy } from './schema.ts';
 
 /** What a setting says of itself beside its schema, whose range and values are said there alone. */
 export interface SettingNotes {
@@ -51,7 +52,7 @@ interface Described {
 
 /** The options of a schema that are asked for, in its order. Those that say nothing of themselves are not. */
 export function fieldsOf(options: v.GenericSchema<unknown, unknown>): Field[] {
-  const { entries = {} } = options as unknown as Described;
+  const { entries = {} } = describedBy(options) as unknown as Described;
   return Object.entries(entries).flatMap(([key, entry]) => {
     const schema = entry.wrapped ?? entry;
     const notes = schema.pipe?.find(({ metadata }) => metadata?.setting)?.metadata?.setting;

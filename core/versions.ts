@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { chosenBy, isObject, ofNoKind } from './schema.ts';
 
 /** A version that was followed by another. */
 export interface Earlier<Thing> {
@@ -78,9 +79,6 @@ export function newestOf<Thing extends Versioned<Thing>>(
   return at.version > from.version ? { ...at, changes } : null;
 }
 
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  value !== null && typeof value === 'object' && !Array.isArray(value);
-
 /** The version of a thing as its schema reads it. Left out, it is the newest. */
 export const versionSchema = ({ id, version }: { id: string; version: number }) =>
   v.optional(
@@ -103,32 +101,25 @@ export function ofAny<Thing extends Versioned<Thing>>(
   schemaOf: (thing: Thing) => unknown,
   { called, fallback }: { called: string; fallback?: string },
 ): v.GenericSchema<unknown, unknown> {
-  const known = things.map(({ id }) => id).join(', ');
-  const newest = v.variant(key, things.map(schemaOf) as never, (issue) =>
-    issue.type !== 'variant'
-      ? issue.message
-      : issue.expected === 'Object'
-        ? `is ${issue.received}, but should be an object.`
-        : `is ${issue.received}. ${called} known here: ${known}.`,
-  ) as unknown as v.GenericSchema<unknown, unknown>;
-  return {
-    ...newest,
-    '~run': ((dataset: { value: unknown }, config: never) => {
-      const { value } = dataset;
-      if (!isObject(value)) return newest['~run'](dataset as never, config);
-      const id = value[key] ?? fallback;
-      const thing = things.find((one) => one.id === id);
-      if (!thing) return newest['~run'](dataset as never, config);
-      const { version = thing.version, options = {} } = value;
-      if (!Number.isInteger(version) || (version as number) < 1 || (version as number) > thing.version)
-        return run(schemaOf(thing), { ...value, [key]: id });
-      if (!isObject(options)) return run(schemaOf(thing), { ...value, [key]: id, version: thing.version });
-      const at = broughtUp(thing, { version: version as number, options });
-      return run(schemaOf(ofVersion(thing, at.version)), { ...value, [key]: id, ...at });
-
-      function run(schema: unknown, given: unknown) {
-        return (schema as v.GenericSchema)['~run']({ value: given } as never, config);
-      }
-    }) as never,
-  };
+  const ids = things.map(({ id }) => id);
+  const newest = v.union(things.map(schemaOf) as [v.GenericSchema, v.GenericSchema]);
+  const unknown = ofNoKind(key, ids, called);
+  return chosenBy(newest, (value) => {
+    if (!isObject(value)) return unknown;
+    const id = value[key] ?? fallback;
+    const thing = things.find((one) => one.id === id);
+    if (!thing) return unknown;
+    const reads = (schema: unknown, given: Record<string, unknown>) =>
+      v.pipe(
+        v.unknown(),
+        v.transform(() => given),
+        schema as v.GenericSchema,
+      );
+    const { version = thing.version, options = {} } = value;
+    if (!Number.isInteger(version) || (version as number) < 1 || (version as number) > thing.version)
+      return reads(schemaOf(thing), { ...value, [key]: id });
+    if (!isObject(options)) return reads(schemaOf(thing), { ...value, [key]: id, version: thing.version });
+    const at = broughtUp(thing, { version: version as number, options });
+    return reads(schemaOf(ofVersion(thing, at.version)), { ...value, [key]: id, ...at });
+  });
 }

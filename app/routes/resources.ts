@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { ResourceTrouble, resourceType, rightsSchema, typeIdSchema } from '#core/resources/index.ts';
+import { ResourceTrouble, resourceType, rightsEntries, typeIdSchema } from '#core/resources/index.ts';
 import { keepUpload } from '#server/resources/resources.ts';
 import { StoreTrouble } from '#server/store/index.ts';
 import { requireVisitor, streamFrom } from '../visitor.server.ts';
@@ -8,7 +8,7 @@ import type { Route } from './+types/resources.ts';
 const Asked = v.object({
   type: typeIdSchema,
   name: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(100)),
-  ...rightsSchema.entries,
+  ...rightsEntries,
 });
 
 /** Takes an upload: the content is the body as it is; type, name and rights are in the address. */

@@ -1,12 +1,11 @@
-import { toJsonSchema } from '@valibot/to-json-schema';
+import { jsonSchemaOf } from '../json-schema.ts';
 import { recipeSchema } from './recipe.ts';
 
 /** The recipe format as JSON Schema (draft 2020-12's ancestor draft-07), for people who write recipes elsewhere. */
 export function recipeJsonSchema(): Record<string, unknown> {
-  const schema = toJsonSchema(recipeSchema(), { typeMode: 'input', errorMode: 'ignore' });
   return {
     title: 'Restless Quill recipe',
     description: 'A book as a recipe; see docs/recipe.md.',
-    ...schema,
+    ...jsonSchemaOf(recipeSchema()),
   };
 }

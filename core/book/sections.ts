@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { type Need, type PageKind, pageKind, pageKinds } from '../pages/index.ts';
-import { enumOf, exactObject, identifier, integerBetween } from '../schema.ts';
+import { chosenBy, enumOf, exactObject, identifier, integerBetween } from '../schema.ts';
 import { ofAny, versionSchema } from '../versions.ts';
 
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
@@ -139,16 +139,10 @@ export function sectionsSchema() {
     }),
     solutions: v.optional(solutions, {}),
   });
-  const either = v.union([section, group]);
   // A union would name the problems of both; which one is meant can be told from its keys.
-  const entry = {
-    ...either,
-    '~run': (dataset: { value: unknown }, config: never) => {
-      const { value } = dataset;
-      const meant = value !== null && typeof value === 'object' && 'group' in value ? group : section;
-      return meant['~run'](dataset as never, config);
-    },
-  } as unknown as v.GenericSchema<unknown, Entry>;
+  const entry = chosenBy(v.union([section, group]), (value) =>
+    value !== null && typeof value === 'object' && 'group' in value ? group : section,
+  ) as unknown as v.GenericSchema<unknown, Entry>;
   return v.pipe(
     v.array(entry, 'should be a list of sections.'),
     v.maxLength(MOST_ENTRIES, `has more than ${MOST_ENTRIES} sections.`),

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { enumOf, exactObject, identifier, text } from '../schema.ts';
+import { enumOf, exactObject, identifier, objectOfKind, text } from '../schema.ts';
 import { artwork } from './artwork/index.ts';
 import { dictionary } from './dictionary/index.ts';
 import { pdf } from './pdf/index.ts';
@@ -31,11 +31,12 @@ export function resourceType(id: string): ResourceType {
 }
 
 /** Where a resource comes from, and what its license allows. */
-export const rightsSchema = exactObject({
+export const rightsEntries = {
   holder: v.optional(text(0, 200)),
   license: v.optional(text(0, 200)),
   source: v.optional(text(0, 500)),
-});
+};
+const rightsSchema = exactObject(rightsEntries);
 
 export type Rights = v.InferOutput<typeof rightsSchema>;
 
@@ -61,21 +62,21 @@ const MOST_RESOURCES = 5000;
 export const resourcesSchema = v.pipe(
   v.record(
     identifier,
-    v.variant(
+    objectOfKind(
       'type',
-      resourceTypes.map(({ id, facts }) =>
-        exactObject({
-          type: v.literal(id),
-          hash,
-          name: text(1, 100),
-          rights: v.optional(rightsSchema),
-          facts,
-        }),
-      ) as never,
-      (issue) =>
-        issue.type === 'variant'
-          ? `is ${issue.received}. Types of resource known here: ${resourceTypes.map(({ id }) => id).join(', ')}.`
-          : issue.message,
+      new Map(
+        resourceTypes.map(({ id, facts }) => [
+          id,
+          exactObject({
+            type: v.literal(id),
+            hash,
+            name: text(1, 100),
+            rights: v.optional(rightsSchema),
+            facts,
+          }),
+        ]),
+      ),
+      'Types of resource',
     ) as unknown as v.GenericSchema<unknown, NamedResource>,
   ),
   v.check(
