@@ -29,7 +29,10 @@ export async function listBanks(workspaceId: string): Promise<BankRow[]> {
       .orderBy(asc(resource.name), asc(resource.hash)),
     db()
       .select({ hash: raw<string>`used.value->>'hash'`, books: raw<number>`count(distinct ${book.id})::int` })
-      .from(raw`${book}, jsonb_each(${book.recipe}->'resources') as used`)
+      .from(
+        // One that cannot be read may hold anything.
+        raw`${book}, jsonb_each(case jsonb_typeof(${book.recipe}->'resources') when 'object' then ${book.recipe}->'resources' else '{}' end) as used`,
+      )
       .where(and(eq(book.workspaceId, workspaceId), isNull(book.deletedAt)))
       .groupBy(raw`used.value->>'hash'`),
   ]);

@@ -166,6 +166,10 @@ describe('word banks', () => {
     const id = await using(bees);
     await using(bees);
     await deleteBooks(own, [await using(bees)]);
+    await db()
+      .update(book)
+      .set({ recipe: { quill: 99, resources: 7 } as never })
+      .where(eq(book.id, await using(bees)));
     expect(await listBanks(own)).toMatchObject([{ name: 'Bees', words: 2, books: 2 }]);
     await setBanksRemoved(other, [bees.hash], true);
     expect(await listBanks(own)).toHaveLength(1);
