@@ -208,7 +208,7 @@ export function Calibration({
       </ChartFrame>
       <Typography variant="body2" sx={{ mb: 2 }} role="status">
         {fits
-          ? `Copies = ${copies(copiesAMonth(1000, curve))} at rank 1,000, falling as rank to the power of ${minus(fits.curve.slope)} (between ${minus(fits.slopeRange.low)} and ${minus(fits.slopeRange.high)}, ${INTERVAL_LEVEL * 100}% confidence). R² ${fits.line.rSquared.toFixed(2)}, ${pairs.length} pairs${fits.outliers.some(Boolean) ? `; ${fits.outliers.filter(Boolean).length} lies further off than chance allows, and still counts until you take it out` : ''}. The dashed line is the usual curve; the pale ones bound where 9 of 10 books should fall.`
+          ? `Copies = ${copies(copiesAMonth(1000, curve))} at rank 1,000, falling as rank to the power of ${minus(fits.curve.slope)} (between ${minus(fits.slopeRange.low)} and ${minus(fits.slopeRange.high)}, ${INTERVAL_LEVEL * 100}% confidence). R² ${fits.line.rSquared.toFixed(2)}, ${pairs.length} pairs${fits.outliers.some(Boolean) ? `; ${fits.outliers.filter(Boolean).length} further off than chance allows, which counts until you remove it` : ''}. The dashed line is the usual curve; the pale ones bound where 9 of 10 books should fall.`
           : 'lacking' in fitted
             ? `${fitted.lacking} Until then the usual curve holds, from half to double.`
             : 'In these pairs more copies go with a worse rank, which cannot be right; the usual curve is kept. Check the pairs.'}

@@ -11,14 +11,23 @@ export async function noSeriousFindings(page: Page, where: string) {
   ).toEqual([]);
 }
 
-/** Waits until nothing on a page moves any more: typefaces and pictures are there, and no animation runs. */
+/** Waits until nothing on a page moves any more: typefaces, pictures, covers and charts are there, and no animation runs. */
 async function still(page: Page) {
-  await page.waitForFunction(
-    () =>
+  await page.waitForFunction(() => {
+    const seen = (selector: string) =>
+      [...document.querySelectorAll(selector)].filter((element) => {
+        const { top, bottom } = element.getBoundingClientRect();
+        return bottom > 0 && top < window.innerHeight;
+      });
+    return (
       document.fonts.status === 'loaded' &&
       [...document.images].every((image) => image.complete) &&
-      document.getAnimations().every((animation) => animation.playState !== 'running'),
-  );
+      document.getAnimations().every((animation) => animation.playState !== 'running') &&
+      // A canvas that nothing was drawn on has the size of all new ones, 300 by 150.
+      seen('canvas').every((canvas) => (canvas as HTMLCanvasElement).height !== 150) &&
+      seen('[role=figure], figure').every((chart) => chart.querySelector('svg'))
+    );
+  });
 }
 
 /** A picture for the README, when the pictures are asked to be made anew. */
