@@ -15,6 +15,9 @@ const FILES = {
   'out of date': 'files out of date',
 } as const;
 
+/** Of a title; more is told when the pointer rests on it. */
+const LINES = { display: '-webkit-box', WebkitBoxOrient: 'vertical', WebkitLineClamp: 3, overflow: 'hidden' };
+
 /** A book in the list. The whole card leads to it, but for the box that selects it. */
 export function BookCard({
   book: { id, title, summary, labels, files, submission },
@@ -50,7 +53,9 @@ export function BookCard({
           <BookCover recipe={summary?.front ?? null} title={title} width={92} />
         </Box>
         <Box sx={{ minWidth: 0, overflowWrap: 'anywhere' }}>
-          <Typography variant="h2">{title}</Typography>
+          <Typography variant="h2" title={title} sx={LINES}>
+            {title}
+          </Typography>
           <Typography variant="body2" color="text.secondary">
             {summary?.front.penName}
           </Typography>

@@ -36,17 +36,10 @@ const read = <Value,>(data: FormData, rules: Rules<Value>): Submission<Value, st
 /**
  * A form whose fields are checked when they are left, and again with every letter once something was wrong; it is sent only when
  * all is right.
- * @param onSend takes what was read and says what is wrong with it all the same, or null when it is done with; without it, the form
- * goes where forms go
+ * @param onSend takes what was read; without it, the form goes where forms go
  */
-export function useCheckedForm<Value>(
-  rules: Rules<Value>,
-  onSend?: (value: Value, form: HTMLFormElement) => void,
-  /** Changed for a form that takes the place of another. */
-  id?: string,
-) {
+export function useCheckedForm<Value>(rules: Rules<Value>, onSend?: (value: Value) => void) {
   const [form, fields] = useForm<Fields>({
-    ...(id === undefined ? {} : { id }),
     shouldValidate: 'onBlur',
     shouldRevalidate: 'onInput',
     onValidate: ({ formData }) => read(formData, rules) as never,
@@ -55,7 +48,7 @@ export function useCheckedForm<Value>(
           onSubmit(event: React.FormEvent<HTMLFormElement>, { submission }: { submission?: unknown }) {
             event.preventDefault();
             const sent = submission as Submission<Value> | undefined;
-            if (sent?.status === 'success') onSend(sent.value, event.currentTarget);
+            if (sent?.status === 'success') onSend(sent.value);
           },
         }
       : {}),

@@ -27,6 +27,7 @@ import { addressOf, BookFilters } from '../books/book-filters.tsx';
 import { LabelsDialog, MOST_LABEL } from '../books/labels-dialog.tsx';
 import { SelectionBar } from '../books/selection-bar.tsx';
 import { useOpenBook } from '../books/use-open-book.ts';
+import { idField, listField } from '../list-field.ts';
 import { FileButton } from '../parts/file-button.tsx';
 import { complain, offerUndo, tell } from '../parts/notices.tsx';
 import { useShortcut } from '../parts/shortcuts.tsx';
@@ -38,12 +39,7 @@ const PAGE = 60;
 /** Selected on several pages. */
 const MOST_AT_ONCE = 500;
 
-const ids = v.pipe(
-  v.string(),
-  v.transform((text) => text.split(' ').filter(Boolean)),
-  v.array(v.pipe(v.string(), v.regex(/^[A-Za-z0-9_-]{1,64}$/))),
-  v.maxLength(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} books at a time. Select fewer.`),
-);
+const ids = listField(idField, MOST_AT_ONCE, `At most ${MOST_AT_ONCE} books at a time. Select fewer.`);
 const labels = v.pipe(
   v.string(),
   v.maxLength(10_000),

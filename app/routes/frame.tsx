@@ -52,8 +52,9 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
                 color: tokens.vellum,
                 display: 'flex',
                 alignItems: 'stretch',
-                px: 5,
-                gap: 6,
+                px: { xs: 3, md: 5 },
+                gap: { xs: 3, md: 6 },
+                whiteSpace: 'nowrap',
               }}
             >
               <Box
@@ -76,7 +77,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
                   gap: 1,
                   '& a': {
                     color: '#d8d2c4',
-                    px: 3,
+                    px: { xs: 1.5, md: 3 },
                     display: 'flex',
                     alignItems: 'center',
                     textDecoration: 'none',
@@ -94,7 +95,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
                 ))}
               </Box>
               <Box sx={{ flex: 1 }} />
-              <Box sx={{ display: 'flex', alignItems: 'center', gap: 3 }}>
+              <Box sx={{ display: 'flex', alignItems: 'center', gap: { xs: 1, md: 3 } }}>
                 <Commands />
                 <JobsButton />
                 <Preferences name={loaderData.name} />

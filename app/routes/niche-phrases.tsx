@@ -19,6 +19,7 @@ import {
   removePhrases,
   resumePhrases,
 } from '#server/niches/phrases.ts';
+import { idField, listField } from '../list-field.ts';
 import { ExpandBar } from '../niche/expand-bar.tsx';
 import { ImportDialog } from '../niche/import/import-dialog.tsx';
 import { useNiche } from '../niche/niche-desk.tsx';
@@ -30,21 +31,11 @@ import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts
 import type { Route } from './+types/niche-phrases.ts';
 
 const MOST_IDS = 5000;
-const ids = v.pipe(
-  v.string(),
-  v.transform((text) => text.split(' ').filter(Boolean)),
-  v.array(v.pipe(v.string(), v.regex(/^\w{1,64}$/))),
-  v.maxLength(MOST_IDS),
-);
+const ids = listField(idField, MOST_IDS);
 const Intent = v.variant('intent', [
   v.object({
     intent: v.literal('expand'),
-    ways: v.pipe(
-      v.string(),
-      v.transform((text) => text.split(' ')),
-      v.array(v.picklist(EXPANSION_IDS)),
-      v.minLength(1),
-    ),
+    ways: v.pipe(listField(v.picklist(EXPANSION_IDS), EXPANSION_IDS.length), v.minLength(1)),
   }),
   v.object({ intent: v.literal('resume') }),
   v.object({ intent: v.literal('add'), phrases: v.pipe(v.string(), v.maxLength(100_000)) }),

@@ -13,6 +13,7 @@ import { openNiche } from '#server/niches/niches.ts';
 import { addOwnRivals } from '#server/niches/rivals.ts';
 import { ServiceRefusal, TransientServiceError } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
+import { listField } from '../list-field.ts';
 import { copies, count, dollars, NOTHING, wholeDollars } from '../niche/show.ts';
 import { useFormats } from '../parts/formats.tsx';
 import { RowTable } from '../parts/row-table.tsx';
@@ -25,11 +26,7 @@ const Shelf = v.pipe(v.string(), v.regex(/^[\w.-]{1,64}$/));
 const Niche = v.fallback(v.nullable(v.pipe(v.string(), v.regex(/^\w{1,64}$/))), null);
 const Intent = v.object({
   niche: v.pipe(v.string(), v.regex(/^\w{1,64}$/)),
-  ids: v.pipe(
-    v.string(),
-    v.transform((text) => text.split(' ').filter(Boolean)),
-    v.maxLength(100),
-  ),
+  ids: listField(v.string(), 100),
 });
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [

@@ -20,6 +20,7 @@ import { briefsOrDraft, startBooks } from '#server/niches/briefs.ts';
 import { lookNow } from '#server/niches/looks.ts';
 import { archiveNiches, keepNiche, listNiches, openNiche } from '#server/niches/niches.ts';
 import { ServiceRefusal } from '#server/services/printing-service.ts';
+import { idField, listField } from '../list-field.ts';
 import { NicheLine, rowsOfNiches } from '../niche/niche-line.tsx';
 import { PhraseField } from '../niche/phrase-field.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
@@ -27,12 +28,7 @@ import { formFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/niches.ts';
 
 const MOST_AT_ONCE = 50;
-const ids = v.pipe(
-  v.string(),
-  v.transform((text) => text.split(' ').filter(Boolean)),
-  v.array(v.pipe(v.string(), v.regex(/^\w{1,64}$/))),
-  v.maxLength(MOST_AT_ONCE),
-);
+const ids = listField(idField, MOST_AT_ONCE);
 const Intent = v.union([
   v.object({ intent: v.picklist(['start books', 'archive', 'restore']), ids }),
   v.object({

@@ -6,6 +6,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
 import * as v from 'valibot';
 import { type BankRow, listBanks, replaceBank, setBanksRemoved } from '#server/banks/banks.ts';
+import { listField } from '../list-field.ts';
 import { complain, offerUndo, tell } from '../parts/notices.tsx';
 import { RowTable } from '../parts/row-table.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
@@ -15,12 +16,7 @@ import { loadBank } from '../words/load-bank.ts';
 import type { Route } from './+types/word-banks.ts';
 
 const hash = v.pipe(v.string(), v.regex(/^sha256-[0-9a-f]{64}$/));
-const hashes = v.pipe(
-  v.string(),
-  v.transform((text) => text.split(' ').filter(Boolean)),
-  v.array(hash),
-  v.maxLength(1000, 'At most 1,000 word banks at a time. Select fewer.'),
-);
+const hashes = listField(hash, 1000, 'At most 1,000 word banks at a time. Select fewer.');
 const Intent = v.variant('intent', [
   v.object({ intent: v.picklist(['remove', 'restore']), hashes }),
   v.object({ intent: v.literal('replace'), from: hash, to: hash, everywhere: v.picklist(['yes', 'no']) }),

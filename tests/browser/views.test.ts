@@ -151,6 +151,21 @@ test('every view holds from 820 to 2,560 pixels with a title of two hundred lett
       });
       expect(over, `${view} at ${width}`).toBeLessThanOrEqual(0);
     }
+    // The bar stays on one line and whole; the title leaves its card no higher than others.
+    const bar = page.getByRole('banner');
+    await expect(bar.getByRole('button', { name: 'Sign out' })).toBeInViewport({ ratio: 1 });
+    const heights = await bar.getByRole('link').evaluateAll((all) =>
+      all.map((link) => {
+        const range = document.createRange();
+        range.selectNodeContents(link);
+        return range.getBoundingClientRect().height;
+      }),
+    );
+    expect(Math.max(...heights)).toBeLessThan(30);
+    await page.goto(url('/books'));
+    const cards = page.getByRole('list', { name: 'Books' }).getByRole('listitem');
+    await expect(cards).toHaveCount(5);
+    expect((await cards.first().boundingBox())!.height).toBeLessThan(260);
   }
 });
 
