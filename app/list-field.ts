@@ -2,19 +2,19 @@ import * as v from 'valibot';
 
 /**
  * Several ids in one field of a form, separated by spaces.
- * @param most at a time
+ * @param max at a time
  * @param tooMany what to say of more
  */
 export const listField = <Item extends v.GenericSchema<string, string>>(
   item: Item,
-  most: number,
-  tooMany = `has more than ${most} ids.`,
+  max: number,
+  tooMany = `has more than ${max} ids.`,
 ) =>
   v.pipe(
     v.string(),
     v.transform((text) => text.split(' ').filter(Boolean)),
     v.array(item),
-    v.maxLength(most, tooMany),
+    v.maxLength(max, tooMany),
   );
 
 /** An id of our own, as rows have it. */

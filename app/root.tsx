@@ -16,7 +16,7 @@ import {
   useRouteError,
 } from 'react-router';
 import { useNonce } from './nonce.ts';
-import { EarlyPress } from './preview/early-press.tsx';
+import { EarlyRenderer } from './preview/early-renderer.tsx';
 import { onlyFromHere } from './same-origin.server.ts';
 import { theme } from './theme.ts';
 
@@ -44,7 +44,7 @@ export function Layout({ children }: { children: ReactNode }) {
         </script>
       </head>
       <body>
-        <EarlyPress />
+        <EarlyRenderer />
         <ThemeProvider theme={theme}>
           <CssBaseline />
           {children}

@@ -23,7 +23,7 @@ export default [
   route('market/suggestions', 'routes/market-suggestions.ts'),
   route('market/covers/:id', 'routes/market-picture.ts', { id: 'market-cover' }),
   route('market/pages/:id/:page', 'routes/market-picture.ts', { id: 'market-page' }),
-  route('niches/choices', 'routes/save-choices.ts'),
+  route('niches/assumptions/save', 'routes/save-assumptions.ts'),
   route('niches/own', 'routes/own-rows.ts', { id: 'own-sales' }),
   route('niches/:niche/own', 'routes/own-rows.ts', { id: 'own-rows' }),
   route('niches/:niche/rivals.json', 'routes/niche-rivals-json.ts'),
@@ -33,11 +33,11 @@ export default [
   layout('routes/frame.tsx', [
     index('routes/desk.tsx'),
     route('niches', 'routes/niches.tsx'),
-    route('niches/sums', 'routes/niches-sums.tsx'),
+    route('niches/assumptions', 'routes/niches-assumptions.tsx'),
     route('niches/compare', 'routes/niches-compare.tsx'),
     route('niches/shelves/:shelf', 'routes/niches-shelf.tsx'),
     route('niches/:niche', 'routes/niche.tsx', [
-      index('routes/niche-sums.tsx'),
+      index('routes/niche-overview.tsx'),
       route('rivals', 'routes/niche-rivals.tsx'),
       route('phrases', 'routes/niche-phrases.tsx'),
       route('gaps', 'routes/niche-gaps.tsx'),

@@ -37,14 +37,14 @@ const BODY_BYTES = 4 * 1024 * 1024;
 const FORM_BYTES = 3 * BODY_BYTES;
 
 /** The body, read no further than it may be long. @throws Response 413 */
-async function bodyOf(request: Request, most: number): Promise<Uint8Array> {
+async function bodyOf(request: Request, max: number): Promise<Uint8Array> {
   const tooLarge = () => new Response('Too large', { status: 413 });
-  if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
+  if (Number(request.headers.get('content-length') ?? 0) > max) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let size = 0;
   for await (const chunk of request.body ?? []) {
     size += chunk.length;
-    if (size > most) throw tooLarge();
+    if (size > max) throw tooLarge();
     chunks.push(chunk);
   }
   return Buffer.concat(chunks);

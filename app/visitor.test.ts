@@ -2,9 +2,9 @@ import * as v from 'valibot';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { pageHeaders } from './security.server.ts';
 
-let doors: typeof import('./visitor.server.ts');
+let visitor: typeof import('./visitor.server.ts');
 beforeAll(async () => {
-  doors = await import('./visitor.server.ts');
+  visitor = await import('./visitor.server.ts');
 });
 
 /** The answer that was thrown instead of a value. */
@@ -20,13 +20,13 @@ async function refused(work: () => unknown): Promise<Response> {
 
 describe('ids from an address', () => {
   it.each(['b1', 'V1StGXR8_Z5jdHi6B-myT', 'x'.repeat(64)])('%s is one', (id) => {
-    expect(doors.idFrom(id)).toBe(id);
+    expect(visitor.idFrom(id)).toBe(id);
   });
 
   it.each([undefined, '', '..', 'a/b', 'a b', "a'--", 'x'.repeat(65), 'ä', 'a\0'])(
     '%j is none: not found',
     async (id) => {
-      expect((await refused(() => doors.idFrom(id))).status).toBe(404);
+      expect((await refused(() => visitor.idFrom(id))).status).toBe(404);
     },
   );
 });
@@ -37,20 +37,20 @@ describe('a JSON body', () => {
     new Request('http://quill.example/', { method: 'POST', body, headers });
 
   it('is parsed, and what it does not ask for is left behind', async () => {
-    expect(await doors.jsonFrom(sent('{"from":3,"more":"x"}'), Body)).toEqual({ from: 3 });
+    expect(await visitor.jsonFrom(sent('{"from":3,"more":"x"}'), Body)).toEqual({ from: 3 });
   });
 
   it('that is no JSON, or has another shape, is refused with the reason', async () => {
-    expect((await refused(() => doors.jsonFrom(sent('{'), Body))).status).toBe(400);
-    const wrong = await refused(() => doors.jsonFrom(sent('{"from":1.5}'), Body));
+    expect((await refused(() => visitor.jsonFrom(sent('{'), Body))).status).toBe(400);
+    const wrong = await refused(() => visitor.jsonFrom(sent('{"from":1.5}'), Body));
     expect([wrong.status, await wrong.text()]).toEqual([400, 'from should be a whole number.']);
   });
 
   it('that is too large is refused, whether it says so or not', async () => {
     const large = JSON.stringify({ from: 1, fill: 'x'.repeat(4 * 1024 * 1024) });
-    expect((await refused(() => doors.jsonFrom(sent(large), Body))).status).toBe(413);
+    expect((await refused(() => visitor.jsonFrom(sent(large), Body))).status).toBe(413);
     const said = sent('{"from":1}', { 'content-length': String(5 * 1024 * 1024) });
-    expect((await refused(() => doors.jsonFrom(said, Body))).status).toBe(413);
+    expect((await refused(() => visitor.jsonFrom(said, Body))).status).toBe(413);
   });
 });
 
@@ -59,9 +59,9 @@ describe('a form', () => {
     const form = (fields: Record<string, string>) =>
       new Request('http://quill.example/', { method: 'POST', body: new URLSearchParams(fields) });
     const Intent = v.object({ intent: v.picklist(['make files', 'submit']) });
-    expect((await doors.formFrom(form({ intent: 'submit' }), Intent)).success).toBe(true);
+    expect((await visitor.formFrom(form({ intent: 'submit' }), Intent)).success).toBe(true);
     for (const fields of [{ intent: 'delete all' }, {}])
-      expect((await doors.formFrom(form(fields as Record<string, string>), Intent)).success).toBe(false);
+      expect((await visitor.formFrom(form(fields as Record<string, string>), Intent)).success).toBe(false);
   });
 
   it('may come with a file as well; what is no form, or has no end, is refused', async () => {
@@ -69,7 +69,7 @@ describe('a form', () => {
     const parts = new FormData();
     parts.set('intent', 'submit');
     const sent = (body: BodyInit, headers: Record<string, string> = {}) =>
-      doors.formFrom(new Request('http://quill.example/', { method: 'POST', body, headers }), Any);
+      visitor.formFrom(new Request('http://quill.example/', { method: 'POST', body, headers }), Any);
     expect(await sent(parts)).toMatchObject({ output: { intent: 'submit' } });
     const json = { 'content-type': 'application/json' };
     expect((await refused(() => sent('{"intent":"submit"}', json))).status).toBe(400);
@@ -86,7 +86,7 @@ describe('a form', () => {
       body: endless,
       duplex: 'half',
     } as RequestInit);
-    expect((await refused(() => doors.formFrom(request, Any))).status).toBe(413);
+    expect((await refused(() => visitor.formFrom(request, Any))).status).toBe(413);
     expect(sentChunks).toBeLessThan(20);
   });
 });

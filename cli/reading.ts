@@ -104,10 +104,10 @@ export async function bookFromFile(file: string): Promise<Book> {
   const { recipe, content } = await readBookFile(file);
   const loader: ResourceLoader = {
     decodePicture,
-    async load(hash, most) {
+    async load(hash, max) {
       const found = content(hash);
       if (typeof found !== 'string') return found;
-      if ((await stat(found)).size > most) throw new ResourceTrouble('is larger than is allowed.');
+      if ((await stat(found)).size > max) throw new ResourceTrouble('is larger than is allowed.');
       return readFileSync(found);
     },
   };

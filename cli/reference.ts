@@ -10,7 +10,7 @@ import { showSize } from '#core/units.ts';
 /** What a field takes, in words. */
 function taken(field: Field): string {
   if (field.control === 'choice') return field.choices.map(({ value }) => `\`${value}\``).join(', ');
-  if (field.control === 'number') return `${field.least}–${field.most}${field.unit ? ` ${field.unit}` : ''}`;
+  if (field.control === 'number') return `${field.min}–${field.max}${field.unit ? ` ${field.unit}` : ''}`;
   if (field.control === 'switch') return '`true`, `false`';
   return field.control === 'text' ? 'text' : 'see recipe.md';
 }
@@ -105,7 +105,7 @@ export function reference(): string {
       ...bindings.flatMap((binding) => [
         `- \`${binding.id}\`: trims ${binding.trims.map(({ points }) => showSize(points.width, points.height, 'in')).join(', ')};`,
         `  ink ${binding.inks.map((ink) => `\`${ink.id}\``).join(', ')};`,
-        `  paper ${binding.papers.map(({ id: paper, inks, pages }) => `\`${paper}\` (${inks.join(', ')}; ${pages.least}–${pages.most} pages)`).join(', ')};`,
+        `  paper ${binding.papers.map(({ id: paper, inks, pages }) => `\`${paper}\` (${inks.join(', ')}; ${pages.min}–${pages.max} pages)`).join(', ')};`,
         `  finish ${binding.finishes.map((finish) => `\`${finish}\``).join(', ')}`,
         '',
       ]),

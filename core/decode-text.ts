@@ -1,18 +1,18 @@
 /** @throws RangeError when a file of so many bytes is over the limit */
-export function refuseLarge(size: number, most: number): void {
+export function refuseLarge(size: number, max: number): void {
   const megabytes = (bytes: number) => `${(bytes / 1048576).toFixed(1)} MB`;
-  if (size > most)
-    throw new RangeError(`The file has ${megabytes(size)}; ${megabytes(most)} are taken at most. Split it.`);
+  if (size > max)
+    throw new RangeError(`The file has ${megabytes(size)}; ${megabytes(max)} are taken at most. Split it.`);
 }
 
 /**
  * Bytes of a text file to text: UTF-8, or UTF-16 by its byte order mark or by the zero bytes of Latin letters,
  * otherwise Windows-1252.
- * @param most bytes that are taken
+ * @param max bytes that are taken
  * @throws RangeError when the file is over the limit or is no text
  */
-export function decodeText(bytes: Uint8Array, most: number): string {
-  refuseLarge(bytes.length, most);
+export function decodeText(bytes: Uint8Array, max: number): string {
+  refuseLarge(bytes.length, max);
   const zerosAt = (offset: number) => {
     let zeros = 0;
     for (let i = offset; i < Math.min(bytes.length, 400); i += 2) if (bytes[i] === 0) zeros++;
@@ -35,7 +35,7 @@ export function decodeText(bytes: Uint8Array, most: number): string {
 
 /**
  * The value of a JSON file in any encoding that editors save it in.
- * @param most bytes that are taken
+ * @param max bytes that are taken
  * @throws RangeError when the file is over the limit or is no text, SyntaxError when it is no JSON
  */
-export const decodeJson = (bytes: Uint8Array, most: number): unknown => JSON.parse(decodeText(bytes, most));
+export const decodeJson = (bytes: Uint8Array, max: number): unknown => JSON.parse(decodeText(bytes, max));

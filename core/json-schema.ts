@@ -15,8 +15,8 @@ export function jsonSchemaOf(schema: v.GenericSchema): Record<string, unknown> &
     overrideSchema: ({ valibotSchema, jsonSchema, definitions }) =>
       valibotSchema.type === 'lazy' ? definitions[jsonSchema.$ref!.slice('#/$defs/'.length)] : undefined,
     overrideAction: ({ valibotAction, jsonSchema }) => {
-      const most = lettersAllowed(valibotAction);
-      return most === undefined ? undefined : { ...jsonSchema, maxLength: most };
+      const max = lettersAllowed(valibotAction);
+      return max === undefined ? undefined : { ...jsonSchema, maxLength: max };
     },
   });
   return written as never;

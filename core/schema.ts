@@ -53,19 +53,19 @@ export function exactObject<const Entries extends v.ObjectEntries>(entries: Entr
 export const enumOf = <const Options extends readonly string[]>(options: Options) =>
   v.picklist(options, (issue) => `is ${issue.received}. Allowed: ${options.join(', ')}.`);
 
-export const integerBetween = (least: number, most: number) =>
+export const integerBetween = (min: number, max: number) =>
   v.pipe(
     v.number((issue) => `is ${issue.received}, but should be a number.`),
     v.integer((issue) => `is ${issue.received}, but should be a whole number.`),
-    v.minValue(least, (issue) => `is ${issue.received}. Allowed: ${least} to ${most}.`),
-    v.maxValue(most, (issue) => `is ${issue.received}. Allowed: ${least} to ${most}.`),
+    v.minValue(min, (issue) => `is ${issue.received}. Allowed: ${min} to ${max}.`),
+    v.maxValue(max, (issue) => `is ${issue.received}. Allowed: ${min} to ${max}.`),
   );
 
-export const numberBetween = (least: number, most: number) =>
+export const numberBetween = (min: number, max: number) =>
   v.pipe(
     v.number((issue) => `is ${issue.received}, but should be a number.`),
-    v.minValue(least, (issue) => `is ${issue.received}. Allowed: ${least} to ${most}.`),
-    v.maxValue(most, (issue) => `is ${issue.received}. Allowed: ${least} to ${most}.`),
+    v.minValue(min, (issue) => `is ${issue.received}. Allowed: ${min} to ${max}.`),
+    v.maxValue(max, (issue) => `is ${issue.received}. Allowed: ${min} to ${max}.`),
   );
 
 /** Letters as a form counts them, and JSON Schema too: an emoji or an accented letter is one (Unicode code points). */
@@ -78,22 +78,22 @@ export const lettersAllowed = (action: unknown): number | undefined =>
   limits.get((action as { requirement?: object }).requirement ?? {});
 
 /** As Valibot's maxLength, which counts UTF-16 units, where every emoji is two. */
-function maxLetters(most: number) {
-  const fits = (text: string): boolean => countLetters(text) <= most;
-  limits.set(fits, most);
+function maxLetters(max: number) {
+  const fits = (text: string): boolean => countLetters(text) <= max;
+  limits.set(fits, max);
   return v.check(
     fits,
     ({ input }) =>
-      `has ${countLetters(input)} characters; ${most} are allowed. Shorten it by ${countLetters(input) - most}.`,
+      `has ${countLetters(input)} characters; ${max} are allowed. Shorten it by ${countLetters(input) - max}.`,
   );
 }
 
 /** Text of a limited length, without control characters other than line ends and tabs. */
-export const text = (least: number, most: number) =>
+export const text = (min: number, max: number) =>
   v.pipe(
     v.string((issue) => `is ${issue.received}, but should be text.`),
-    v.minLength(least, 'is empty. Write something here.'),
-    maxLetters(most),
+    v.minLength(min, 'is empty. Write something here.'),
+    maxLetters(max),
     v.regex(/^[\t\n\r\P{Cc}]*$/u, 'has control characters in it. Type it again instead of pasting it.'),
   );
 

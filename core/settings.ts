@@ -36,7 +36,7 @@ export function setting<const Schema extends AnySchema>(
 /** How one option is asked for; the settings panel draws it. `key` is the option's. */
 export type Field = { key: string; label: string; help?: string; group?: string } & (
   | { control: 'choice'; choices: readonly { value: string; label: string }[] }
-  | { control: 'number'; least: number; most: number; step: number; unit?: string }
+  | { control: 'number'; min: number; max: number; step: number; unit?: string }
   | { control: 'text'; rows?: number }
   | { control: 'switch' }
   | { control: 'custom'; id: string }
@@ -80,8 +80,8 @@ function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
   return {
     ...field,
     control: 'number',
-    least: limit('min_value'),
-    most: limit('max_value'),
+    min: limit('min_value'),
+    max: limit('max_value'),
     step: step ?? 1,
     ...(unit ? { unit } : {}),
   };

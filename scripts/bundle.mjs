@@ -5,8 +5,8 @@ await build({
   entryPoints: {
     quill: 'cli/quill.ts',
     worker: 'server/worker.ts',
-    'press-thread': 'server/press/thread.ts',
-    'first-pages-thread': 'server/press/first-pages-thread.ts',
+    'files-thread': 'server/jobs/thread.ts',
+    'first-pages-thread': 'server/jobs/first-pages-thread.ts',
     'inspect-thread': 'server/resources/inspect-thread.ts',
     standins: 'standins/main.ts',
     seed: 'server/demo/main.ts',

@@ -41,17 +41,17 @@ export async function openBookFile(
 }
 
 async function openRecipe(workspaceId: string, content: AsyncIterable<Uint8Array>): Promise<OpenedFile> {
-  const most = BOOK_FILE_LIMITS.recipe;
+  const max = BOOK_FILE_LIMITS.recipe;
   const parts: Uint8Array[] = [];
   let size = 0;
   for await (const part of content) {
     size += part.length;
-    if (size > most) return { problems: [`A recipe has ${most / 1048576} MB at most.`] };
+    if (size > max) return { problems: [`A recipe has ${max / 1048576} MB at most.`] };
     parts.push(part);
   }
   let value: unknown;
   try {
-    value = decodeJson(Buffer.concat(parts), most);
+    value = decodeJson(Buffer.concat(parts), max);
   } catch {
     return { problems: ['The file is neither JSON nor a ZIP. Choose a recipe.json, or the ZIP of a book.'] };
   }

@@ -25,7 +25,9 @@ export async function findWork(workspaceId: string, text: string): Promise<Found
     db()
       .select({ id: niche.id, phrase: niche.phrase })
       .from(niche)
-      .where(and(eq(niche.workspaceId, workspaceId), eq(niche.gone, false), ...holding(raw`${niche.phrase}`)))
+      .where(
+        and(eq(niche.workspaceId, workspaceId), eq(niche.archived, false), ...holding(raw`${niche.phrase}`)),
+      )
       .orderBy(desc(niche.createdAt), niche.id)
       .limit(MOST),
   ]);

@@ -8,7 +8,7 @@ import { db } from './db/client.ts';
 import { type SubmissionState, submission } from './db/schema.ts';
 import { madeFiles } from './files.ts';
 import { newId } from './ids.ts';
-import { enqueueJob } from './jobs.ts';
+import { enqueueJob } from './jobs/queue.ts';
 import { printingService } from './services/printing-services.ts';
 
 export interface SubmissionRow {

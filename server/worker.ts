@@ -2,24 +2,24 @@ import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { closeDatabase, isLostConnection } from './db/client.ts';
 import type { JobKind } from './db/schema.ts';
-import { type JobPayload, readPayload } from './job-payloads.ts';
-import { QUEUES, queue, stopQueue } from './jobs.ts';
+import { expandJob } from './jobs/expand-job.ts';
+import { registerWorker, rescueLostJobs } from './jobs/liveness.ts';
+import { lookJob } from './jobs/look-job.ts';
+import { makeFiles } from './jobs/make-files.ts';
+import { type JobPayload, readPayload } from './jobs/payloads.ts';
+import { QUEUES, queue, stopQueue } from './jobs/queue.ts';
+import { type ClaimedJob, claim, finish } from './jobs/running-job.ts';
+import { submitJob, WATCH_SUBMISSIONS_SECONDS, watchSubmissions } from './jobs/submit-job.ts';
+import { WATCH_NICHES_SECONDS, watchNiches } from './jobs/watch-niches.ts';
 import { REMOVE_DELETED_SECONDS, removeLongDeleted } from './many-books.ts';
 import { recalculateNiche } from './niches/looks.ts';
-import { expandJob } from './press/expand-job.ts';
-import { registerWorker, rescueLostJobs } from './press/liveness.ts';
-import { lookJob } from './press/look-job.ts';
-import { makeFiles } from './press/make-files.ts';
-import { type ClaimedJob, claim, finish } from './press/running-job.ts';
-import { submitJob, WATCH_SUBMISSIONS_SECONDS, watchSubmissions } from './press/submit-job.ts';
-import { WATCH_NICHES_SECONDS, watchNiches } from './press/watch-niches.ts';
 import { FORGET_TRIES_SECONDS, forgetOldTries } from './sign-in-tries.ts';
 
 /** How often jobs of lost workers are looked for. */
 const RESCUE_SECONDS = 3;
 
 const threads = new Piscina({
-  filename: new URL('./press-thread.mjs', import.meta.url).href,
+  filename: new URL('./files-thread.mjs', import.meta.url).href,
   minThreads: 0,
   maxThreads: Math.max(1, availableParallelism() - 1),
   idleTimeout: 60_000,

@@ -8,8 +8,8 @@ import { isRunning } from '../parts/jobs.tsx';
 import { tell } from '../parts/notices.tsx';
 import { saveWords } from '../parts/save-words.ts';
 import { useCommand } from '../parts/shortcuts.tsx';
-import { useDesk } from './book-desk.tsx';
 import { History } from './history.tsx';
+import { useOpenBook } from './open-book.tsx';
 import { useBook, useBookSteps } from './store.ts';
 import { VIEWS } from './use-book-keys.ts';
 
@@ -22,7 +22,7 @@ export function BookHeader() {
   const undo = useBook((state) => state.undo);
   const redo = useBook((state) => state.redo);
   const steps = useBookSteps();
-  const { jobs, proof, filesCurrent } = useDesk();
+  const { jobs, proof, filesCurrent } = useOpenBook();
   const { book } = useParams();
   const fetcher = useFetcher();
   /** Files were asked for: at once, or as soon as what was changed last is saved. */

@@ -11,7 +11,7 @@ import { showMoney, showRate } from '#core/print/index.ts';
 import { parseLength } from '#core/units.ts';
 import { useFormats } from '../parts/formats.tsx';
 import { tokens } from '../theme.ts';
-import { useDesk } from './book-desk.tsx';
+import { useOpenBook } from './open-book.tsx';
 import { useBook } from './store.ts';
 import { TrimDialog } from './trim-dialog.tsx';
 
@@ -130,7 +130,7 @@ export function JobTicket() {
     book: { rules },
     ticket,
     proof,
-  } = useDesk();
+  } = useOpenBook();
   const navigate = useNavigate();
   const { book } = useParams();
   const [trimming, setTrimming] = useState(false);
@@ -184,9 +184,7 @@ export function JobTicket() {
       <Cell
         name="Pages"
         value={String(ticket.pages)}
-        tone={
-          ticket.pages < ticket.limits.least || ticket.pages > ticket.limits.most ? 'error.main' : undefined
-        }
+        tone={ticket.pages < ticket.limits.min || ticket.pages > ticket.limits.max ? 'error.main' : undefined}
         onOpen={to('flatplan')}
       />
       <Cell name="Ink · paper" value={`${ticket.ink} · ${ticket.paper}`} choices={papers} />

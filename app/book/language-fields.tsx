@@ -8,7 +8,7 @@ import { useBook } from './store.ts';
 /** Languages of books whose words are not broken at the ends of lines. */
 const UNBROKEN = ['he', 'vi'];
 
-const choicesOf = (codes: readonly string[]) =>
+const assumptionsOf = (codes: readonly string[]) =>
   codes
     .map((value) => ({ value, label: languageName(value) }))
     .sort((a, b) => a.label.localeCompare(b.label, 'en'));
@@ -24,7 +24,7 @@ export function LanguageFields() {
       <SelectField
         label="Language"
         value={language}
-        choices={choicesOf([...codes])}
+        choices={assumptionsOf([...codes])}
         onChange={(code) => edit((now) => ({ ...now, language: code }), 'language')}
       />
       <SelectField<PrintedLanguage | 'book'>

@@ -11,15 +11,15 @@ import { useRevalidator } from 'react-router';
 import * as v from 'valibot';
 import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
 import { fieldId } from '../parts/field-id.ts';
-import { useDesk, useFrozen } from './book-desk.tsx';
 import { keepPenName } from './keep-pen-name.ts';
+import { useFrozen, useOpenBook } from './open-book.tsx';
 import { useBook } from './store.ts';
 
 /** The pen name, from the list: a name is typed once in its life. */
 export function PenNameField() {
   const penName = useBook((state) => state.value.penName) as string;
   const edit = useBook((state) => state.edit);
-  const { penNames } = useDesk();
+  const { penNames } = useOpenBook();
   const frozen = useFrozen('penName');
   const { revalidate } = useRevalidator();
   const [adding, setAdding] = useState(false);

@@ -1,5 +1,5 @@
 import { LiveTextField } from '../parts/live-text-field.tsx';
-import { useFrozen } from './book-desk.tsx';
+import { useFrozen } from './open-book.tsx';
 import { useBook } from './store.ts';
 
 /** The title, which stays once the book is live. */

@@ -32,16 +32,16 @@ export function TrimDialog({
   onClose: () => void;
 }) {
   const { units, length, size } = useFormats();
-  const { least, most } = trimLimits;
+  const { min, max } = trimLimits;
   const { form, fields } = useCheckedForm<{ width: string; height: string }>((typed) => {
     const problems: { field: string; reason: string }[] = [];
     const read = (way: 'width' | 'height'): string => {
       const found = lengthFrom(typed[way], units);
       const points = found === null ? Number.NaN : parseLength(found);
       if (Number.isNaN(points))
-        problems.push({ field: way, reason: `Write a length, such as ${length(least[way])}.` });
-      else if (points < least[way] - 1e-6 || points > most[way] + 1e-6)
-        problems.push({ field: way, reason: `From ${length(least[way])} to ${length(most[way])}.` });
+        problems.push({ field: way, reason: `Write a length, such as ${length(min[way])}.` });
+      else if (points < min[way] - 1e-6 || points > max[way] + 1e-6)
+        problems.push({ field: way, reason: `From ${length(min[way])} to ${length(max[way])}.` });
       return found ?? '';
     };
     const value = { width: read('width'), height: read('height') };
@@ -53,8 +53,8 @@ export function TrimDialog({
         <DialogTitle>Another trim</DialogTitle>
         <DialogContent>
           <Typography variant="body2" sx={{ mb: 4 }}>
-            {service.name} prints from {size(least.width, least.height)} to {size(most.width, most.height)}.
-            The book is {size(trim.width, trim.height)} now.
+            {service.name} prints from {size(min.width, min.height)} to {size(max.width, max.height)}. The
+            book is {size(trim.width, trim.height)} now.
           </Typography>
           <Stack direction="row" spacing={3}>
             <FormField field={fields.width!} label={`Width, ${units}`} autoFocus />

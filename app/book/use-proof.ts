@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
 import type { Finding } from '#core/proof/index.ts';
-import { proofingPress, viewDrawn } from '../preview/press.ts';
+import { proofingRenderer, viewDrawn } from '../preview/renderers.ts';
 import { useBook } from './store.ts';
 
 /** The proof follows when the hand has rested. */
@@ -25,13 +25,13 @@ export function useProof(madeFrom: MadeFrom): ProofState {
       await viewDrawn();
       if (!wanted) return;
       begun = true;
-      const findings = await proofingPress().proof(recipe, madeFrom);
+      const findings = await proofingRenderer().proof(recipe, madeFrom);
       if (wanted && findings) setState({ findings, of: recipe });
     }, REST_MS);
     return () => {
       wanted = false;
       clearTimeout(timer);
-      if (begun) void proofingPress().leaveProof();
+      if (begun) void proofingRenderer().leaveProof();
     };
   }, [recipe, madeFrom]);
   const current = state.of === recipe;

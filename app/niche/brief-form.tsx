@@ -36,7 +36,7 @@ function refusalOf(brief: Brief): string | null {
 
 /** A brief that is saved by itself; what is not possible is answered at its field and not saved. */
 export function BriefForm({ id, saved, children }: { id: string; saved: Brief; children?: React.ReactNode }) {
-  const { niche, choices, rivals, phrases } = useNiche();
+  const { niche, assumptions, rivals, phrases } = useNiche();
   const {
     value: draft,
     edit,
@@ -46,7 +46,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
   } = useDraft(`/niches/${niche.id}/briefs/${id}`, saved, refusalOf);
   const change = (part: Partial<Brief>) => edit((now) => ({ ...now, ...part }), Object.keys(part).join(' '));
   const [keyword, setKeyword] = useState('');
-  const ideas = titleIdeas(draft.phrase, choices.lists);
+  const ideas = titleIdeas(draft.phrase, assumptions.lists);
   const costs = briefCosts(draft);
   const prices = draft.prices as Record<string, number>;
   const candidates = phrases.filter(({ chosen, phrase }) => chosen && !draft.keywords.includes(phrase));
@@ -134,8 +134,8 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
           <NumberField
             label="Pages"
             value={draft.pages}
-            least={24}
-            most={828}
+            min={24}
+            max={828}
             onCommit={(pages) => change({ pages })}
           />
           <TextField
@@ -162,8 +162,8 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
               <NumberField
                 label={`Price, ${market.currency}`}
                 value={price}
-                least={0.99}
-                most={market.highestPrice}
+                min={0.99}
+                max={market.highestPrice}
                 step={0.01}
                 onCommit={(next) =>
                   change({ prices: { ...prices, [market.id]: next } as Brief['prices'] }) ??

@@ -2,7 +2,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link as To } from 'react-router';
 import { BRIEF_KINDS } from '#core/niche/index.ts';
-import { Facts } from '../parts/facts.tsx';
+import { DescriptionList } from '../parts/description-list.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { useNiche } from './niche-desk.tsx';
 import { dollars } from './show.ts';
@@ -33,7 +33,7 @@ export function BriefSummary() {
       <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
         Brief
       </Typography>
-      <Facts rows={rows} />
+      <DescriptionList rows={rows} />
       <Link component={To} to={`/niches/${niche.id}/brief`} sx={{ display: 'inline-block', mt: 1 }}>
         {briefs.length > 1 ? `All ${briefs.length} briefs` : 'Change the brief'}
       </Link>

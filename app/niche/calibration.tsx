@@ -10,7 +10,7 @@ import { useFetcher, useSearchParams } from 'react-router';
 import { CartesianGrid, ComposedChart, Line, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
 import { copiesAMonth, copiesRange, DEFAULT_CURVE, fitCurve, INTERVAL_LEVEL } from '#core/niche/index.ts';
 import { readTyped, salesTable } from '#core/niche/own/index.ts';
-import type { KeptPair } from '#server/niches/choices.ts';
+import type { KeptPair } from '#server/niches/assumptions.ts';
 import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
 import { Mark } from '../parts/mark.tsx';
 import { offerUndo } from '../parts/notices.tsx';
@@ -64,7 +64,7 @@ export function Calibration({
   const ticks = powers(Math.max(0.1, Math.min(...values)), Math.max(...values));
   const across = powers(low, high);
   const send = (fields: Record<string, string>) =>
-    void fetcher.submit(fields, { method: 'post', action: `/niches/sums?market=${market}` });
+    void fetcher.submit(fields, { method: 'post', action: `/niches/assumptions?market=${market}` });
   const remove = ({ id, ...pair }: KeptPair) => {
     send({ intent: 'remove pair', id });
     offerUndo(`Rank ${count(pair.rank)} removed`, () =>

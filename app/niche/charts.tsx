@@ -14,12 +14,12 @@ import {
   YAxis,
 } from 'recharts';
 import {
-  bars,
   type Dot,
-  dots,
+  histogram,
   niceStep,
   type Range,
   type RivalNumber,
+  scatterPoints,
   trimShares,
 } from '#core/niche/index.ts';
 import { tokens } from '../theme.ts';
@@ -38,14 +38,14 @@ interface SpreadProps {
 }
 
 /** The rivals on the table, without a chart's own range: it stays in view while it is moved. */
-const usePlacesBut = ({ narrowed }: NicheDesk, by: ChartNumber | 'trim'): Uint32Array =>
-  useMemo(() => narrowed.but(by), [narrowed, by]);
+const usePlacesBut = ({ filtered }: NicheDesk, by: ChartNumber | 'trim'): Uint32Array =>
+  useMemo(() => filtered.without(by), [filtered, by]);
 
 /** How a number is spread over the rivals on the table; dragging marks a range of it. */
 function SpreadChart({ desk, question, by, height, show }: SpreadProps) {
-  const { laid, filter, setFilter } = desk;
-  const places = usePlacesBut(desk, by);
-  const data = useMemo(() => bars(laid, places, by), [laid, places, by]);
+  const { indexed, filter, setFilter } = desk;
+  const rowIndices = usePlacesBut(desk, by);
+  const data = useMemo(() => histogram(indexed, rowIndices, by), [indexed, rowIndices, by]);
   const domain: [number, number] = [data[0]?.from ?? 0, data.at(-1)?.to ?? 1];
   return (
     <ChartFrame
@@ -104,9 +104,9 @@ interface DotsProps {
 
 /** A number against copies a month, on a scale of powers since a few books sell most of them. */
 function SalesChart({ desk, question, x, height, show }: DotsProps) {
-  const { laid, rivals, filter, setFilter } = desk;
-  const places = usePlacesBut(desk, x);
-  const data = useMemo(() => dots(laid, places, x, 'copies'), [laid, places, x]);
+  const { indexed, rivals, filter, setFilter } = desk;
+  const rowIndices = usePlacesBut(desk, x);
+  const data = useMemo(() => scatterPoints(indexed, rowIndices, x, 'copies'), [indexed, rowIndices, x]);
   const step = data.length
     ? niceStep(Math.max(...data.map((dot) => dot.x)) - Math.min(...data.map((dot) => dot.x)) || 1, 6)
     : 1;
@@ -149,7 +149,7 @@ function SalesChart({ desk, question, x, height, show }: DotsProps) {
           axisLine={false}
           {...axis}
         />
-        <Dots dots={data} rivals={rivals} />
+        <Dots scatterPoints={data} rivals={rivals} />
       </ScatterChart>
     </ChartFrame>
   );
@@ -159,7 +159,7 @@ function SalesChart({ desk, question, x, height, show }: DotsProps) {
  * Dots as large as the books they stand for, and a word about the one under the pointer. Drawn on the axes of the
  * chart, but not as its own scatter, which puts handlers on every dot and takes half as long again.
  */
-function Dots({ dots: all, rivals }: { dots: Dot[]; rivals: NicheDesk['rivals'] }) {
+function Dots({ scatterPoints: all, rivals }: { scatterPoints: Dot[]; rivals: NicheDesk['rivals'] }) {
   const [x, y] = [useXAxisScale(), useYAxisScale()];
   const [over, setOver] = useState<(Dot & { circle: SVGElement }) | null>(null);
   if (!x || !y) return null;
@@ -225,9 +225,9 @@ function powersOver(values: number[]): number[] {
 
 /** Which trims the rivals on the table have; choosing one narrows to it. */
 function TrimChart({ desk, height }: { desk: NicheDesk; height: number }) {
-  const { laid, filter, setFilter } = desk;
-  const places = usePlacesBut(desk, 'trim');
-  const shares = useMemo(() => trimShares(laid, places).slice(0, 5), [laid, places]);
+  const { indexed, filter, setFilter } = desk;
+  const rowIndices = usePlacesBut(desk, 'trim');
+  const shares = useMemo(() => trimShares(indexed, rowIndices).slice(0, 5), [indexed, rowIndices]);
   return (
     <ChartFrame question="Which trims?" height={height}>
       <BarChart data={shares} layout="vertical" margin={MARGIN} accessibilityLayer={false}>
@@ -329,7 +329,7 @@ function Plots({ desk, height, which }: { desk: NicheDesk; height: number; which
   // biome-ignore lint/correctness/useExhaustiveDependencies: told once for what they are drawn from
   useEffect(() => {
     performance.mark('quill-charts');
-  }, [desk.narrowed]);
+  }, [desk.filtered]);
   return (
     <>
       <FirstPlots desk={desk} height={height} />

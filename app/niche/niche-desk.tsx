@@ -1,11 +1,11 @@
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import {
   counts,
+  type Filtered,
+  type IndexedRivals,
+  indexRivals,
   judge,
-  type LaidOut,
-  layOut,
-  type Narrowed,
-  type NicheChoices,
+  type NicheAssumptions,
   type Rival,
   type RivalFilter,
   type SalesCurve,
@@ -35,7 +35,7 @@ export interface GivenNiche {
   niche: OpenedNiche;
   looks: ShownLook[];
   moves: Moves | null;
-  choices: NicheChoices;
+  assumptions: NicheAssumptions;
   curve: SalesCurve;
   phrases: PhraseRow[];
   briefs: BriefRow[];
@@ -43,19 +43,19 @@ export interface GivenNiche {
   rivalsMark: string;
 }
 
-export type RivalMarks = Partial<Pick<Rival, 'hidden' | 'unlike' | 'watched'>>;
+export type RivalMarks = Partial<Pick<Rival, 'hidden' | 'notComparable' | 'watched'>>;
 
 export interface NicheDesk extends GivenNiche {
   /** Null while they are on their way. */
   rivals: Rival[] | null;
   problem: string;
-  laid: LaidOut;
+  indexed: IndexedRivals;
   /** Of the rivals that count, with the workspace's thresholds; null before the first look. */
   verdict: Verdict | null;
   counted: Rival[];
   filter: RivalFilter;
   /** What the filter lets through. */
-  narrowed: Narrowed;
+  filtered: Filtered;
   setFilter(filter: RivalFilter): void;
   mark(ids: string[], marks: RivalMarks, words: string): void;
   /** Loads the rivals anew. */
@@ -80,17 +80,17 @@ const FRESH_MS = 2000;
 
 /** Everything about an open niche: what the server gave, the rivals, and the sums over those that count. */
 export function NicheDeskProvider({ children, ...given }: GivenNiche & { children: ReactNode }) {
-  const { niche, curve, choices, looks, rivalsMark } = given;
+  const { niche, curve, assumptions, looks, rivalsMark } = given;
   const latest = looks.at(-1) ?? null;
   const { rivals, problem, change, reload, complain } = useRivals(niche.id, curve, rivalsMark);
   const [filter, setFilter] = useState<RivalFilter>({});
   const day = latest?.day ?? '2000-01-01';
-  const laid = useMemo(() => layOut(rivals ?? NO_RIVALS, day), [rivals, day]);
-  const narrowed = useMemo(() => laid.narrow(filter), [laid, filter]);
+  const indexed = useMemo(() => indexRivals(rivals ?? NO_RIVALS, day), [rivals, day]);
+  const filtered = useMemo(() => indexed.filterBy(filter), [indexed, filter]);
   const counted = useMemo(() => (rivals ?? NO_RIVALS).filter(counts), [rivals]);
   const verdict = useMemo(
-    () => (latest && rivals ? judge(latest.results, counted, choices, latest.day) : null),
-    [latest, rivals, counted, choices],
+    () => (latest && rivals ? judge(latest.results, counted, assumptions, latest.day) : null),
+    [latest, rivals, counted, assumptions],
   );
   const all = useJobs();
   const jobs = useMemo(() => all.filter(({ nicheId }) => nicheId === niche.id), [all, niche.id]);
@@ -137,11 +137,11 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
         ...given,
         rivals,
         problem,
-        laid,
+        indexed,
         verdict,
         counted,
         filter,
-        narrowed,
+        filtered,
         setFilter,
         mark,
         reload,

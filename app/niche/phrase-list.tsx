@@ -22,7 +22,7 @@ export function PhraseList() {
         .slice(0, SHOWN),
     [phrases],
   );
-  const most = Math.max(1, ...best.map(({ demand }) => demand ?? 0));
+  const max = Math.max(1, ...best.map(({ demand }) => demand ?? 0));
   return (
     <Box
       component="section"
@@ -81,7 +81,7 @@ export function PhraseList() {
                       opacity: 0.45,
                       mr: 1,
                     }}
-                    style={{ width: 26 * ((demand ?? 0) / most) }}
+                    style={{ width: 26 * ((demand ?? 0) / max) }}
                   />
                   {copies(demand)}
                 </Box>

@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react';
 import { useRevalidator } from 'react-router';
 import type { Rival } from '#core/niche/index.ts';
 import { inches } from '#core/units.ts';
-import { Facts } from '../parts/facts.tsx';
+import { DescriptionList } from '../parts/description-list.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { LooksChart } from './looks-chart.tsx';
 import { useNiche } from './niche-desk.tsx';
@@ -29,7 +29,7 @@ const MARKS = [
     undone: 'No longer under watch',
   },
   {
-    key: 'unlike',
+    key: 'notComparable',
     set: 'Not comparable',
     clear: 'Mark as comparable',
     done: 'Marked as not comparable',
@@ -151,7 +151,7 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
           </Button>
         </Typography>
       )}
-      <Facts rows={rows} />
+      <DescriptionList rows={rows} />
       {known && known.line.length > 1 && (
         <Box sx={{ mt: 3 }}>
           <LooksChart

@@ -20,7 +20,7 @@ const LEFT_OUT: Record<'whole' | 'beside a rival' | 'short', ReadonlySet<ColumnK
 
 /** The rivals: sorted by any column, chosen by mouse or keys, marked where they stand. */
 export function RivalsTable({
-  places,
+  rowIndices,
   sort,
   onSort,
   chosen,
@@ -29,7 +29,7 @@ export function RivalsTable({
   onOpen,
   room = 'whole',
 }: {
-  places: Uint32Array;
+  rowIndices: Uint32Array;
   sort: Sort<SortKey>;
   onSort: (sort: Sort<SortKey>) => void;
   chosen: ReadonlySet<string>;
@@ -57,7 +57,7 @@ export function RivalsTable({
               <Mark icon={Eye} />{' '}
             </span>
           )}
-          {rival.unlike && (
+          {rival.notComparable && (
             <span title="Not really comparable">
               <Mark icon={EqualNot} />{' '}
             </span>
@@ -137,8 +137,8 @@ export function RivalsTable({
       label="Rivals"
       keysTold="Arrows move, Space chooses, Enter opens, W watches, H hides, N marks as not comparable"
       columns={columns.filter(({ key }) => !LEFT_OUT[room].has(key))}
-      count={places.length}
-      lineAt={(index) => rivals![places[index]!]!}
+      count={rowIndices.length}
+      lineAt={(index) => rivals![rowIndices[index]!]!}
       idOf={({ id }) => id}
       nameOf={({ title }) => title}
       sort={sort}
@@ -150,7 +150,7 @@ export function RivalsTable({
       pale={(rival) => !counts(rival)}
       keys={{
         h: (ids) => mark(ids, { hidden: true }, `${many(ids)} hidden`),
-        n: (ids) => mark(ids, { unlike: true }, `${many(ids)} marked as not comparable`),
+        n: (ids) => mark(ids, { notComparable: true }, `${many(ids)} marked as not comparable`),
         w: (ids) => mark(ids, { watched: true }, `${many(ids)} under watch`),
       }}
       empty="No rivals match. Remove a filter."

@@ -1,4 +1,4 @@
-import { type Rival, type SalesCurve, sumsOf } from '#core/niche/index.ts';
+import { estimateSales, type Rival, type SalesCurve } from '#core/niche/index.ts';
 
 type Row = [
   id: string,
@@ -15,7 +15,7 @@ type Row = [
   category: string,
   source: Rival['source'],
   hidden: boolean,
-  unlike: boolean,
+  notComparable: boolean,
   watched: boolean,
 ];
 
@@ -37,11 +37,11 @@ export const rivalsFrom = (rows: readonly Row[], curve: SalesCurve): Rival[] =>
       category,
       source,
       hidden,
-      unlike,
+      notComparable,
       watched,
     ]) => {
       const trim = width !== null && height !== null ? { width, height } : null;
-      const sums = sumsOf({ price, trim, pages, ink, rank }, curve);
+      const sums = estimateSales({ price, trim, pages, ink, rank }, curve);
       // Written out: copying a hundred thousand objects property by property takes seconds.
       return {
         id,
@@ -63,7 +63,7 @@ export const rivalsFrom = (rows: readonly Row[], curve: SalesCurve): Rival[] =>
         earnings: sums.earnings,
         source,
         hidden,
-        unlike,
+        notComparable,
         watched,
       };
     },

@@ -7,9 +7,9 @@ import { useNiche } from './niche-desk.tsx';
 
 /** What the best sellers share, in words; every number leads to the rows it was counted from. */
 export function SharedParagraph() {
-  const { niche, counted, choices, setFilter } = useNiche();
+  const { niche, counted, assumptions, setFilter } = useNiche();
   const navigate = useNavigate();
-  const pieces = useMemo(() => sharedByBest(counted, choices.lists), [counted, choices.lists]);
+  const pieces = useMemo(() => sharedByBest(counted, assumptions.lists), [counted, assumptions.lists]);
   return (
     <Typography component="p" sx={{ lineHeight: 1.55 }}>
       {pieces.map(({ text, filter }, i) =>

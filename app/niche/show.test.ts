@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_CURVE, sumsOf } from '#core/niche/index.ts';
+import { DEFAULT_CURVE, estimateSales } from '#core/niche/index.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
 import { type Job, secondsLeft } from '../parts/jobs.tsx';
 import { comparePhrases } from './phrases-table.tsx';
@@ -62,7 +62,7 @@ describe('the order of phrases', () => {
     points: 5,
     day: '2026-11-24',
     chosen: false,
-    gone: false,
+    removed: false,
     ...more,
   });
   const sorted = (rows: PhraseRow[], ...by: Parameters<typeof comparePhrases>) =>
@@ -125,10 +125,10 @@ describe('rivals as the server sends them', () => {
       id: 'b1',
       title: 'Bee Log',
       trim: { width: 6, height: 9 },
-      unlike: true,
+      notComparable: true,
       hidden: false,
       source: 'market',
-      ...sumsOf(
+      ...estimateSales(
         { price: 12.83, trim: { width: 6, height: 9 }, pages: 257, ink: 'black', rank: 915 },
         DEFAULT_CURVE,
       ),

@@ -14,10 +14,10 @@ export function Spark({
   height?: number;
 }) {
   if (values.length < 2) return <Box component="span" sx={{ display: 'inline-block', width, height }} />;
-  const [least, most] = [Math.min(...values), Math.max(...values)];
+  const [min, max] = [Math.min(...values), Math.max(...values)];
   const points = values.map((value, i) => {
     const x = 2 + (i / (values.length - 1)) * (width - 4);
-    const y = most > least ? height - 3 - ((value - least) / (most - least)) * (height - 6) : height / 2;
+    const y = max > min ? height - 3 - ((value - min) / (max - min)) * (height - 6) : height / 2;
     return `${x.toFixed(1)},${y.toFixed(1)}`;
   });
   const [x, y] = points.at(-1)!.split(',');

@@ -5,8 +5,11 @@ import { useNiche } from './niche-desk.tsx';
 
 /** The rivals that are shown, in the order that was chosen. */
 export function useSorted() {
-  const { laid, narrowed } = useNiche();
+  const { indexed, filtered } = useNiche();
   const [sort, onSort] = useState<Sort<SortKey>>({ by: 'rank', down: false });
-  const places = useMemo(() => laid.sort(narrowed.places, sort.by, sort.down), [laid, narrowed, sort]);
-  return { places, sort, onSort };
+  const rowIndices = useMemo(
+    () => indexed.sort(filtered.rowIndices, sort.by, sort.down),
+    [indexed, filtered, sort],
+  );
+  return { rowIndices, sort, onSort };
 }

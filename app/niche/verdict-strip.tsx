@@ -40,7 +40,7 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
         <Typography variant="body2" sx={{ mt: 0.5 }}>
           A new title could earn {wholeDollars(newcomer.low)}–{wholeDollars(newcomer.high)} a month
         </Typography>
-        <Link component={To} to="/niches/sums" variant="body2">
+        <Link component={To} to="/niches/assumptions" variant="body2">
           Change the assumptions
         </Link>
       </Box>

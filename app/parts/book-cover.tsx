@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import { parseLength } from '#core/units.ts';
 import { ShownPicture } from '../preview/picture.tsx';
-import { drawingPress } from '../preview/press.ts';
-import type { Picture } from '../preview/press.worker.ts';
+import type { Picture } from '../preview/renderer.worker.ts';
+import { drawingRenderer } from '../preview/renderers.ts';
 
 /** A book's front, small, drawn from its recipe; a blank sheet when there is none that can be read. */
 export function BookCover({ recipe, title, width }: { recipe: Recipe | null; title: string; width: number }) {
@@ -13,7 +13,7 @@ export function BookCover({ recipe, title, width }: { recipe: Recipe | null; tit
   useEffect(() => {
     if (!recipe) return;
     let wanted = true;
-    void drawingPress()
+    void drawingRenderer()
       .front(width * 2, height * 2, recipe)
       .then((answer) => {
         if (wanted) setPicture(answer);

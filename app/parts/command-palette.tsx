@@ -13,7 +13,7 @@ const REST_MS = 120;
 const PLACES = [
   ['/', 'Desk'],
   ['/niches', 'Niches'],
-  ['/niches/sums', 'Assumptions'],
+  ['/niches/assumptions', 'Assumptions'],
   ['/books', 'Books'],
   ['/words', 'Word banks'],
   ['/submissions', 'Submissions'],

@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, useContext, useEffect, useState } from 'react';
-import type { JobRow } from '#server/jobs.ts';
+import type { JobRow } from '#server/jobs/queue.ts';
 
 /** A job as it comes over the wire: days are text there. */
 export type Job = Omit<JobRow, 'createdAt' | 'startedAt' | 'finishedAt'> & {

@@ -4,15 +4,15 @@ import { useEffect, useState } from 'react';
 interface NumberFieldProps {
   label: string;
   value: number;
-  least: number;
-  most: number;
+  min: number;
+  max: number;
   step?: number;
   /** Takes the number, or says why not. */
   onCommit: (value: number) => string | null | undefined;
 }
 
 /** A number that acts as it is typed; one that is not possible is answered below and changes nothing. */
-export function NumberField({ label, value, least, most, step = 1, onCommit }: NumberFieldProps) {
+export function NumberField({ label, value, min, max, step = 1, onCommit }: NumberFieldProps) {
   const [text, setText] = useState(String(value));
   const [problem, setProblem] = useState('');
   useEffect(() => {
@@ -23,7 +23,7 @@ export function NumberField({ label, value, least, most, step = 1, onCommit }: N
     setText(typed);
     const number = Number(typed.replace(',', '.'));
     if (typed.trim() === '' || Number.isNaN(number)) return setProblem('Write a number.');
-    if (number < least || number > most) return setProblem(`${least} to ${most} is possible.`);
+    if (number < min || number > max) return setProblem(`${min} to ${max} is possible.`);
     if (step === 1 && !Number.isInteger(number)) return setProblem('Write a whole number.');
     setProblem(onCommit(number) ?? '');
   };
@@ -43,15 +43,15 @@ export function NumberField({ label, value, least, most, step = 1, onCommit }: N
         if (!way || event.altKey) return;
         event.preventDefault();
         const next = Math.round((value + way * step * (event.shiftKey ? 10 : 1)) / step) * step;
-        take(String(Number(Math.max(least, Math.min(most, next)).toFixed(2))));
+        take(String(Number(Math.max(min, Math.min(max, next)).toFixed(2))));
       }}
       slotProps={{
         htmlInput: {
           inputMode: 'decimal',
           role: 'spinbutton',
           'aria-valuenow': value,
-          'aria-valuemin': least,
-          'aria-valuemax': most,
+          'aria-valuemin': min,
+          'aria-valuemax': max,
         },
       }}
     />

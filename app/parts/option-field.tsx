@@ -25,8 +25,8 @@ export function OptionField({
         <NumberField
           label={field.unit ? `${field.label}, ${field.unit}` : field.label}
           value={value as number}
-          least={field.least}
-          most={field.most}
+          min={field.min}
+          max={field.max}
           step={field.step}
           onCommit={onChange}
         />

@@ -2,21 +2,21 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Recipe } from '#core/book/recipe.ts';
 import { PAGES_KEPT, PageDrawer, type Wanted } from './page-drawer.ts';
-import type { DrawnPage } from './press.worker.ts';
+import type { DrawnPage } from './renderer.worker.ts';
 
 /** States of a book are told apart by the object alone. */
 const states = Array.from({ length: 4 }, () => ({}) as Recipe);
 
 /** Draws when it is told to, and says on each picture what it was drawn from. */
-function pressOnDemand(pages: number) {
+function rendererOnDemand(pages: number) {
   const open: { wanted: Wanted; asked: number[]; inView: boolean; give: (drawn: DrawnPage[]) => void }[] = [];
   const draw = (wanted: Wanted, asked: number[], inView: boolean) =>
     new Promise<DrawnPage[]>((give) => open.push({ wanted, asked, inView, give }));
-  /** @param most pages of an answer that is broken off */
-  const answer = async (most = Infinity) => {
+  /** @param max pages of an answer that is broken off */
+  const answer = async (max = Infinity) => {
     const { wanted, asked, give } = open.shift()!;
     give(
-      asked.slice(0, most).map((page) => ({
+      asked.slice(0, max).map((page) => ({
         page,
         picture:
           page <= pages
@@ -40,100 +40,100 @@ describe('the drawer of pages', () => {
     performance.clearMarks();
     const marked = () =>
       (performance.getEntriesByName('quill-drawn') as PerformanceMark[]).map(({ detail }) => detail.pages);
-    const press = pressOnDemand(100);
-    const drawer = new PageDrawer(press.draw);
+    const renderer = rendererOnDemand(100);
+    const drawer = new PageDrawer(renderer.draw);
     const wanted = { recipe: states[0]!, width: 74, ahead: pageNumbers(1, 8) };
     drawer.want({ ...wanted, inView: [] });
-    await press.answer();
+    await renderer.answer();
     expect(marked()).toEqual([]);
     drawer.want({ ...wanted, inView: pageNumbers(1, 6) });
     expect(marked()).toEqual([6]);
     drawer.want({ ...wanted, recipe: states[1]!, inView: pageNumbers(1, 6) });
-    await press.answer(4);
+    await renderer.answer(4);
     expect(marked()).toEqual([6]);
-    await press.answer();
+    await renderer.answer();
     expect(marked()).toEqual([6, 6]);
   });
 
   it('draws what is in view in one go, then what lies ahead a few at a time', async () => {
-    const press = pressOnDemand(100);
-    const drawer = new PageDrawer(press.draw);
+    const renderer = rendererOnDemand(100);
+    const drawer = new PageDrawer(renderer.draw);
     drawer.want({
       recipe: states[0]!,
       width: 74,
       inView: pageNumbers(10, 30),
       ahead: [...pageNumbers(31, 60), ...pageNumbers(1, 9)],
     });
-    expect(press.open[0]!.asked).toEqual(pageNumbers(10, 30));
-    expect(press.open[0]!.inView).toBe(true);
-    await press.answer();
+    expect(renderer.open[0]!.asked).toEqual(pageNumbers(10, 30));
+    expect(renderer.open[0]!.inView).toBe(true);
+    await renderer.answer();
     const ahead: number[] = [];
-    while (press.open.length) {
-      expect(press.open[0]!.inView).toBe(false);
-      expect(press.open[0]!.asked.length).toBeLessThanOrEqual(8);
-      ahead.push(...press.open[0]!.asked);
-      await press.answer();
+    while (renderer.open.length) {
+      expect(renderer.open[0]!.inView).toBe(false);
+      expect(renderer.open[0]!.asked.length).toBeLessThanOrEqual(8);
+      ahead.push(...renderer.open[0]!.asked);
+      await renderer.answer();
     }
     expect(ahead).toEqual([...pageNumbers(31, 60), ...pageNumbers(1, 9)]);
   });
 
   it('asks again for what a broken-off answer lacks', async () => {
-    const press = pressOnDemand(100);
-    const drawer = new PageDrawer(press.draw);
+    const renderer = rendererOnDemand(100);
+    const drawer = new PageDrawer(renderer.draw);
     drawer.want({ recipe: states[0]!, width: 74, inView: pageNumbers(1, 9), ahead: [] });
-    await press.answer(4);
+    await renderer.answer(4);
     expect(drawer.picture(4)).toBeDefined();
-    expect(press.open[0]!.asked).toEqual(pageNumbers(5, 9));
-    await press.answer();
+    expect(renderer.open[0]!.asked).toEqual(pageNumbers(5, 9));
+    await renderer.answer();
     expect(drawer.picture(9)).toBeDefined();
-    expect(press.open).toEqual([]);
+    expect(renderer.open).toEqual([]);
   });
 
   it('answers the newest of many changes next, and keeps the older picture until then', async () => {
-    const press = pressOnDemand(100);
-    const drawer = new PageDrawer(press.draw);
+    const renderer = rendererOnDemand(100);
+    const drawer = new PageDrawer(renderer.draw);
     const want = (state: number) =>
       drawer.want({ recipe: states[state]!, width: 74, inView: [1, 2], ahead: [3] });
     want(0);
-    await press.answer();
+    await renderer.answer();
     for (const state of [1, 2, 3]) want(state);
     // The page ahead was under way; then the newest state, not the two between.
-    expect(press.open.map(({ asked }) => asked)).toEqual([[3]]);
-    await press.answer();
+    expect(renderer.open.map(({ asked }) => asked)).toEqual([[3]]);
+    await renderer.answer();
     expect(drawer.picture(1)!.height).toBe(0);
-    expect(press.open[0]!.wanted.recipe).toBe(states[3]);
-    await press.answer();
+    expect(renderer.open[0]!.wanted.recipe).toBe(states[3]);
+    await renderer.answer();
     expect(drawer.picture(1)!.height).toBe(3);
   });
 
   it('tells who watches a page each time it is drawn anew, and nobody who has left', async () => {
-    const press = pressOnDemand(100);
-    const drawer = new PageDrawer(press.draw);
+    const renderer = rendererOnDemand(100);
+    const drawer = new PageDrawer(renderer.draw);
     const told: string[] = [];
     const leave = drawer.watch(1, () => told.push('first'));
     drawer.watch(1, () => told.push('second'));
     drawer.watch(2, () => told.push('other page'));
     drawer.want({ recipe: states[0]!, width: 74, inView: [1], ahead: [] });
-    await press.answer();
+    await renderer.answer();
     leave();
     drawer.want({ recipe: states[1]!, width: 74, inView: [1], ahead: [] });
-    await press.answer();
+    await renderer.answer();
     expect(told).toEqual(['first', 'second', 'second']);
   });
 
   it('does not ask again and again for pages the book no longer has', async () => {
-    const press = pressOnDemand(5);
-    const drawer = new PageDrawer(press.draw);
+    const renderer = rendererOnDemand(5);
+    const drawer = new PageDrawer(renderer.draw);
     drawer.want({ recipe: states[0]!, width: 74, inView: [4, 5, 6, 7], ahead: [] });
-    await press.answer();
-    expect(press.open).toEqual([]);
+    await renderer.answer();
+    expect(renderer.open).toEqual([]);
     expect(drawer.picture(5)).toBeDefined();
     expect(drawer.picture(6)).toBeUndefined();
   });
 
   it('says how far it has come with what is in view, and nothing when all of it is there', async () => {
-    const press = pressOnDemand(100);
-    const drawer = new PageDrawer(press.draw);
+    const renderer = rendererOnDemand(100);
+    const drawer = new PageDrawer(renderer.draw);
     const told: (string | null)[] = [];
     const say = () => {
       const now = drawer.progress();
@@ -143,9 +143,9 @@ describe('the drawer of pages', () => {
     expect(drawer.progress()).toBeNull();
     drawer.want({ recipe: states[0]!, width: 74, inView: pageNumbers(1, 9), ahead: pageNumbers(10, 20) });
     expect(drawer.progress()).toBe(drawer.progress());
-    await press.answer(4);
-    await press.answer();
-    await press.answer();
+    await renderer.answer(4);
+    await renderer.answer();
+    await renderer.answer();
     drawer.want({ recipe: states[1]!, width: 74, inView: [1, 2], ahead: [] });
     drawer.want(null);
     expect(told).toEqual(['0 of 9', '4 of 9', null, '0 of 2', null]);
@@ -155,12 +155,12 @@ describe('the drawer of pages', () => {
   });
 
   it('rests when nothing is wanted any more', async () => {
-    const press = pressOnDemand(100);
-    const drawer = new PageDrawer(press.draw);
+    const renderer = rendererOnDemand(100);
+    const drawer = new PageDrawer(renderer.draw);
     drawer.want({ recipe: states[0]!, width: 74, inView: [1], ahead: pageNumbers(2, 50) });
     drawer.want(null);
-    await press.answer();
-    expect(press.open).toEqual([]);
+    await renderer.answer();
+    expect(renderer.open).toEqual([]);
   });
 
   it('whatever was wanted on the way, ends with every page in view as it is now, and keeps no more than it may', async () => {
@@ -172,18 +172,18 @@ describe('the drawer of pages', () => {
     });
     await fc.assert(
       fc.asyncProperty(fc.array(wish, { minLength: 1, maxLength: 8 }), async (wishes) => {
-        const press = pressOnDemand(828);
-        const drawer = new PageDrawer(press.draw);
+        const renderer = rendererOnDemand(828);
+        const drawer = new PageDrawer(renderer.draw);
         let last: Wanted | undefined;
         for (const { state, width, first, answers } of wishes) {
           const inView = pageNumbers(first, first + 30);
           const ahead = [...pageNumbers(first + 31, first + 400), ...pageNumbers(1, first - 1).reverse()];
           last = { recipe: states[state]!, width, inView, ahead };
           drawer.want(last);
-          expect(press.open.length).toBeLessThanOrEqual(1);
-          for (let i = 0; i < answers && press.open.length; i++) await press.answer();
+          expect(renderer.open.length).toBeLessThanOrEqual(1);
+          for (let i = 0; i < answers && renderer.open.length; i++) await renderer.answer();
         }
-        while (press.open.length) await press.answer();
+        while (renderer.open.length) await renderer.answer();
         if (last!.width === 0) return;
         for (const page of last!.inView.filter((number) => number <= 828)) {
           const picture = drawer.picture(page)!;

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useBookStore } from '../book/store.ts';
 import { PageDrawer } from './page-drawer.ts';
-import { drawingInView, presses } from './press.ts';
+import { drawingInView, renderers } from './renderers.ts';
 
 /**
  * Drawings of the pages asked for, made in the workers from the recipe as it is now and after every change of it.
@@ -17,12 +17,12 @@ export function usePages(
   const store = useBookStore();
   const [drawer] = useState(() => {
     const made = new PageDrawer(async ({ recipe, width: pixels }, pages, seen) => {
-      const hands = presses(recipe);
+      const hands = renderers(recipe);
       // A page goes to the same worker again, which knows its puzzle.
       const drawn = Promise.all(
-        hands.map((press, i) => {
+        hands.map((renderer, i) => {
           const share = pages.filter((page) => page % hands.length === i);
-          return share.length ? press.pages(share, pixels) : [];
+          return share.length ? renderer.pages(share, pixels) : [];
         }),
       );
       return (await (seen ? drawingInView(drawn) : drawn)).flat();

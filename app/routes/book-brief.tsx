@@ -10,8 +10,8 @@ import type { Recipe } from '#core/book/recipe.ts';
 import { sectionsOf } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { showMoney } from '#core/print/index.ts';
-import { useDesk } from '../book/book-desk.tsx';
 import { LanguageFields } from '../book/language-fields.tsx';
+import { useOpenBook } from '../book/open-book.tsx';
 import { useBook } from '../book/store.ts';
 import { Choice } from '../parts/choice.tsx';
 import { useFormats } from '../parts/formats.tsx';
@@ -30,7 +30,7 @@ const NUMBERINGS = [
 export default function Brief() {
   const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
-  const { ticket } = useDesk();
+  const { ticket } = useOpenBook();
   const { size } = useFormats();
   const { brief, style } = recipe;
   const numbering = style.numbering as { form: string; place: string; from: number };
@@ -132,8 +132,8 @@ export default function Brief() {
           <NumberField
             label="Volume"
             value={recipe.series.volume}
-            least={1}
-            most={999}
+            min={1}
+            max={999}
             onCommit={(volume) =>
               edit((now) => (now.series ? { ...now, series: { ...now.series, volume } } : now), 'volume')
             }
@@ -158,8 +158,8 @@ export default function Brief() {
         <NumberField
           label="First page number"
           value={numbering.from}
-          least={1}
-          most={9999}
+          min={1}
+          max={9999}
           onCommit={(from) => setNumbering({ from })}
         />
         <LiveTextField

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import type { Recipe } from '#core/book/recipe.ts';
 import { printRules, showMoney } from '#core/print/index.ts';
 import { countLetters } from '#core/schema.ts';
-import { useDesk } from '../book/book-desk.tsx';
+import { useOpenBook } from '../book/open-book.tsx';
 import { PenNameField } from '../book/pen-name-field.tsx';
 import { useBook } from '../book/store.ts';
 import { TitleField } from '../book/title-field.tsx';
@@ -21,7 +21,7 @@ import { LiveTextField } from '../parts/live-text-field.tsx';
 export default function Listing() {
   const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
-  const { ticket } = useDesk();
+  const { ticket } = useOpenBook();
   const service = printRules(recipe.print.service, recipe.print.binding);
   const { keywordFields, keywordLength, titleAndSubtitle, descriptionLength } = service.listing;
   const keywords = recipe.listing.keywords as string[];

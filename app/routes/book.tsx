@@ -6,18 +6,18 @@ import { fingerprint } from '#core/fingerprint.ts';
 import { typeface, words } from '#core/resources/index.ts';
 import { openBook, openStored } from '#server/books.ts';
 import { madeFiles } from '#server/files.ts';
-import { enqueueFiles } from '#server/jobs.ts';
+import { enqueueFiles } from '#server/jobs/queue.ts';
 import { listPenNames } from '#server/pen-names.ts';
 import { listResources } from '#server/resources/resources.ts';
 import { listSubmissions, submitBook } from '#server/submissions.ts';
-import { BookDesk } from '../book/book-desk.tsx';
 import { BookHeader } from '../book/book-header.tsx';
 import { BookMessages } from '../book/book-messages.tsx';
 import { JobTicket } from '../book/job-ticket.tsx';
+import { OpenBookProvider } from '../book/open-book.tsx';
 import { BookProvider, openBookStore } from '../book/store.ts';
 import { useBookKeys, VIEWS } from '../book/use-book-keys.ts';
 import { ViewShortcuts } from '../parts/view-shortcuts.tsx';
-import type { RouteHandle } from '../preview/early-press.tsx';
+import type { RouteHandle } from '../preview/early-renderer.tsx';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/book.ts';
 
@@ -83,7 +83,7 @@ function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
   useEffect(() => store.begin(), [store]);
   return (
     <BookProvider value={store}>
-      <BookDesk
+      <OpenBookProvider
         firstPages={loaderData.firstPages}
         files={loaderData.files}
         submissions={loaderData.submissions}
@@ -92,7 +92,7 @@ function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
         typefaces={loaderData.typefaces}
       >
         <OpenedBook />
-      </BookDesk>
+      </OpenBookProvider>
     </BookProvider>
   );
 }

@@ -10,7 +10,7 @@ import * as v from 'valibot';
 import { parseRecipe, RECIPE_VERSION } from '#core/book/recipe.ts';
 import { createBook, listBooks, openBook } from '#server/books.ts';
 import { newId } from '#server/ids.ts';
-import { enqueueFiles } from '#server/jobs.ts';
+import { enqueueFiles } from '#server/jobs/queue.ts';
 import {
   countDeleted,
   DAYS_KEPT,

@@ -1,4 +1,4 @@
-import { cancelJob } from '#server/jobs.ts';
+import { cancelJob } from '#server/jobs/queue.ts';
 import { idFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/cancel-job.ts';
 

@@ -1,6 +1,6 @@
 import { fingerprint } from '#core/fingerprint.ts';
 import { openBook } from '#server/books.ts';
-import { firstPages } from '#server/press/first-pages.ts';
+import { firstPages } from '#server/jobs/first-pages.ts';
 import { idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/first-pages.ts';
 

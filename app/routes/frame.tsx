@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Form, NavLink, Outlet } from 'react-router';
 import { formatsOf } from '#server/formats.ts';
-import { listJobs } from '#server/jobs.ts';
+import { listJobs } from '#server/jobs/queue.ts';
 import { Brand } from '../parts/brand.tsx';
 import { Commands } from '../parts/commands.tsx';
 import { FormatsProvider } from '../parts/formats.tsx';

@@ -1,4 +1,4 @@
-import { jobEvents } from '#server/job-events.ts';
+import { jobEvents } from '#server/jobs/events.ts';
 import { requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/job-events.ts';
 

@@ -45,9 +45,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!read.success) return { problem: read.issues[0].message };
   const asked = read.output;
   if ('brief' in asked) {
-    const gone = asked.intent === 'remove';
-    await removeBrief(workspaceId, asked.brief, gone);
-    return redirect(`/niches/${niche.id}/brief${gone ? '' : `?brief=${asked.brief}`}`);
+    const removed = asked.intent === 'remove';
+    await removeBrief(workspaceId, asked.brief, removed);
+    return redirect(`/niches/${niche.id}/brief${removed ? '' : `?brief=${asked.brief}`}`);
   }
   if (asked.intent === 'duplicate') {
     const from = (await briefsOf(workspaceId, niche.id)).find((row) => row.id === asked.from);

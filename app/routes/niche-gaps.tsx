@@ -35,7 +35,7 @@ const SHADES = ['#fffdf8', '#e6f0ec', '#c4ddd6', '#93c0b7', '#5f9f96'];
 
 /** Where buyers are and few good books: audience, format and kind crossed. */
 export default function NicheGaps() {
-  const { niche, phrases, choices } = useNiche();
+  const { niche, phrases, assumptions } = useNiche();
   const [pair, setPair] = useState('audience format');
   const [held, setHeld] = useState(EVERY);
   const [open, setOpen] = useState<GapCell | null>(null);
@@ -44,10 +44,19 @@ export default function NicheGaps() {
     () =>
       phrases.flatMap(({ id, phrase, results, demand, sellers, state }) =>
         state === 'done' && results !== null && demand !== null
-          ? [{ id, phrase, results, demand, sellers: sellers ?? 0, parts: partsOf(phrase, choices.lists) }]
+          ? [
+              {
+                id,
+                phrase,
+                results,
+                demand,
+                sellers: sellers ?? 0,
+                parts: partsOf(phrase, assumptions.lists),
+              },
+            ]
           : [],
       ),
-    [phrases, choices.lists],
+    [phrases, assumptions.lists],
   );
   const [rowPart, columnPart, leftPart] = CROSSINGS[pair]!;
   const left = useMemo(
@@ -60,13 +69,13 @@ export default function NicheGaps() {
         held === EVERY ? known : known.filter(({ parts }) => parts[leftPart] === held),
         rowPart,
         columnPart,
-        choices.sellsFrom,
+        assumptions.sellsFrom,
       ),
-    [known, held, rowPart, columnPart, leftPart, choices.sellsFrom],
+    [known, held, rowPart, columnPart, leftPart, assumptions.sellsFrom],
   );
-  const most = Math.max(1, ...table.cells.flat().map((cell) => cell?.share ?? 0));
+  const max = Math.max(1, ...table.cells.flat().map((cell) => cell?.share ?? 0));
   const shade = ({ share }: GapCell) =>
-    SHADES[Math.min(SHADES.length - 1, Math.ceil((share / most) * (SHADES.length - 1)))]!;
+    SHADES[Math.min(SHADES.length - 1, Math.ceil((share / max) * (SHADES.length - 1)))]!;
   if (known.length === 0)
     return (
       <Box sx={{ p: 6, maxWidth: 620, mx: 'auto' }}>
@@ -220,9 +229,9 @@ export default function NicheGaps() {
           </tbody>
         </Box>
         <Typography variant="caption" component="p" sx={{ mt: 2 }}>
-          Each cell: copies a month of the best sellers, and how many books sell {count(choices.sellsFrom)} or
-          more. The darker, the more copies for each seller and a newcomer; <VerdictMark word="open" /> marks
-          the five best. A dot has not been looked up.
+          Each cell: copies a month of the best sellers, and how many books sell{' '}
+          {count(assumptions.sellsFrom)} or more. The darker, the more copies for each seller and a newcomer;{' '}
+          <VerdictMark word="open" /> marks the five best. A dot has not been looked up.
         </Typography>
       </Box>
       <Box
@@ -270,7 +279,7 @@ export default function NicheGaps() {
         )}
         {!open && table.best.length === 0 && (
           <Typography>
-            No combination sells {count(choices.sellsFrom)} copies a month. Try another kind of book.
+            No combination sells {count(assumptions.sellsFrom)} copies a month. Try another kind of book.
           </Typography>
         )}
       </Box>

@@ -11,7 +11,7 @@ const Body = v.object({
   marks: v.optional(
     v.strictObject({
       hidden: v.optional(v.boolean()),
-      unlike: v.optional(v.boolean()),
+      notComparable: v.optional(v.boolean()),
       watched: v.optional(v.boolean()),
     }),
     {},

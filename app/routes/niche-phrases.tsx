@@ -159,7 +159,7 @@ export default function NichePhrases() {
         <ExpandBar />
         <Typography variant="caption" component="p" sx={{ mt: 1 }}>
           Audiences, formats, numbers and kinds are yours to change under{' '}
-          <Link component={To} to="/niches/sums" underline="always">
+          <Link component={To} to="/niches/assumptions" underline="always">
             the assumptions
           </Link>
           .

@@ -21,7 +21,7 @@ const HEADINGS =
 /** The rivals: what the charts ask, the filters narrow, and the table shows row by row. */
 export default function NicheRivals() {
   const { niche, rivals, mark, remove, reload } = useNiche();
-  const { places, sort, onSort } = useSorted();
+  const { rowIndices, sort, onSort } = useSorted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [search, setSearch] = useSearchParams();
   const [bringing, setBringing] = useState(false);
@@ -37,7 +37,7 @@ export default function NicheRivals() {
   };
   const rows = () => [
     HEADINGS,
-    ...Array.from(places, (place) => {
+    ...Array.from(rowIndices, (place) => {
       const one = rivals![place]!;
       return [
         one.title,
@@ -58,7 +58,7 @@ export default function NicheRivals() {
         one.published,
         one.category,
         one.id,
-        one.hidden || one.unlike ? 'no' : 'yes',
+        one.hidden || one.notComparable ? 'no' : 'yes',
       ];
     }),
   ];
@@ -90,10 +90,13 @@ export default function NicheRivals() {
           {ids.length > 0 ? (
             <>
               <strong>{ids.length} chosen</strong>
-              <Button size="small" onClick={() => act({ unlike: true }, 'marked as not comparable')}>
+              <Button size="small" onClick={() => act({ notComparable: true }, 'marked as not comparable')}>
                 Not comparable
               </Button>
-              <Button size="small" onClick={() => act({ unlike: false, hidden: false }, 'counted again')}>
+              <Button
+                size="small"
+                onClick={() => act({ notComparable: false, hidden: false }, 'counted again')}
+              >
                 Include
               </Button>
               <Button size="small" onClick={() => act({ hidden: true }, 'hidden')}>
@@ -131,7 +134,7 @@ export default function NicheRivals() {
             }}
           >
             <Box component="span" role="status" sx={{ color: 'text.secondary', fontSize: 14 }}>
-              {count(places.length)} of {count(rivals.length)}
+              {count(rowIndices.length)} of {count(rivals.length)}
             </Box>
             <Button size="small" variant="outlined" onClick={() => setAdding(true)}>
               Add by hand …
@@ -143,7 +146,7 @@ export default function NicheRivals() {
           </Box>
         </Box>
         <RivalsTable
-          places={places}
+          rowIndices={rowIndices}
           sort={sort}
           onSort={onSort}
           chosen={chosen}

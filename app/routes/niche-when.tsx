@@ -9,8 +9,8 @@ import { Link as To, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
 import { demandByMonth, publishBy } from '#core/niche/index.ts';
 import { countries, occasionsFrom } from '#core/niche/occasions.ts';
+import { assumptionsOf } from '#server/niches/assumptions.ts';
 import { briefsOrDraft, saveBrief } from '#server/niches/briefs.ts';
-import { choicesOf } from '#server/niches/choices.ts';
 import { looksAt } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { useNiche } from '../niche/niche-desk.tsx';
@@ -32,8 +32,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  const choices = await choicesOf(workspaceId);
-  const country = v.parse(Country, new URL(request.url).searchParams.get('country')) ?? choices.country;
+  const assumptions = await assumptionsOf(workspaceId);
+  const country = v.parse(Country, new URL(request.url).searchParams.get('country')) ?? assumptions.country;
   const latest = (await looksAt(workspaceId, niche.id)).at(-1);
   const from = latest?.day ?? new Date().toISOString().slice(0, 10);
   return { country, countries: countries(), from, occasions: occasionsFrom(country, from) };
@@ -46,7 +46,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const read = await formFrom(request, Intent);
   if (!read.success) return { problem: read.issues[0].message };
   const [first] = await briefsOrDraft(workspaceId, niche.id, niche.phrase);
-  const { publish } = publishBy(read.output.day, (await choicesOf(workspaceId)).lead);
+  const { publish } = publishBy(read.output.day, (await assumptionsOf(workspaceId)).lead);
   await saveBrief(workspaceId, first!.id, {
     ...first!.brief,
     occasion: read.output.occasion,
@@ -60,12 +60,12 @@ const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ');
 /** When to publish: occasions by country, demand by month, and the days a book needs before each. */
 export default function NicheWhen({ loaderData }: Route.ComponentProps) {
   const formats = useFormats();
-  const { niche, looks, choices, briefs } = useNiche();
+  const { niche, looks, assumptions, briefs } = useNiche();
   const { country, occasions, from } = loaderData;
   const [, setSearch] = useSearchParams();
   const fetcher = useFetcher();
   const months = useMemo(() => demandByMonth(looks), [looks]);
-  const most = Math.max(1, ...months.map((month) => month ?? 0));
+  const max = Math.max(1, ...months.map((month) => month ?? 0));
   const decided = briefs[0]?.brief;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 320px', minHeight: 0 }}>
@@ -80,7 +80,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
             rows={() => [
               ['day', 'occasion', 'start by', 'submit by', 'publish by'],
               ...occasions.map(({ day, name }) => {
-                const { publish, submit, start } = publishBy(day, choices.lead);
+                const { publish, submit, start } = publishBy(day, assumptions.lead);
                 return [day, name, start, submit, publish];
               }),
             ]}
@@ -92,7 +92,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
             onChange={(event) => {
               setSearch({ country: event.target.value }, { preventScrollReset: true });
               // The next niche opens with the same country.
-              void post('/niches/choices', { ...choices, country: event.target.value });
+              void post('/niches/assumptions/save', { ...assumptions, country: event.target.value });
             }}
             sx={{ width: 240 }}
           >
@@ -125,7 +125,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
           </thead>
           <tbody>
             {occasions.map(({ day, name, kind }) => {
-              const { publish, submit, start } = publishBy(day, choices.lead);
+              const { publish, submit, start } = publishBy(day, assumptions.lead);
               const late = submit < from;
               const chosen = decided?.occasion === name && decided.publishBy === publish;
               return (
@@ -195,7 +195,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
                 bgcolor: months[i] === null ? 'transparent' : tokens.verdigris,
                 borderRadius: '2px',
               }}
-              style={{ width: `${(100 * (months[i] ?? 0)) / most}%` }}
+              style={{ width: `${(100 * (months[i] ?? 0)) / max}%` }}
             />
             <Box
               component="span"
@@ -213,10 +213,10 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
           Publish by
         </Typography>
         <Typography variant="body2">
-          The occasion, less {choices.lead.sellingDays} selling days; submit {choices.lead.reviewDays} days
-          before that for the review; start {choices.lead.ownDays} days earlier.
+          The occasion, less {assumptions.lead.sellingDays} selling days; submit {assumptions.lead.reviewDays}{' '}
+          days before that for the review; start {assumptions.lead.ownDays} days earlier.
         </Typography>
-        <Link component={To} to="/niches/sums">
+        <Link component={To} to="/niches/assumptions">
           Change lead times
         </Link>
         {decided?.publishBy && (

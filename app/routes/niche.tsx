@@ -5,8 +5,8 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Form, NavLink, Outlet, redirect, useNavigation } from 'react-router';
 import * as v from 'valibot';
+import { assumptionsOf, curveOf } from '#server/niches/assumptions.ts';
 import { briefsOf, briefsOrDraft, startBooks } from '#server/niches/briefs.ts';
-import { choicesOf, curveOf } from '#server/niches/choices.ts';
 import { lookNow, looksAt, movesOf } from '#server/niches/looks.ts';
 import { archiveNiches, openNiche, watchNiche } from '#server/niches/niches.ts';
 import { type PhraseRow, phrasesJson } from '#server/niches/phrases.ts';
@@ -29,10 +29,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  const [looks, moves, choices, curve, phrases, briefs] = await Promise.all([
+  const [looks, moves, assumptions, curve, phrases, briefs] = await Promise.all([
     looksAt(workspaceId, niche.id),
     movesOf(workspaceId, niche.id),
-    choicesOf(workspaceId),
+    assumptionsOf(workspaceId),
     curveOf(workspaceId),
     phrasesJson(workspaceId, niche.id),
     briefsOf(workspaceId, niche.id),
@@ -47,7 +47,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       categories,
     })),
     moves,
-    choices,
+    assumptions,
     curve,
     phrases,
     briefs,
@@ -70,7 +70,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   switch (read.output.intent) {
     case 'archive':
       await archiveNiches(workspaceId, [niche.id], true);
-      return redirect(`/niches?gone=${niche.id}`);
+      return redirect(`/niches?archived=${niche.id}`);
     case 'watch':
       await watchNiche(workspaceId, niche.id, true);
       return null;

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { redirect, Link as To } from 'react-router';
 import * as v from 'valibot';
 import { bestSellers, briefFrom, estimate, judge, sharedByBest } from '#core/niche/index.ts';
-import { choicesOf, curveOf } from '#server/niches/choices.ts';
+import { assumptionsOf, curveOf } from '#server/niches/assumptions.ts';
 import { looksAt } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { countedRivals } from '#server/niches/rivals.ts';
@@ -32,7 +32,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const read = v.safeParse(Ids, new URL(request.url).searchParams.get('ids'));
   if (!read.success) throw redirect('/niches');
-  const [choices, curve] = await Promise.all([choicesOf(workspaceId), curveOf(workspaceId)]);
+  const [assumptions, curve] = await Promise.all([assumptionsOf(workspaceId), curveOf(workspaceId)]);
   const niches = await Promise.all(
     read.output.map(async (id) => {
       const niche = await openNiche(workspaceId, id);
@@ -44,11 +44,11 @@ export async function loader({ request }: Route.LoaderArgs) {
         ...niche,
         day: latest?.day ?? null,
         demand: looks.map((look) => look.demand),
-        verdict: latest ? judge(latest.results, rivals, choices, latest.day) : null,
-        shared: sharedByBest(rivals, choices.lists)
+        verdict: latest ? judge(latest.results, rivals, assumptions, latest.day) : null,
+        shared: sharedByBest(rivals, assumptions.lists)
           .map(({ text }) => text)
           .join(''),
-        brief: briefFrom(niche.phrase, rivals, choices.lists),
+        brief: briefFrom(niche.phrase, rivals, assumptions.lists),
         best: bestSellers(
           rivals.filter(({ source }) => source === 'market'),
           3,

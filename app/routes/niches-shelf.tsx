@@ -7,7 +7,7 @@ import * as v from 'valibot';
 import type { Formatting } from '#core/formats.ts';
 import { type EstimatedComparable, estimate, trimName } from '#core/niche/index.ts';
 import { inches } from '#core/units.ts';
-import { curveOf } from '#server/niches/choices.ts';
+import { curveOf } from '#server/niches/assumptions.ts';
 import { recalculateSoon } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { addOwnRivals } from '#server/niches/rivals.ts';

@@ -95,10 +95,10 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
   };
   // What was archived just now, here or from the niche itself, is a click away.
   const [search, setSearch] = useSearchParams();
-  const gone = search.get('gone')?.split(',').filter(Boolean) ?? [];
+  const archived = search.get('archived')?.split(',').filter(Boolean) ?? [];
   const send = (intent: string) => {
     void fetcher.submit({ intent, ids: [...chosen].join(' ') }, { method: 'post', action: '/niches' });
-    if (intent === 'archive') setSearch({ gone: [...chosen].join(',') });
+    if (intent === 'archive') setSearch({ archived: [...chosen].join(',') });
     setChosen(new Set());
   };
   return (
@@ -108,7 +108,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
           Niches
         </Typography>
         <SaveCsv name="niches" disabled={shown.length === 0} rows={() => rowsOfNiches(shown)} />
-        <Link component={To} to="/niches/sums">
+        <Link component={To} to="/niches/assumptions">
           Estimates and your sales data
         </Link>
       </Box>
@@ -129,7 +129,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
           {answer.error}
         </Alert>
       )}
-      {gone.length > 0 && (
+      {archived.length > 0 && (
         <Alert
           severity="info"
           variant="outlined"
@@ -138,7 +138,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
               size="small"
               onClick={() => {
                 void fetcher.submit(
-                  { intent: 'restore', ids: gone.join(' ') },
+                  { intent: 'restore', ids: archived.join(' ') },
                   { method: 'post', action: '/niches' },
                 );
                 setSearch({});
@@ -148,7 +148,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
             </Button>
           }
         >
-          {gone.length === 1 ? 'One niche' : `${gone.length} niches`} archived.
+          {archived.length === 1 ? 'One niche' : `${archived.length} niches`} archived.
         </Alert>
       )}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 4, mb: 2, minHeight: 40 }}>

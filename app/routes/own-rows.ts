@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { addPairs, HOME_MARKET, MARKETS } from '#server/niches/choices.ts';
+import { addPairs, HOME_MARKET, MARKETS } from '#server/niches/assumptions.ts';
 import { recalculateAll, recalculateSoon } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { addOwnPhrases, resumePhrases } from '#server/niches/phrases.ts';
@@ -9,10 +9,10 @@ import type { Route } from './+types/own-rows.ts';
 
 /** Rows of one request; larger tables come in lots. */
 const LOT = 5000;
-const whole = (least: number, most = 2_147_483_647) =>
-  v.pipe(v.number(), v.integer(), v.minValue(least), v.maxValue(most));
+const whole = (min: number, max = 2_147_483_647) =>
+  v.pipe(v.number(), v.integer(), v.minValue(min), v.maxValue(max));
 const side = v.pipe(v.number(), v.minValue(2), v.maxValue(20));
-const text = (most: number) => v.pipe(v.string(), v.maxLength(most), v.regex(/^[^\0]*$/));
+const text = (max: number) => v.pipe(v.string(), v.maxLength(max), v.regex(/^[^\0]*$/));
 const Comparable = v.object({
   id: v.pipe(v.string(), v.regex(/^[\w-]{1,64}$/)),
   title: v.pipe(text(400), v.minLength(1)),

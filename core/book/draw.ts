@@ -83,7 +83,7 @@ function freePage(troubles: readonly string[], box: Rect, type: Typesetter): Mar
     troubles.join(' '),
     face,
     { width: box.width * 0.8, height: box.height * 0.5 },
-    { most: 12, least: 7, lines: 12, leading: 1.35 },
+    { max: 12, min: 7, lines: 12, leading: 1.35 },
   );
   const style = { face, size: fitted.size, color } as const;
   return [

@@ -213,8 +213,8 @@ export function refusal(recipe: Recipe): string | null {
   if (read.problems) return `${read.problems[0]!.path}: ${read.problems[0]!.message}`;
   const { plan, rules } = bookFrom(read.recipe);
   const { length } = plan.pages;
-  const { most } = pageLimits(rules, recipe);
-  return length > most
-    ? `The book would have ${length} pages. ${rules.service.name} prints at most ${most} on ${recipe.print.paper} paper. Remove ${length - most}.`
+  const { max } = pageLimits(rules, recipe);
+  return length > max
+    ? `The book would have ${length} pages. ${rules.service.name} prints at most ${max} on ${recipe.print.paper} paper. Remove ${length - max}.`
     : null;
 }

@@ -600,9 +600,9 @@ describe('making and parting groups', () => {
 describe('an item that takes long', () => {
   const recipe = recipeOf([{ id: 'slow', kind: 'slow-sample', items: 3, solutions: { perPage: 4 } }]);
   const book = bookFrom(recipe);
-  const run = (steps: Generator<void, unknown>, most = 1000) => {
+  const run = (steps: Generator<void, unknown>, max = 1000) => {
     let taken = 0;
-    while (taken < most && !steps.next().done) taken++;
+    while (taken < max && !steps.next().done) taken++;
     return taken;
   };
 

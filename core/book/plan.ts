@@ -98,7 +98,7 @@ export function planBook(recipe: Recipe, rules: PrintRules): Plan {
   const spec = printSpec(recipe);
   let gutter = gutterFor(rules, 0);
   for (;;) {
-    const plan = layOut(recipe, gutter, (side) => pageFrame(rules, spec, gutter, side));
+    const plan = paginate(recipe, gutter, (side) => pageFrame(rules, spec, gutter, side));
     const needed = gutterFor(rules, plan.pages.length);
     if (needed <= gutter) return plan;
     gutter = needed;
@@ -132,11 +132,11 @@ function unitsOf(
 
 /** How many items stand on units. */
 const countItems = (units: readonly Unit[]): number =>
-  units.reduce((most, { items }) => Math.max(most, ...(items ?? [])), 0);
+  units.reduce((max, { items }) => Math.max(max, ...(items ?? [])), 0);
 
 const capitalized = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
-function layOut(recipe: Recipe, gutter: number, frame: (side: Side) => PageFrame): Plan {
+function paginate(recipe: Recipe, gutter: number, frame: (side: Side) => PageFrame): Plan {
   const plan: Plan = { pages: [], runs: [], contents: [], items: {}, gutter };
   const counters = new Map<string, number>();
   const late: SolutionStream[] = [];
@@ -217,14 +217,14 @@ function layOut(recipe: Recipe, gutter: number, frame: (side: Side) => PageFrame
     entry: Entry,
     solutions: Solutions,
     parts: readonly { section: Section; items: readonly number[] }[],
-    least = 1,
+    min = 1,
   ): SolutionStream =>
     pagesOfAnswers(
       entry.id,
       solutions,
       parts.filter(({ section }) => kindOf(section).solution),
       frame('recto'),
-      least,
+      min,
     );
 
   for (const entry of recipe.sections) {
@@ -243,8 +243,8 @@ function layOut(recipe: Recipe, gutter: number, frame: (side: Side) => PageFrame
     const { solutions } = entry;
     const placed: { section: Section; items: readonly number[] }[] = [];
     run(entry.id, 'body', () => {
-      const most = Math.max(0, ...units.map(({ length }) => length));
-      for (let round = 0; round < most; round++)
+      const max = Math.max(0, ...units.map(({ length }) => length));
+      for (let round = 0; round < max; round++)
         members.forEach((member, i) => {
           const unit = units[i]![round];
           if (!unit) return;

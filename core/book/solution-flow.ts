@@ -33,14 +33,14 @@ export const SOLUTION_LEADING = 12;
 /**
  * Puts answers into an order and says how they are laid out.
  * @param parts sections with the items that want an answer, in reading order; each of a kind that has solutions
- * @param least boxes that must fit on one page
+ * @param min boxes that must fit on one page
  */
 export function pagesOfAnswers(
   id: string,
   solutions: Solutions,
   parts: readonly { section: Section; items: readonly number[] }[],
   frame: PageFrame,
-  least: number,
+  min: number,
 ): SolutionStream {
   const kinds = parts.map(({ section }) => kindOf(section).solution!);
   const wanted = solutions.form === 'boxes' ? 'box' : 'lines';
@@ -49,7 +49,7 @@ export function pagesOfAnswers(
     ? wanted === 'lines'
     : kinds.every(({ lines }) => lines);
   const room = frame.safe.height - FOLIO_STRIP - SOLUTIONS_HEADING_STRIP;
-  const perPage = SOLUTIONS_PER_PAGE.find((n) => n >= Math.max(least, solutions.perPage)) ?? 9;
+  const perPage = SOLUTIONS_PER_PAGE.find((n) => n >= Math.max(min, solutions.perPage)) ?? 9;
   const [columns, rows] = GRIDS[perPage];
   const layout: SolutionLayout = inColumns
     ? { form: 'columns', columns: solutions.columns, lines: Math.max(1, Math.floor(room / SOLUTION_LEADING)) }

@@ -68,7 +68,7 @@ function textMarks(
       line,
       TEXT_FACE,
       { width: at.width, height: SOLUTION_LEADING },
-      { most: TEXT_SIZE, least: LEAST_TEXT_SIZE, lines: 1 },
+      { max: TEXT_SIZE, min: LEAST_TEXT_SIZE, lines: 1 },
     );
     const style = { face: TEXT_FACE, size, color: BLACK } as const;
     const { x, align } = beginningOf(direction, at);

@@ -27,7 +27,7 @@ export interface JobTicket {
   trim: { width: number; height: number };
   bleed: boolean;
   pages: number;
-  limits: { least: number; most: number };
+  limits: { min: number; max: number };
   ink: string;
   paper: string;
   gutter: number;

@@ -82,7 +82,7 @@ export const READABLE = {
   /** Capitals of the title in a thumbnail, in pixels. Common practice, no source. */
   thumbnailCapHeight: 7,
   /** Nobody can read what stands out less. Common practice, no source. */
-  least: 1.5,
+  min: 1.5,
 } as const;
 
 /** The contrast that words need for their size. */

@@ -131,7 +131,7 @@ export async function unpackBook(
     if (!hash && recipe) return refuse(`has two files ${RECIPE} in it.`);
     const before = packed;
     let size = 0;
-    const most = hash ? limits.entry : limits.recipe;
+    const max = hash ? limits.entry : limits.recipe;
     if (!hash) recipe = [];
     open++;
     file.ondata = (error, chunk, last) => {
@@ -139,9 +139,9 @@ export async function unpackBook(
       if (error) return refuse('is damaged. Pack the book again.');
       size += chunk.length;
       total += chunk.length;
-      if (size > most || total > limits.total)
+      if (size > max || total > limits.total)
         return refuse(
-          `holds more than is allowed: ${name} has over ${(most / MB).toFixed(0)} MB, or all together over ${(limits.total / MB).toFixed(0)} MB.`,
+          `holds more than is allowed: ${name} has over ${(max / MB).toFixed(0)} MB, or all together over ${(limits.total / MB).toFixed(0)} MB.`,
         );
       if (size > limits.ratioFrom && size > limits.ratio * (packed - before + CHUNK))
         return refuse(`has a file ${name} that grows more than ${limits.ratio} times. It is not opened.`);

@@ -78,15 +78,15 @@ describe('what a printing service would say of the listing', () => {
   });
 
   it('title and subtitle together keep the limit, and the message says by how much they do not', () => {
-    const most = limits.titleAndSubtitle;
+    const max = limits.titleAndSubtitle;
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 200 }), fc.integer({ min: 0, max: 200 }), (title, subtitle) => {
         const told = messages({}, { title: 't'.repeat(title), subtitle: 's'.repeat(subtitle) });
-        const over = title + subtitle - most;
+        const over = title + subtitle - max;
         expect(told).toEqual(
           over > 0
             ? [
-                `Title and subtitle have ${title + subtitle} characters together; ${most} are allowed. Shorten them by ${over}.`,
+                `Title and subtitle have ${title + subtitle} characters together; ${max} are allowed. Shorten them by ${over}.`,
               ]
             : [],
         );

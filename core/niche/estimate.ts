@@ -19,7 +19,7 @@ export interface Estimate {
 export type EstimatedComparable = Comparable & Estimate;
 
 /** The sums of a rival, with the print cost a book of its make has at the service. */
-export function sumsOf(
+export function estimateSales(
   { rank, trim, pages, price, ink }: Pick<Comparable, 'rank' | 'trim' | 'pages' | 'price' | 'ink'>,
   curve: SalesCurve = DEFAULT_CURVE,
   serviceId = 'wrenfair',
@@ -55,4 +55,4 @@ export function sumsOf(
 
 /** A rival with its sums. */
 export const estimate = (comparable: Comparable, curve?: SalesCurve): EstimatedComparable =>
-  Object.assign(sumsOf(comparable, curve), comparable);
+  Object.assign(estimateSales(comparable, curve), comparable);

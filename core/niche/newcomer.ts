@@ -1,6 +1,6 @@
 import { royalty } from '../print/index.ts';
 import { printService } from '../print/service.ts';
-import type { NicheChoices } from './choices.ts';
+import type { NicheAssumptions } from './assumptions.ts';
 import type { EstimatedComparable } from './estimate.ts';
 import { median, quantile } from './quantile.ts';
 
@@ -25,7 +25,7 @@ const present = <T>(values: (T | null)[]): T[] => values.filter((value) => value
  */
 export function newcomerEarnings(
   comparables: readonly EstimatedComparable[],
-  { newcomer }: Pick<NicheChoices, 'newcomer'>,
+  { newcomer }: Pick<NicheAssumptions, 'newcomer'>,
 ): Newcomer {
   const ranked = comparables.filter(({ rank, copies }) => rank !== null && copies !== null);
   const ranks = present(ranked.map(({ rank }) => rank));

@@ -17,7 +17,7 @@ export const rival = (more: Partial<Comparable> = {}): Comparable => ({
   ...more,
 });
 
-export const laid = (more: Partial<Comparable> & Partial<Rival> = {}): Rival => {
-  const { hidden = false, unlike = false, source = 'market', watched = false, ...data } = more;
-  return { ...estimate(rival(data)), hidden, unlike, source, watched };
+export const indexed = (more: Partial<Comparable> & Partial<Rival> = {}): Rival => {
+  const { hidden = false, notComparable = false, source = 'market', watched = false, ...data } = more;
+  return { ...estimate(rival(data)), hidden, notComparable, source, watched };
 };

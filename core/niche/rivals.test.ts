@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bars, dots, layOut, niceStep, type RivalFilter, trimShares } from './index.ts';
-import { laid } from './rivals.sample.ts';
+import { histogram, indexRivals, niceStep, type RivalFilter, scatterPoints, trimShares } from './index.ts';
+import { indexed } from './rivals.sample.ts';
 
 const DAY = '2026-11-24';
 const some = fc.array(
@@ -11,7 +11,7 @@ const some = fc.array(
     pages: fc.option(fc.integer({ min: 24, max: 400 })),
     reviews: fc.option(fc.integer({ min: 0, max: 3000 })),
     hidden: fc.boolean(),
-    unlike: fc.boolean(),
+    notComparable: fc.boolean(),
     title: fc.constantFrom('Bee Log', 'Night Sky Journal', 'Bee Hunt', 'Moss'),
   }),
   { maxLength: 60 },
@@ -25,8 +25,8 @@ describe('the rivals on the table', () => {
         fc.integer({ min: 1, max: 900_000 }),
         fc.integer({ min: 300, max: 2000 }),
         (rows, rank, cents) => {
-          const rivals = rows.map((row, i) => laid({ ...row, id: `r${i}` }));
-          const table = layOut(rivals, DAY);
+          const rivals = rows.map((row, i) => indexed({ ...row, id: `r${i}` }));
+          const table = indexRivals(rivals, DAY);
           const filter: RivalFilter = { rank: [1, rank], price: [0, cents / 100], words: 'bee' };
           const wanted = rivals.flatMap((rival, i) =>
             !rival.hidden &&
@@ -38,7 +38,7 @@ describe('the rivals on the table', () => {
               ? [i]
               : [],
           );
-          expect([...table.narrow(filter).places]).toEqual(wanted);
+          expect([...table.filterBy(filter).rowIndices]).toEqual(wanted);
         },
       ),
     );
@@ -51,9 +51,9 @@ describe('the rivals on the table', () => {
         fc.constantFrom('rank', 'price', 'earnings', 'age', 'trim'),
         fc.boolean(),
         (rows, by, down) => {
-          const rivals = rows.map((row, i) => laid({ ...row, id: `r${i}` }));
-          const table = layOut(rivals, DAY);
-          const sorted = table.sort(table.narrow({ marks: 'counted' }).places, by as 'rank', down);
+          const rivals = rows.map((row, i) => indexed({ ...row, id: `r${i}` }));
+          const table = indexRivals(rivals, DAY);
+          const sorted = table.sort(table.filterBy({ marks: 'counted' }).rowIndices, by as 'rank', down);
           const values = [...sorted].map((i) => (by === 'trim' ? 1 : table.numbers[by as 'rank'][i]!));
           const known = values.filter((value) => !Number.isNaN(value));
           expect(values.slice(0, known.length)).toEqual(known);
@@ -67,36 +67,36 @@ describe('the rivals on the table', () => {
   it('without one part of it, a filter lets through what the other parts do', () => {
     fc.assert(
       fc.property(some, fc.integer({ min: 1, max: 900_000 }), (rows, rank) => {
-        const rivals = rows.map((row, i) => laid({ ...row, id: `r${i}` }));
-        const table = layOut(rivals, DAY);
+        const rivals = rows.map((row, i) => indexed({ ...row, id: `r${i}` }));
+        const table = indexRivals(rivals, DAY);
         const { price, ...others } = {
           price: [0, 9] as const,
           rank: [1, rank] as const,
           words: 'bee',
           trim: '6×9',
         };
-        const narrowed = table.narrow({ ...others, price });
-        expect([...narrowed.but('price')]).toEqual([...table.narrow(others).places]);
-        expect([...narrowed.but('pages')]).toEqual([...narrowed.places]);
+        const filtered = table.filterBy({ ...others, price });
+        expect([...filtered.without('price')]).toEqual([...table.filterBy(others).rowIndices]);
+        expect([...filtered.without('pages')]).toEqual([...filtered.rowIndices]);
       }),
     );
   });
 
   it('marks: what counts, what is left out, what is hidden', () => {
-    const table = layOut(
+    const table = indexRivals(
       [
-        laid({ id: 'a' }),
-        laid({ id: 'b', hidden: true }),
-        laid({ id: 'c', unlike: true }),
-        laid({ id: 'd', watched: true }),
+        indexed({ id: 'a' }),
+        indexed({ id: 'b', hidden: true }),
+        indexed({ id: 'c', notComparable: true }),
+        indexed({ id: 'd', watched: true }),
       ],
       DAY,
     );
-    expect([...table.narrow({}).places]).toEqual([0, 2, 3]);
-    expect([...table.narrow({ marks: 'counted' }).places]).toEqual([0, 3]);
-    expect([...table.narrow({ marks: 'left out' }).places]).toEqual([1, 2]);
-    expect([...table.narrow({ marks: 'watched' }).places]).toEqual([3]);
-    expect([...table.narrow({ ids: ['d', 'a', 'zzz'] }).places]).toEqual([0, 3]);
+    expect([...table.filterBy({}).rowIndices]).toEqual([0, 2, 3]);
+    expect([...table.filterBy({ marks: 'counted' }).rowIndices]).toEqual([0, 3]);
+    expect([...table.filterBy({ marks: 'left out' }).rowIndices]).toEqual([1, 2]);
+    expect([...table.filterBy({ marks: 'watched' }).rowIndices]).toEqual([3]);
+    expect([...table.filterBy({ ids: ['d', 'a', 'zzz'] }).rowIndices]).toEqual([0, 3]);
   });
 });
 
@@ -104,10 +104,10 @@ describe('charts', () => {
   it('bars hold every known value once, in even steps from a round number', () => {
     fc.assert(
       fc.property(some, (rows) => {
-        const rivals = rows.map((row, i) => laid({ ...row, id: `r${i}` }));
-        const table = layOut(rivals, DAY);
-        const all = table.narrow({ marks: 'counted' }).places;
-        const found = bars(table, all, 'price');
+        const rivals = rows.map((row, i) => indexed({ ...row, id: `r${i}` }));
+        const table = indexRivals(rivals, DAY);
+        const all = table.filterBy({ marks: 'counted' }).rowIndices;
+        const found = histogram(table, all, 'price');
         const known = [...all].filter((i) => rivals[i]!.price !== null);
         expect(found.reduce((sum, { count }) => sum + count, 0)).toBe(known.length);
         expect(found.length).toBeLessThanOrEqual(15);
@@ -119,12 +119,12 @@ describe('charts', () => {
 
   it('of many thousands, dots are gathered and none is lost', () => {
     const rivals = Array.from({ length: 5000 }, (_, i) =>
-      laid({ id: `r${i}`, rank: 1 + i * 37, price: 5 + (i % 40) / 4 }),
+      indexed({ id: `r${i}`, rank: 1 + i * 37, price: 5 + (i % 40) / 4 }),
     );
-    const table = layOut(rivals, DAY);
-    const gathered = dots(table, table.narrow({}).places, 'price', 'copies');
+    const table = indexRivals(rivals, DAY);
+    const gathered = scatterPoints(table, table.filterBy({}).rowIndices, 'price', 'copies');
     expect(gathered.length).toBeLessThan(200);
     expect(gathered.reduce((sum, { count }) => sum + count, 0)).toBe(5000);
-    expect(trimShares(table, table.narrow({}).places)).toEqual([{ trim: '6×9', count: 5000 }]);
+    expect(trimShares(table, table.filterBy({}).rowIndices)).toEqual([{ trim: '6×9', count: 5000 }]);
   });
 });

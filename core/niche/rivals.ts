@@ -4,7 +4,7 @@ import type { EstimatedComparable } from './estimate.ts';
 export interface Rival extends EstimatedComparable {
   /** Put out of sight, or marked as not really comparable: neither counts in the sums. */
   hidden: boolean;
-  unlike: boolean;
+  notComparable: boolean;
   /** Where it comes from: looked up, or the publisher's own row. */
   source: 'market' | 'own';
   watched: boolean;
@@ -23,7 +23,7 @@ export const RIVAL_NUMBERS = [
 ] as const;
 export type RivalNumber = (typeof RIVAL_NUMBERS)[number];
 export type SortKey = RivalNumber | 'title' | 'age' | 'trim';
-export type Range = readonly [least: number, most: number];
+export type Range = readonly [min: number, max: number];
 
 /** What is shown of the rivals. A range takes in both its ends; rows without the number fall out of it. */
 export interface RivalFilter extends Partial<Record<RivalNumber, Range>> {
@@ -38,14 +38,15 @@ export interface RivalFilter extends Partial<Record<RivalNumber, Range>> {
   ids?: readonly string[];
 }
 
-export const counts = ({ hidden, unlike }: Pick<Rival, 'hidden' | 'unlike'>): boolean => !hidden && !unlike;
+export const counts = ({ hidden, notComparable }: Pick<Rival, 'hidden' | 'notComparable'>): boolean =>
+  !hidden && !notComparable;
 
 export const trimName = ({ trim }: Pick<Rival, 'trim'>): string =>
   trim ? `${trim.width}×${trim.height}` : '';
 
 const NONE = Number.NaN;
 const HIDDEN = 1;
-const UNLIKE = 2;
+const NOT_COMPARABLE = 2;
 const WATCHED = 4;
 const OWN = 8;
 const COLOR = 16;
@@ -53,24 +54,24 @@ const COLOR = 16;
 /** Which marks a filter asks for: any of them, or none. */
 const MARKS: Record<NonNullable<RivalFilter['marks']> | 'all', [mask: number, wanted: 'any' | 'none']> = {
   all: [HIDDEN, 'none'],
-  counted: [HIDDEN | UNLIKE, 'none'],
-  'left out': [HIDDEN | UNLIKE, 'any'],
+  counted: [HIDDEN | NOT_COMPARABLE, 'none'],
+  'left out': [HIDDEN | NOT_COMPARABLE, 'any'],
   watched: [WATCHED, 'any'],
   own: [OWN, 'any'],
 };
 
 /** What a filter lets through: places of rivals in the order of the table. */
-export interface Narrowed {
-  places: Uint32Array;
+export interface Filtered {
+  rowIndices: Uint32Array;
   /** As if one part of the filter were off: a chart keeps the range that is marked in it in view. */
-  but(key: keyof RivalFilter): Uint32Array;
+  without(key: keyof RivalFilter): Uint32Array;
 }
 
 /**
  * Rivals laid out by column, so that tens of thousands are narrowed and sorted while the eye waits.
  * @param day days since publication are counted from it; ISO 8601
  */
-export function layOut(rivals: readonly Rival[], day: string) {
+export function indexRivals(rivals: readonly Rival[], day: string) {
   const n = rivals.length;
   const today = Date.parse(day);
   const column = (read: (rival: Rival) => number | null) =>
@@ -91,9 +92,9 @@ export function layOut(rivals: readonly Rival[], day: string) {
   // Marks and trims as small numbers: reading a hundred thousand objects takes longer than judging them.
   const flags = Uint8Array.from(
     rivals,
-    ({ hidden, unlike, watched, source, ink }) =>
+    ({ hidden, notComparable, watched, source, ink }) =>
       (hidden ? HIDDEN : 0) |
-      (unlike ? UNLIKE : 0) |
+      (notComparable ? NOT_COMPARABLE : 0) |
       (watched ? WATCHED : 0) |
       (source === 'own' ? OWN : 0) |
       (ink === 'color' ? COLOR : 0),
@@ -109,7 +110,7 @@ export function layOut(rivals: readonly Rival[], day: string) {
   });
   let texts: string[] | undefined;
 
-  function narrow(filter: RivalFilter): Narrowed {
+  function filterBy(filter: RivalFilter): Filtered {
     // How many parts of the filter a rival fails, and the last of them: a single pass answers every `but`.
     const fails = new Uint8Array(n);
     const failed = new Uint8Array(n);
@@ -129,9 +130,9 @@ export function layOut(rivals: readonly Rival[], day: string) {
       const range = filter[key];
       if (!range) continue;
       const values = numbers[key];
-      const [least, most] = range;
+      const [min, max] = range;
       // Written so that a number that is not known is out of every range.
-      part(key, (i) => values[i]! >= least && values[i]! <= most);
+      part(key, (i) => values[i]! >= min && values[i]! <= max);
     }
     if (filter.ink) {
       const ink = filter.ink === 'color' ? COLOR : 0;
@@ -152,18 +153,18 @@ export function layOut(rivals: readonly Rival[], day: string) {
       part('words', (i) => asked.every((word) => all[i]!.includes(word)));
     }
     const through = (forgiven: number) => {
-      const places = new Uint32Array(n);
+      const rowIndices = new Uint32Array(n);
       let count = 0;
       for (let i = 0; i < n; i++)
-        if (fails[i] === 0 || (fails[i] === 1 && failed[i] === forgiven)) places[count++] = i;
-      return places.subarray(0, count);
+        if (fails[i] === 0 || (fails[i] === 1 && failed[i] === forgiven)) rowIndices[count++] = i;
+      return rowIndices.subarray(0, count);
     };
-    const places = through(0);
+    const rowIndices = through(0);
     return {
-      places,
-      but(key) {
+      rowIndices,
+      without(key) {
         const number = parts.indexOf(key) + 1;
-        return number ? through(number) : places;
+        return number ? through(number) : rowIndices;
       },
     };
   }
@@ -199,11 +200,11 @@ export function layOut(rivals: readonly Rival[], day: string) {
   }
 
   /** Sorts places by a column; rows without the number come last either way. */
-  function sort(places: Uint32Array, by: SortKey, down: boolean): Uint32Array {
+  function sort(rowIndices: Uint32Array, by: SortKey, down: boolean): Uint32Array {
     const { order, known } = orderBy(by);
     const wanted = new Uint8Array(n);
-    for (const place of places) wanted[place] = 1;
-    const sorted = new Uint32Array(places.length);
+    for (const place of rowIndices) wanted[place] = 1;
+    const sorted = new Uint32Array(rowIndices.length);
     let count = 0;
     for (let k = 0; k < n; k++) {
       const place = order[down && k < known ? known - 1 - k : k]!;
@@ -218,7 +219,7 @@ export function layOut(rivals: readonly Rival[], day: string) {
     logarithms.set(by, made);
     return made;
   }
-  return { numbers, trims, trimOf, narrow, sort, logs };
+  return { numbers, trims, trimOf, filterBy, sort, logs };
 }
 
-export type LaidOut = ReturnType<typeof layOut>;
+export type IndexedRivals = ReturnType<typeof indexRivals>;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fieldsOfChoices } from './choices.ts';
+import { assumptionFields } from './assumptions.ts';
 import {
   bestSellers,
   changesBetween,
@@ -52,11 +52,11 @@ describe('the verdict', () => {
         fc.integer({ min: 100, max: 2_000_000 }),
         fc.array(fc.integer({ min: 0, max: 10 }), { minLength: 6, maxLength: 6 }),
         (results, rank, weights) => {
-          const choices = {
+          const assumptions = {
             ...DEFAULT_CHOICES,
             weights: Object.fromEntries(PARTS.map((id, i) => [id, weights[i]!])) as never,
           };
-          const verdict = judge(results, sellers(rank), choices, DAY);
+          const verdict = judge(results, sellers(rank), assumptions, DAY);
           const sum = weights.reduce((a, b) => a + b, 0);
           const mean = verdict.parts.reduce((a, { score }, i) => a + score * weights[i]!, 0) / (sum || 1);
           expect(verdict.points).toBeCloseTo(10 * mean, 9);
@@ -76,11 +76,11 @@ describe('the verdict', () => {
       fc.property(
         fc.array(fc.option(fc.integer({ min: 1, max: 500 })), { maxLength: 80 }),
         fc.integer({ min: 1, max: 30 }),
-        (ranks, most) => {
+        (ranks, max) => {
           const books = ranks.map((rank, i) => estimate(rival({ id: `${i}`, rank })));
           const sorted = books.filter(({ rank }) => rank !== null).sort((a, b) => a.rank! - b.rank!);
-          expect(bestSellers(books, most).map(({ id }) => id)).toEqual(
-            sorted.slice(0, most).map(({ id }) => id),
+          expect(bestSellers(books, max).map(({ id }) => id)).toEqual(
+            sorted.slice(0, max).map(({ id }) => id),
           );
         },
       ),
@@ -117,11 +117,11 @@ describe('the verdict', () => {
   });
 
   it('every number of the choices can be asked for in the interface', () => {
-    for (const { path, least, most } of fieldsOfChoices) {
+    for (const { path, min, max } of assumptionFields) {
       const value = path.reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], DEFAULT_CHOICES);
       expect(value, path.join('.')).toBeTypeOf('number');
-      expect(value).toBeGreaterThanOrEqual(least);
-      expect(value).toBeLessThanOrEqual(most);
+      expect(value).toBeGreaterThanOrEqual(min);
+      expect(value).toBeLessThanOrEqual(max);
     }
   });
 });

@@ -1,4 +1,4 @@
-import type { NicheChoices, PartId } from './choices.ts';
+import type { NicheAssumptions, PartId } from './assumptions.ts';
 import type { EstimatedComparable } from './estimate.ts';
 import { type Newcomer, newcomerEarnings } from './newcomer.ts';
 import { median } from './quantile.ts';
@@ -51,16 +51,16 @@ export function scoreOn(value: number, { poor, good }: { poor: number; good: num
 }
 
 /** The best sellers of some comparables, best first; those without a rank are left out. */
-export function bestSellers<T extends EstimatedComparable>(comparables: readonly T[], most: number): T[] {
+export function bestSellers<T extends EstimatedComparable>(comparables: readonly T[], max: number): T[] {
   // A few of many: kept in order as they are met, since sorting all of them takes longer than the eye waits.
   const best: T[] = [];
   for (const book of comparables) {
     const { rank } = book;
-    if (rank === null || (best.length === most && rank >= best[most - 1]!.rank!)) continue;
+    if (rank === null || (best.length === max && rank >= best[max - 1]!.rank!)) continue;
     let at = best.length;
     while (at > 0 && best[at - 1]!.rank! > rank) at--;
     best.splice(at, 0, book);
-    if (best.length > most) best.pop();
+    if (best.length > max) best.pop();
   }
   return best;
 }
@@ -73,17 +73,17 @@ export function bestSellers<T extends EstimatedComparable>(comparables: readonly
 export function judge(
   results: number,
   comparables: readonly EstimatedComparable[],
-  choices: NicheChoices,
+  assumptions: NicheAssumptions,
   day: string,
 ): Verdict {
   const top = bestSellers(comparables, TOP);
   const copies = top.map((book) => book.copies ?? 0);
   const demand = copies.reduce((sum, n) => sum + n, 0);
   const leaders = copies.slice(0, LEADERS).reduce((sum, n) => sum + n, 0);
-  const sellers = top.filter((book) => (book.copies ?? 0) >= choices.sellsFrom);
-  const since = Date.parse(day) - choices.newcomer.freshDays * 86_400_000;
+  const sellers = top.filter((book) => (book.copies ?? 0) >= assumptions.sellsFrom);
+  const since = Date.parse(day) - assumptions.newcomer.freshDays * 86_400_000;
   const fresh = sellers.filter(({ published }) => published !== null && Date.parse(published) >= since);
-  const newcomer = newcomerEarnings(comparables, choices);
+  const newcomer = newcomerEarnings(comparables, assumptions);
   const values: Record<PartId, number> = {
     results,
     demand,
@@ -94,14 +94,14 @@ export function judge(
   };
   const parts = (Object.keys(NAMES) as PartId[]).map((id): VerdictPart => {
     const [what, unit] = NAMES[id];
-    const { poor, good } = choices.scales[id];
+    const { poor, good } = assumptions.scales[id];
     return {
       id,
       what,
       unit,
       value: values[id],
-      score: scoreOn(values[id], choices.scales[id]),
-      weight: choices.weights[id],
+      score: scoreOn(values[id], assumptions.scales[id]),
+      weight: assumptions.weights[id],
       poor,
       good,
     };
@@ -114,9 +114,9 @@ export function judge(
   const room = parts.find(({ id }) => id === 'results')!.score;
   const word: VerdictWord = !wanted
     ? 'no demand'
-    : room === 0 || points < choices.words.tryFrom
+    : room === 0 || points < assumptions.words.tryFrom
       ? 'crowded'
-      : points >= choices.words.openFrom && room >= ROOM_OF_AN_OPEN_NICHE
+      : points >= assumptions.words.openFrom && room >= ROOM_OF_AN_OPEN_NICHE
         ? 'open'
         : 'worth a try';
   return { word, points, parts, newcomer, demand, sellers: sellers.length };

@@ -94,8 +94,8 @@ describe('every kind of page', () => {
         if (field.control !== 'number') continue;
         // The range that is shown is the one that is read.
         const reads = (value: number) => v.safeParse(kind.options, { [field.key]: value }).success;
-        expect([reads(field.least), reads(field.most)]).toEqual([true, true]);
-        expect([reads(field.least - 1), reads(field.most + 1)]).toEqual([false, false]);
+        expect([reads(field.min), reads(field.max)]).toEqual([true, true]);
+        expect([reads(field.min - 1), reads(field.max + 1)]).toEqual([false, false]);
       }
       expect(v.parse(kind.options, defaults)).toEqual(defaults);
     },

@@ -75,7 +75,7 @@ describe('every trim of the service', () => {
     .chain(({ trim, paper, bleed }) =>
       fc.record({
         spec: fc.constant<PrintSpec>({ trim, bleed, ink: paper.ink, paper: paper.id }),
-        pages: fc.integer({ min: paper.pages.least, max: paper.pages.most }),
+        pages: fc.integer({ min: paper.pages.min, max: paper.pages.max }),
       }),
     );
 

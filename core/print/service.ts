@@ -14,7 +14,7 @@ const BindingSchema = v.strictObject({
   id: v.string(),
   name: v.string(),
   /** Any trim between these is printed; the usual ones are below. */
-  trimLimits: v.strictObject({ least: sizeInPoints, most: sizeInPoints }),
+  trimLimits: v.strictObject({ min: sizeInPoints, max: sizeInPoints }),
   trims: v.array(
     v.pipe(
       v.strictObject({ name: v.string(), width: v.string(), height: v.string() }),
@@ -36,7 +36,7 @@ const BindingSchema = v.strictObject({
       name: v.string(),
       inks: v.array(v.string()),
       thickness: v.record(v.string(), points),
-      pages: v.strictObject({ least: v.number(), most: v.number() }),
+      pages: v.strictObject({ min: v.number(), max: v.number() }),
     }),
   ),
   inks: v.array(v.strictObject({ id: v.string(), name: v.string() })),

@@ -35,7 +35,7 @@ export async function decodePicture(bytes: Uint8Array): Promise<Omit<Raster, 'id
     const pixels = new Uint8Array(data.buffer, data.byteOffset, data.byteLength);
     if (!hasAlpha || !WITH_ALPHA.has(info.channels))
       return { ...raster, channels: info.channels === 1 ? 1 : 3, pixels };
-    return { ...raster, ...parted(pixels, info.channels === 2 ? 1 : 3) };
+    return { ...raster, ...splitPixels(pixels, info.channels === 2 ? 1 : 3) };
   } catch (error) {
     if (error instanceof ResourceTrouble) throw error;
     throw new ResourceTrouble('is no picture that can be read, or is cut off. Save it again as PNG or JPEG.');
@@ -43,7 +43,7 @@ export async function decodePicture(bytes: Uint8Array): Promise<Omit<Raster, 'id
 }
 
 /** Takes the opacity out from between the colors. */
-function parted(mixed: Uint8Array, channels: 1 | 3) {
+function splitPixels(mixed: Uint8Array, channels: 1 | 3) {
   const count = mixed.length / (channels + 1);
   const pixels = new Uint8Array(count * channels);
   const alpha = new Uint8Array(count);

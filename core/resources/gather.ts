@@ -12,9 +12,9 @@ const BYTES_KEPT = 512 * 1024 * 1024;
 export interface ResourceLoader extends ReadingTools {
   /**
    * The content of that hash, or null where there is none.
-   * @param most bytes; what is longer need not be read to its end
+   * @param max bytes; what is longer need not be read to its end
    */
-  load(hash: string, most: number): Promise<Uint8Array | null>;
+  load(hash: string, max: number): Promise<Uint8Array | null>;
   /** Contents are known to have the hash they are asked for by. */
   trusted?: true;
   /** The hashes that may be read, of whatever is there or was read for somebody else; all if left out. */

@@ -103,7 +103,7 @@ describe('a line that runs to the left', () => {
       'שלום לכל abc defghi jkl mno',
       FACE,
       { width: 60, height: 100 },
-      { most: 12, least: 12, lines: 9 },
+      { max: 12, min: 12, lines: 9 },
     );
     expect(direction).toBe('rtl');
     const { x, align } = beginningOf(direction, { x: 20, width: 60 });

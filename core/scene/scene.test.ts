@@ -103,15 +103,15 @@ describe('fitting text into a box', () => {
     face: fc.constantFrom<FaceId>('alegreya-bold', 'alegreya-italic', 'alegreya-sans-regular'),
     width: fc.integer({ min: 60, max: 600 }),
     height: fc.integer({ min: 20, max: 400 }),
-    most: fc.integer({ min: 10, max: 120 }),
+    max: fc.integer({ min: 10, max: 120 }),
     lines: fc.integer({ min: 1, max: 5 }),
   });
 
   it('keeps all ink between the sides, every word in order, and no more lines than asked', () => {
     fc.assert(
-      fc.property(words, measures, (parts, { face, width, height, most, lines }) => {
+      fc.property(words, measures, (parts, { face, width, height, max, lines }) => {
         const text = parts.join(' ');
-        const fitted = fitText(type, text, face, { width, height }, { most, least: 6, lines });
+        const fitted = fitText(type, text, face, { width, height }, { max, min: 6, lines });
         expect(fitted.lines.join(' ')).toBe(text);
         if (!fitted.fits) return;
         expect(fitted.lines.length).toBeLessThanOrEqual(lines);
@@ -128,12 +128,12 @@ describe('fitting text into a box', () => {
 
   it('takes the largest size: half a point more would not fit', () => {
     fc.assert(
-      fc.property(words, measures, (parts, { face, width, height, most, lines }) => {
+      fc.property(words, measures, (parts, { face, width, height, max, lines }) => {
         const box = { width, height };
-        const fitted = fitText(type, parts.join(' '), face, box, { most, least: 6, lines });
-        if (!fitted.fits || fitted.size === most) return;
+        const fitted = fitText(type, parts.join(' '), face, box, { max, min: 6, lines });
+        if (!fitted.fits || fitted.size === max) return;
         const larger = fitted.size + 0.5;
-        expect(fitText(type, parts.join(' '), face, box, { most: larger, least: larger, lines }).fits).toBe(
+        expect(fitText(type, parts.join(' '), face, box, { max: larger, min: larger, lines }).fits).toBe(
           false,
         );
       }),

@@ -91,16 +91,16 @@ export interface FittedText {
 /** How far the ink of a line reaches beyond the wider of its two ends, in points: the hook of an f, the arm of a W. */
 function overhang(type: Typesetter, text: string, face: FaceId, size: number): number {
   const end = lineWidth(type, text, { face, size });
-  let most = 0;
+  let max = 0;
   eachPlacedGlyph({ type: 'text', text, face, size, color: BLACK, x: 0, y: 0 }, type, (drawn, glyph, x) => {
     const { minX, maxX } = type.box(drawn, glyph);
-    most = Math.max(most, -x - minX * size, x + maxX * size - end);
+    max = Math.max(max, -x - minX * size, x + maxX * size - end);
   });
-  return most;
+  return max;
 }
 
 /**
- * The largest size, in half points from `most` down to `least`, at which the text stays inside the box, centered or
+ * The largest size, in half points from `max` down to `min`, at which the text stays inside the box, centered or
  * set from either side, the ink that hangs over the ends of its lines included. Lines are balanced: the measure is
  * narrowed as long as no line is added.
  */
@@ -109,7 +109,7 @@ export function fitText(
   text: string,
   face: FaceId,
   box: { width: number; height: number },
-  limits: { most: number; least: number; lines: number; leading?: number },
+  limits: { max: number; min: number; lines: number; leading?: number },
 ): FittedText {
   const leadingShare = limits.leading ?? 1.1;
   const direction = directionOf(text);
@@ -122,8 +122,8 @@ export function fitText(
     const fits = lines.length <= limits.lines && widest <= box.width + 1e-6 && height <= box.height + 1e-6;
     return { size, lines, leading: size * leadingShare, height, direction, fits };
   };
-  let found = attempt(limits.most);
-  for (let size = limits.most - 0.5; !found.fits && size >= limits.least; size -= 0.5) found = attempt(size);
+  let found = attempt(limits.max);
+  for (let size = limits.max - 0.5; !found.fits && size >= limits.min; size -= 0.5) found = attempt(size);
   return { ...found, lines: balanced(type, text, face, found, box.width) };
 }
 

@@ -27,7 +27,7 @@ export interface Columns {
    * Lines of one text that stand together at the foot and at the head of a column, so that none is alone there (Chicago
    * Manual of Style, 17th edition, 2.116: no widows); 2 if left out.
    */
-  least?: number;
+  min?: number;
 }
 
 const LEAST = 2;
@@ -43,7 +43,7 @@ function taking(
   { of, from }: Place,
   room: number,
   rows: number,
-  least: number,
+  min: number,
 ): number {
   const { lines, whole, withNext } = all[of]!;
   const left = lines - from;
@@ -51,23 +51,23 @@ function taking(
   if (left <= room) {
     const next = of + 1;
     const parted =
-      withNext && next < all.length && taking(all, { of: next, from: 0 }, room - left, rows, least) === 0;
+      withNext && next < all.length && taking(all, { of: next, from: 0 }, room - left, rows, min) === 0;
     return parted && !atHead ? 0 : left;
   }
   if (whole) return atHead ? room : 0;
   let taken = room;
-  if (left - taken < least) taken = Math.max(0, left - least);
-  if (from === 0 && taken < least) taken = 0;
+  if (left - taken < min) taken = Math.max(0, left - min);
+  if (from === 0 && taken < min) taken = 0;
   // A column that is too short for any rule is filled all the same.
   return taken === 0 && atHead ? room : taken;
 }
 
 /** Fills one page. @returns what stands on it, and what comes next */
-function fillPage(all: readonly Flowing[], start: Place, { columns, rows, least = LEAST }: Columns) {
+function fillPage(all: readonly Flowing[], start: Place, { columns, rows, min = LEAST }: Columns) {
   const parts: FlowedPart[] = [];
   let at = start;
   for (let column = 0, row = 0; at.of < all.length && column < columns; ) {
-    const lines = taking(all, at, rows - row, rows, least);
+    const lines = taking(all, at, rows - row, rows, min);
     if (lines > 0) {
       parts.push({ ...at, lines, column, row });
       row += lines;
@@ -96,7 +96,7 @@ export function flowColumns(all: readonly Flowing[], layout: Columns): FlowedPar
     if (filled.next.of === all.length) {
       for (let rows = layout.rows - 1; rows > 0; rows--) {
         const shorter = fillPage(all, at, { ...layout, rows });
-        if (shorter.next.of < all.length || isWorse(all, shorter.parts, filled.parts, layout.least)) break;
+        if (shorter.next.of < all.length || isWorse(all, shorter.parts, filled.parts, layout.min)) break;
         filled = shorter;
       }
     }
@@ -107,10 +107,10 @@ export function flowColumns(all: readonly Flowing[], layout: Columns): FlowedPar
 }
 
 /** Lines that stand alone at the foot or the head of a column. */
-const alone = (all: readonly Flowing[], parts: readonly FlowedPart[], least: number): number =>
+const alone = (all: readonly Flowing[], parts: readonly FlowedPart[], min: number): number =>
   parts.filter(({ of, from, lines }) => {
     const last = from + lines === all[of]!.lines;
-    return !all[of]!.whole && lines < least && (from === 0) !== last;
+    return !all[of]!.whole && lines < min && (from === 0) !== last;
   }).length;
 
 const linesIn = (parts: readonly FlowedPart[]): number => parts.reduce((sum, { lines }) => sum + lines, 0);
@@ -120,5 +120,5 @@ const isWorse = (
   all: readonly Flowing[],
   shorter: readonly FlowedPart[],
   longer: readonly FlowedPart[],
-  least = LEAST,
-): boolean => linesIn(shorter) < linesIn(longer) || alone(all, shorter, least) > alone(all, longer, least);
+  min = LEAST,
+): boolean => linesIn(shorter) < linesIn(longer) || alone(all, shorter, min) > alone(all, longer, min);

@@ -11,7 +11,7 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { Brief, ChoicesInput, Expansion, Newcomer, VerdictWord } from '#core/niche/index.ts';
+import type { AssumptionsInput, Brief, Expansion, Newcomer, VerdictWord } from '#core/niche/index.ts';
 import { at, book, created, niche, ofWorkspace } from './schema.ts';
 
 const ofNiche = () =>
@@ -68,7 +68,7 @@ export const rival = pgTable(
     /** Seen in the latest look; own rows always are. */
     current: boolean('current').notNull().default(true),
     hidden: boolean('hidden').notNull().default(false),
-    unlike: boolean('unlike').notNull().default(false),
+    notComparable: boolean('not_comparable').notNull().default(false),
     watched: boolean('watched').notNull().default(false),
   },
   (table) => [
@@ -124,7 +124,7 @@ export const phrase = pgTable(
     /** Chosen as a keyword candidate of the brief. */
     chosen: boolean('chosen').notNull().default(false),
     /** Taken out: out of sight until it is brought back. */
-    gone: boolean('gone').notNull().default(false),
+    removed: boolean('removed').notNull().default(false),
   },
   (table) => [
     uniqueIndex('phrase_once').on(table.nicheId, table.phrase),
@@ -163,9 +163,9 @@ export const salesPair = pgTable(
 );
 
 /** What the publisher decided about the sums; what is left out takes its default. */
-export const nicheChoices = pgTable('niche_choices', {
+export const nicheAssumptions = pgTable('niche_assumptions', {
   workspaceId: ofWorkspace().primaryKey(),
-  choices: jsonb('choices').$type<ChoicesInput>().notNull(),
+  assumptions: jsonb('assumptions').$type<AssumptionsInput>().notNull(),
 });
 
 export const brief = pgTable(
@@ -178,7 +178,7 @@ export const brief = pgTable(
     /** The book that was started from it. */
     bookId: text('book_id').references(() => book.id, { onDelete: 'set null' }),
     /** Taken out: out of sight until it is brought back. */
-    gone: boolean('gone').notNull().default(false),
+    removed: boolean('removed').notNull().default(false),
     createdAt: created(),
   },
   (table) => [index('brief_niche').on(table.workspaceId, table.nicheId)],

@@ -151,7 +151,7 @@ export const niche = pgTable(
     /** Looked at again every day, by itself. */
     watched: boolean('watched').notNull().default(false),
     /** Let go: out of sight, and back with all its looks when its phrase is looked at again. */
-    gone: boolean('gone').notNull().default(false),
+    archived: boolean('archived').notNull().default(false),
     createdAt: created(),
   },
   (table) => [
@@ -229,13 +229,13 @@ export const job = pgTable(
     kind: text('kind').$type<JobKind>().notNull(),
     /** What the job makes; a second request for the same thing finds the first. */
     key: text('key').notNull(),
-    /** What it is told, parsed by the schema of its kind; see server/job-payloads.ts. */
+    /** What it is told, parsed by the schema of its kind; see server/jobs/payloads.ts. */
     payload: jsonb('payload').notNull().default({}),
     state: text('state').$type<JobState>().notNull().default('queued'),
     done: integer('done').notNull().default(0),
     of: integer('of').notNull().default(0),
     message: text('message').notNull().default(''),
-    /** Number of the worker's lock while the job runs; see server/press/liveness.ts. */
+    /** Number of the worker's lock while the job runs; see server/jobs/liveness.ts. */
     worker: integer('worker'),
     createdAt: created(),
     startedAt: at('started_at'),

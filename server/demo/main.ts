@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { auth, DEMO_ACCOUNT, workspaceOf } from '../auth.ts';
 import { closeDatabase, db } from '../db/client.ts';
 import { user } from '../db/schema.ts';
-import { stopQueue } from '../jobs.ts';
+import { stopQueue } from '../jobs/queue.ts';
 import { seedNiches } from './niches.ts';
 import { seedPress } from './press.ts';
 

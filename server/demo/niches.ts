@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { copiesAMonth } from '#core/niche/index.ts';
 import { db } from '../db/client.ts';
 import { salesPair } from '../db/niche-schema.ts';
-import { addPairs, HOME_MARKET } from '../niches/choices.ts';
+import { addPairs, HOME_MARKET } from '../niches/assumptions.ts';
 import { takeLook } from '../niches/looks.ts';
 import { keepNiche, listNiches, watchNiche } from '../niches/niches.ts';
 import { expandNiche } from '../niches/phrases.ts';

@@ -18,7 +18,7 @@ import { newId } from '../ids.ts';
 import { usualPenName } from '../pen-names.ts';
 import { storeLoader } from '../resources/loader.ts';
 import { type KeptResource, listResources } from '../resources/resources.ts';
-import { choicesOf, curveOf } from './choices.ts';
+import { assumptionsOf, curveOf } from './assumptions.ts';
 import { countedRivals } from './rivals.ts';
 
 export interface BriefRow {
@@ -34,13 +34,13 @@ export const briefsOf = (workspaceId: string, nicheId: string): Promise<BriefRow
   db()
     .select(columns)
     .from(brief)
-    .where(and(eq(brief.workspaceId, workspaceId), eq(brief.nicheId, nicheId), eq(brief.gone, false)))
+    .where(and(eq(brief.workspaceId, workspaceId), eq(brief.nicheId, nicheId), eq(brief.removed, false)))
     .orderBy(asc(brief.createdAt));
 
 /** What the sums would decide now: a draft, not kept. */
 export async function draftBrief(workspaceId: string, nicheId: string, text: string): Promise<Brief> {
-  const [choices, curve, rivals, chosen] = await Promise.all([
-    choicesOf(workspaceId),
+  const [assumptions, curve, rivals, chosen] = await Promise.all([
+    assumptionsOf(workspaceId),
     curveOf(workspaceId),
     countedRivals(workspaceId, nicheId),
     db()
@@ -51,7 +51,7 @@ export async function draftBrief(workspaceId: string, nicheId: string, text: str
           eq(phrase.workspaceId, workspaceId),
           eq(phrase.nicheId, nicheId),
           eq(phrase.chosen, true),
-          eq(phrase.gone, false),
+          eq(phrase.removed, false),
         ),
       )
       .orderBy(desc(phrase.points)),
@@ -59,7 +59,7 @@ export async function draftBrief(workspaceId: string, nicheId: string, text: str
   return briefFrom(
     text,
     rivals.map((row) => estimate(row, curve)),
-    choices.lists,
+    assumptions.lists,
     chosen.map((row) => row.phrase).filter((keyword) => keyword.length <= MOST_LETTERS),
   );
 }
@@ -106,8 +106,8 @@ export async function saveBrief(workspaceId: string, id: string, decided: Brief)
 }
 
 /** Takes a brief out of sight, or brings it back to its place. */
-export async function removeBrief(workspaceId: string, id: string, gone: boolean): Promise<void> {
-  await db().update(brief).set({ gone }).where(mine(workspaceId, id));
+export async function removeBrief(workspaceId: string, id: string, removed: boolean): Promise<void> {
+  await db().update(brief).set({ removed }).where(mine(workspaceId, id));
 }
 
 /** The workspace's word bank whose name or words say most of what the phrase says. */

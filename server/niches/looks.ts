@@ -14,16 +14,16 @@ import { db, sql } from '../db/client.ts';
 import { look, notice, rival, sighting } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
 import { newId } from '../ids.ts';
-import { enqueueJob, QUEUES, queue } from '../jobs.ts';
+import { enqueueJob, QUEUES, queue } from '../jobs/queue.ts';
 import type { MarketAnswer } from '../services/marketplace.ts';
 import { TransientServiceError } from '../services/printing-service.ts';
 import { wrenfair } from '../services/wrenfair.ts';
+import { assumptionsOf, curveOf } from './assumptions.ts';
 import { briefsOrDraft } from './briefs.ts';
-import { choicesOf, curveOf } from './choices.ts';
 import { countedRivals, putRivals } from './rivals.ts';
 
 /** Comparables taken in at one look, and for each phrase that a niche is expanded to: both give the same verdict. */
-export const LOOK = 60;
+export const COMPARABLES_PER_LOOK = 60;
 /** Best sellers whose covers stand for the niche. */
 const FACES = 3;
 const LOOKS_SHOWN = 400;
@@ -40,7 +40,7 @@ export async function takeLook(
   phrase: string,
   seconds?: number,
 ): Promise<void> {
-  await keepLook(workspaceId, nicheId, await wrenfair.search(phrase, LOOK, seconds));
+  await keepLook(workspaceId, nicheId, await wrenfair.search(phrase, COMPARABLES_PER_LOOK, seconds));
   await briefsOrDraft(workspaceId, nicheId, phrase);
 }
 
@@ -128,13 +128,18 @@ export async function recalculateNiche(workspaceId: string, nicheId: string): Pr
 async function recalculate(workspaceId: string, nicheId: string): Promise<void> {
   const [latest] = await latestLooks(workspaceId, nicheId, 1);
   if (!latest) return;
-  const [choices, curve, rivals] = await Promise.all([
-    choicesOf(workspaceId),
+  const [assumptions, curve, rivals] = await Promise.all([
+    assumptionsOf(workspaceId),
     curveOf(workspaceId),
     countedRivals(workspaceId, nicheId),
   ]);
   const estimated = rivals.map((row) => ({ ...estimate(row, curve), source: row.source }));
-  const { word, points, newcomer, demand, sellers } = judge(latest.results, estimated, choices, latest.day);
+  const { word, points, newcomer, demand, sellers } = judge(
+    latest.results,
+    estimated,
+    assumptions,
+    latest.day,
+  );
   const { low, middle, high } = newcomer;
   await db()
     .update(look)
@@ -165,7 +170,7 @@ async function recalculateDemand(workspaceId: string, nicheId: string): Promise<
       from sighting s join look l on l.id = s.look_id
       left join rival r on r.niche_id = l.niche_id and r.id = s.rival_id
       where l.workspace_id = ${workspaceId} and l.niche_id = ${nicheId} and s.rank is not null
-        and not coalesce(r.hidden, false) and not coalesce(r.unlike, false)
+        and not coalesce(r.hidden, false) and not coalesce(r.not_comparable, false)
       group by s.look_id`,
   ]);
   const demands = rows.map(({ look_id, ranks }) => ({
@@ -183,17 +188,17 @@ export async function recalculateAll(workspaceId: string): Promise<void> {
   const niches = await db()
     .select({ id: niche.id })
     .from(niche)
-    .where(and(eq(niche.workspaceId, workspaceId), eq(niche.gone, false)));
+    .where(and(eq(niche.workspaceId, workspaceId), eq(niche.archived, false)));
   for (const { id } of niches) await recalculateSoon(workspaceId, id);
 }
 
-const latestLooks = (workspaceId: string, nicheId: string, most: number): Promise<LookRow[]> =>
+const latestLooks = (workspaceId: string, nicheId: string, max: number): Promise<LookRow[]> =>
   db()
     .select()
     .from(look)
     .where(and(eq(look.workspaceId, workspaceId), eq(look.nicheId, nicheId)))
     .orderBy(desc(look.turn))
-    .limit(most);
+    .limit(max);
 
 /** All looks at a niche, oldest first. */
 export const looksAt = async (workspaceId: string, nicheId: string): Promise<LookRow[]> =>

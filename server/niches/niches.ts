@@ -30,7 +30,7 @@ export interface NicheRow extends OpenedNiche {
 const SPARK = 30;
 
 /** All niches of a workspace, the one looked at last first. */
-export async function listNiches(workspaceId: string, most = 2000): Promise<NicheRow[]> {
+export async function listNiches(workspaceId: string, max = 2000): Promise<NicheRow[]> {
   const rows = await sql()<
     (OpenedNiche & { latest: NicheRow['latest']; spark: number[] | null; unseen: number })[]
   >`
@@ -44,8 +44,8 @@ export async function listNiches(workspaceId: string, most = 2000): Promise<Nich
     left join lateral (
       select json_agg(demand order by turn) as spark
       from (select demand, turn from look where look.niche_id = n.id order by turn desc limit ${SPARK}) recent) s on true
-    where n.workspace_id = ${workspaceId} and not n.gone
-    order by l.turn desc nulls last, n.created_at desc limit ${most}`;
+    where n.workspace_id = ${workspaceId} and not n.archived
+    order by l.turn desc nulls last, n.created_at desc limit ${max}`;
   return rows.map(({ spark, ...row }) => ({ ...row, spark: spark ?? [] }));
 }
 
@@ -55,7 +55,7 @@ export async function openNiche(workspaceId: string, id: string): Promise<Opened
   const [row] = await db()
     .select({ id: niche.id, phrase: niche.phrase, watched: niche.watched })
     .from(niche)
-    .where(and(mine(workspaceId, id), eq(niche.gone, false)));
+    .where(and(mine(workspaceId, id), eq(niche.archived, false)));
   return row ?? null;
 }
 
@@ -65,7 +65,7 @@ export async function keepNiche(workspaceId: string, phrase: string): Promise<st
   const [row] = await db()
     .insert(niche)
     .values({ id: newId(), workspaceId, phrase: tidy })
-    .onConflictDoUpdate({ target: [niche.workspaceId, niche.phrase], set: { gone: false } })
+    .onConflictDoUpdate({ target: [niche.workspaceId, niche.phrase], set: { archived: false } })
     .returning({ id: niche.id });
   return row!.id;
 }
@@ -74,11 +74,11 @@ export async function keepNiche(workspaceId: string, phrase: string): Promise<st
 export async function archiveNiches(
   workspaceId: string,
   ids: readonly string[],
-  gone: boolean,
+  archived: boolean,
 ): Promise<void> {
   await db()
     .update(niche)
-    .set({ gone })
+    .set({ archived })
     .where(and(eq(niche.workspaceId, workspaceId), among(niche.id, ids)));
 }
 
@@ -102,7 +102,7 @@ export async function unseenChanges(workspaceId: string): Promise<UnseenChanges[
     .select({ nicheId: notice.nicheId, phrase: niche.phrase, day: notice.day, message: notice.message })
     .from(notice)
     .innerJoin(niche, eq(niche.id, notice.nicheId))
-    .where(and(eq(notice.workspaceId, workspaceId), eq(notice.seen, false), eq(niche.gone, false)))
+    .where(and(eq(notice.workspaceId, workspaceId), eq(notice.seen, false), eq(niche.archived, false)))
     .orderBy(desc(notice.createdAt), notice.message)
     .limit(NOTICES_READ);
   const changes = new Map<string, UnseenChanges>();

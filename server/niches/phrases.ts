@@ -7,7 +7,7 @@ import {
   expand,
   judge,
   median,
-  type NicheChoices,
+  type NicheAssumptions,
   type SalesCurve,
   TOP,
 } from '#core/niche/index.ts';
@@ -16,9 +16,9 @@ import { among, db, sql } from '../db/client.ts';
 import { phrase } from '../db/niche-schema.ts';
 import { job } from '../db/schema.ts';
 import { newId } from '../ids.ts';
-import { enqueueJob } from '../jobs.ts';
+import { enqueueJob } from '../jobs/queue.ts';
 import type { MarketAnswer } from '../services/marketplace.ts';
-import { choicesOf } from './choices.ts';
+import { assumptionsOf } from './assumptions.ts';
 
 export type PhraseRow = Omit<typeof phrase.$inferSelect, 'workspaceId' | 'nicheId'>;
 
@@ -28,7 +28,7 @@ export const MOST_PHRASES = 5000;
 const ofNiche = (workspaceId: string, nicheId: string) =>
   and(eq(phrase.workspaceId, workspaceId), eq(phrase.nicheId, nicheId));
 const inSight = (workspaceId: string, nicheId: string) =>
-  and(ofNiche(workspaceId, nicheId), eq(phrase.gone, false));
+  and(ofNiche(workspaceId, nicheId), eq(phrase.removed, false));
 
 /**
  * A niche's phrases in alphabetical order, as JSON that the database makes: while a thousand of them are asked for, the
@@ -38,7 +38,7 @@ export async function phrasesJson(workspaceId: string, nicheId: string): Promise
   const [row] = await sql()<{ rows: string }[]>`
     select coalesce(json_agg(to_jsonb(p) - '{workspace_id,niche_id}'::text[] order by p.phrase), '[]')::text as rows
     from (
-      select * from phrase where workspace_id = ${workspaceId} and niche_id = ${nicheId} and not gone
+      select * from phrase where workspace_id = ${workspaceId} and niche_id = ${nicheId} and not removed
       order by phrase limit ${MOST_PHRASES}
     ) p`;
   return row!.rows;
@@ -75,7 +75,7 @@ export async function addPhrases(
     from jsonb_to_recordset(${JSON.stringify(rows)}::text::jsonb)
       as r(id text, phrase text, way text, volume integer, results integer)
     order by r.phrase
-    on conflict (niche_id, phrase) do update set volume = coalesce(excluded.volume, phrase.volume), gone = false`;
+    on conflict (niche_id, phrase) do update set volume = coalesce(excluded.volume, phrase.volume), removed = false`;
 }
 
 /** One job at a time expands a niche; that with suggestions by letters is another than that without. */
@@ -93,7 +93,7 @@ export async function expandNiche(
   ways: readonly Expansion[],
   year: number,
 ): Promise<string> {
-  const { lists } = await choicesOf(workspaceId);
+  const { lists } = await assumptionsOf(workspaceId);
   await addPhrases(workspaceId, nicheId, expand(own, ways, lists, year));
   return enqueueExpand(workspaceId, nicheId, ways.includes('letters'));
 }
@@ -134,11 +134,11 @@ export async function removePhrases(
   workspaceId: string,
   nicheId: string,
   ids: readonly string[],
-  gone: boolean,
+  removed: boolean,
 ): Promise<void> {
   await db()
     .update(phrase)
-    .set({ gone })
+    .set({ removed })
     .where(and(ofNiche(workspaceId, nicheId), among(phrase.id, ids)));
 }
 
@@ -156,13 +156,13 @@ export async function addOwnPhrases(
 }
 
 /** Phrases of a niche that wait to be asked for, a few at a time. */
-export const waitingPhrases = (workspaceId: string, nicheId: string, most: number) =>
+export const waitingPhrases = (workspaceId: string, nicheId: string, max: number) =>
   db()
     .select({ id: phrase.id, phrase: phrase.phrase })
     .from(phrase)
     .where(and(inSight(workspaceId, nicheId), eq(phrase.state, 'waiting')))
     .orderBy(asc(phrase.phrase))
-    .limit(most);
+    .limit(max);
 
 export async function countPhrases(
   workspaceId: string,
@@ -183,10 +183,10 @@ export async function notePhrase(
   id: string,
   answer: MarketAnswer,
   curve: SalesCurve,
-  choices: NicheChoices,
+  assumptions: NicheAssumptions,
 ): Promise<void> {
   const books = answer.comparables.map((book) => estimate(book, curve));
-  const { word, points, demand, sellers } = judge(answer.results, books, choices, answer.day);
+  const { word, points, demand, sellers } = judge(answer.results, books, assumptions, answer.day);
   const prices = bestSellers(books, TOP).flatMap(({ price }) => (price === null ? [] : [price]));
   await db()
     .update(phrase)

@@ -13,7 +13,7 @@ import { niche } from '../db/schema.ts';
 export async function rivalsJson(workspaceId: string, nicheId: string): Promise<string> {
   const [row] = await sql()<{ rows: string }[]>`
     select coalesce(json_agg(json_build_array(id, title, pen_name, price, width, height, pages, ink, rank, reviews,
-      published, category, source, hidden, unlike, watched) order by rank nulls last, id), '[]')::text as rows
+      published, category, source, hidden, not_comparable, watched) order by rank nulls last, id), '[]')::text as rows
     from rival where workspace_id = ${workspaceId} and niche_id = ${nicheId}
       and (current or source = 'own' or watched)`;
   return row!.rows;
@@ -33,7 +33,7 @@ export async function countedRivals(
         eq(rival.nicheId, nicheId),
         eq(rival.current, true),
         eq(rival.hidden, false),
-        eq(rival.unlike, false),
+        eq(rival.notComparable, false),
       ),
     );
   return rows.map(({ width, height, ...row }) => ({
@@ -52,7 +52,7 @@ export async function countedRivals(
   }));
 }
 
-export type Marks = Partial<Pick<Rival, 'hidden' | 'unlike' | 'watched'>>;
+export type Marks = Partial<Pick<Rival, 'hidden' | 'notComparable' | 'watched'>>;
 
 /** Marks rivals: hidden, not really comparable, under watch. */
 export async function markRivals(

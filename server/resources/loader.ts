@@ -14,10 +14,10 @@ export const storeLoader = (own: Iterable<string>): ResourceLoader => ({
   // The store names contents by their hash itself.
   trusted: true,
   decodePicture,
-  async load(hash, most) {
+  async load(hash, max) {
     const file = await whenStoreIsThere(() => fileStore().open(storeName(hash)));
     if (!file) return null;
-    if (file.size > most) {
+    if (file.size > max) {
       file.stream.destroy();
       throw new ResourceTrouble('is larger than is allowed. Make it smaller.');
     }

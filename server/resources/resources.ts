@@ -90,9 +90,9 @@ export interface Upload {
   rights?: Rights | undefined;
 }
 
-const tooLong = (most: number) =>
+const tooLong = (max: number) =>
   new ResourceTrouble(
-    `has more than the ${Math.round(most / 1048576)} MB that are allowed. Make it smaller or split it.`,
+    `has more than the ${Math.round(max / 1048576)} MB that are allowed. Make it smaller or split it.`,
   );
 
 /**

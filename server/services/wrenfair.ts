@@ -11,7 +11,7 @@ const LONGEST_REST_SECONDS = 600;
 /** Far over any answer that makes sense. */
 const ANSWER_BYTES = 8 * 1024 * 1024;
 
-const whole = (least: number) => v.pipe(v.number(), v.integer(), v.minValue(least));
+const whole = (min: number) => v.pipe(v.number(), v.integer(), v.minValue(min));
 const isoDay = v.pipe(v.string(), v.isoDate());
 const ComparableSchema = v.object({
   id: v.pipe(v.string(), v.regex(/^[\w-]{1,64}$/)),

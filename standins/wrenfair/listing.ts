@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 
-const line = (most: number) => v.pipe(v.string(), v.maxLength(most));
+const line = (max: number) => v.pipe(v.string(), v.maxLength(max));
 const length = v.pipe(v.string(), v.regex(/^\d+(\.\d+)? (in|mm)$/, 'is not a length such as “6 in”'));
 
 /** Characters of title and subtitle together. */

@@ -91,11 +91,11 @@ function printedOver(words: readonly Words[]): string | null {
 /** What the words of a page are refused for, or null. @param safe where words may stand */
 function wordTrouble(
   words: readonly Words[],
-  least: number,
+  min: number,
   safe: Omit<Words, 'text' | 'size'>,
 ): string | null {
-  const small = words.find(({ size }) => size < least - 0.01);
-  if (small) return `“${small.text}” is set in ${small.size.toFixed(1)} pt; ${least} pt is the least`;
+  const small = words.find(({ size }) => size < min - 0.01);
+  if (small) return `“${small.text}” is set in ${small.size.toFixed(1)} pt; ${min} pt is the least`;
   const over = printedOver(words);
   if (over) return over;
   const out = words.find(
@@ -138,17 +138,17 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
   const width = inPoints(listing.trim.width);
   const height = inPoints(listing.trim.height);
   const bleed = inPoints(rules.bleed.width);
-  const { least, most } = rules.trimLimits;
+  const { min, max } = rules.trimLimits;
   // As far off as the listing rounds.
   const half = 0.0005 * 72;
   if (
-    width < inPoints(least.width) - half ||
-    width > inPoints(most.width) + half ||
-    height < inPoints(least.height) - half ||
-    height > inPoints(most.height) + half
+    width < inPoints(min.width) - half ||
+    width > inPoints(max.width) + half ||
+    height < inPoints(min.height) - half ||
+    height > inPoints(max.height) + half
   )
     return [
-      `The trim is ${shownIn(width)} × ${shownIn(height)}; from ${least.width} × ${least.height} to ${most.width} × ${most.height} can be printed.`,
+      `The trim is ${shownIn(width)} × ${shownIn(height)}; from ${min.width} × ${min.height} to ${max.width} × ${max.height} can be printed.`,
     ];
   const paper = rules.papers.find((known) => known.id === listing.paper);
   if (!paper) return [`There is no ${listing.paper} paper.`];
@@ -157,9 +157,9 @@ export async function review(listing: Listing, interior: Uint8Array, wrap: Uint8
   if (pages.length !== listing.pages)
     reasons.push(`The interior has ${pages.length} pages, the listing says ${listing.pages}.`);
   if (pages.length % 2 === 1) reasons.push(`The interior has ${pages.length} pages; the count must be even.`);
-  if (pages.length < paper.pages.least || pages.length > paper.pages.most) {
+  if (pages.length < paper.pages.min || pages.length > paper.pages.max) {
     reasons.push(
-      `${pages.length} pages; ${paper.pages.least} to ${paper.pages.most} can be printed on ${paper.name} paper.`,
+      `${pages.length} pages; ${paper.pages.min} to ${paper.pages.max} can be printed on ${paper.name} paper.`,
     );
   }
   const wantedWidth = width + (listing.bleed ? bleed : 0);

@@ -13,9 +13,9 @@ const TOP = 100;
 /** The furthest the clock may be set from the opening, in days: further, nothing new comes out. */
 const FURTHEST = 700;
 
-const count = (most: number, usual: number) =>
+const count = (max: number, usual: number) =>
   v.optional(
-    v.pipe(v.string(), v.regex(/^\d{1,6}$/), v.transform(Number), v.minValue(1), v.maxValue(most)),
+    v.pipe(v.string(), v.regex(/^\d{1,6}$/), v.transform(Number), v.minValue(1), v.maxValue(max)),
     String(usual),
   );
 const Ask = v.object({

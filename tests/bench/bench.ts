@@ -92,7 +92,7 @@ function highLevel(pages: PdfPage[]): Promise<void> {
   });
 }
 
-async function pdfRow(name: string, recipe: Recipe, most: number) {
+async function pdfRow(name: string, recipe: Recipe, max: number) {
   const pages = pagesOf(recipe);
   const streams = pages.flatMap(({ scene }) =>
     scene.layers.map((layer) => contentStream(layer.marks, scene.height, namesOfNoFile, type, true)),
@@ -103,7 +103,7 @@ async function pdfRow(name: string, recipe: Recipe, most: number) {
   const ours = await cpu(() => writePdf(pages, type, { title: name, author: '' }, () => {}));
   const theirs = await cpu(() => highLevel(pages));
   console.log(
-    `${name.padEnd(34)} ${(ours / reference).toFixed(2)} × deflate (at most ${most})   ${(ours / theirs).toFixed(2)} × PDFKit high-level (at most 0.6)`,
+    `${name.padEnd(34)} ${(ours / reference).toFixed(2)} × deflate (at most ${max})   ${(ours / theirs).toFixed(2)} × PDFKit high-level (at most 0.6)`,
   );
 }
 

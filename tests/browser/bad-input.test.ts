@@ -46,7 +46,7 @@ test('a title that would end a script of the page is a title', async ({ page }) 
   await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
   await expect.poll(() => inkOf(page, 1)).toBeGreaterThan(0);
   expect(
-    await page.evaluate(() => Object.keys(window).filter((key) => /^(broken|earlyPress)$/.test(key))),
+    await page.evaluate(() => Object.keys(window).filter((key) => /^(broken|earlyRenderer)$/.test(key))),
   ).toEqual([]);
 });
 

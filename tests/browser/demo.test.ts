@@ -31,7 +31,7 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await view(page, 'Brief');
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue(/Beekeeping/);
   await picture(page, 'niche-brief');
-  await page.goto(url('/niches/sums'));
+  await page.goto(url('/niches/assumptions'));
   await picture(page, 'sums');
   await page.goto(url('/niches'));
   await picture(page, 'niches');

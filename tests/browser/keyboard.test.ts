@@ -3,8 +3,8 @@ import { grid } from './look.ts';
 import { emptyBook, expect, saved, sections, test, ticket, url } from './quill.ts';
 
 /** Presses Tab until the wanted element has the focus. */
-async function tabTo(page: Page, name: RegExp, most = 90) {
-  for (let i = 0; i < most; i++) {
+async function tabTo(page: Page, name: RegExp, max = 90) {
+  for (let i = 0; i < max; i++) {
     await page.keyboard.press('Tab');
     const text = await page.evaluate(() => {
       const at = document.activeElement as HTMLElement | null;

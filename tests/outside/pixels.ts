@@ -35,7 +35,7 @@ async function pixelsOf(png: Uint8Array) {
 export interface Difference {
   /** Mean and greatest difference of a channel of a pixel, of 255. */
   mean: number;
-  most: number;
+  max: number;
   /** Mean difference of the first picture from white paper: what a blank page would be off by. */
   ink: number;
 }
@@ -49,15 +49,15 @@ export async function difference(first: Uint8Array, second: Uint8Array): Promise
     );
   const count = Math.min(a.data.length, b.data.length);
   let sum = 0;
-  let most = 0;
+  let max = 0;
   let ink = 0;
   for (let i = 0; i < count; i++) {
     const off = Math.abs(a.data[i]! - b.data[i]!);
     sum += off;
     ink += 255 - a.data[i]!;
-    if (off > most) most = off;
+    if (off > max) max = off;
   }
-  return { mean: sum / count, most, ink: ink / count };
+  return { mean: sum / count, max, ink: ink / count };
 }
 
 /** True when every pixel is a gray. */

@@ -36,10 +36,10 @@ const scripts = recipeOf([
 ]);
 
 /** Small type is mostly edges, on which two renderers differ; a blank page would be off by far more. */
-function expectSame({ mean, most, ink }: Difference, leastInk: number) {
+function expectSame({ mean, max, ink }: Difference, leastInk: number) {
   expect(mean).toBeLessThan(ink / 3);
   expect(mean).toBeLessThan(4);
-  expect(most).toBeLessThan(110);
+  expect(max).toBeLessThan(110);
   expect(ink, 'the page holds ink').toBeGreaterThan(leastInk);
 }
 

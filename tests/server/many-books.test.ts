@@ -10,7 +10,7 @@ import { closeDatabase, db } from '#server/db/client.ts';
 import { book, submission, workspace } from '#server/db/schema.ts';
 import { findWork } from '#server/find.ts';
 import { newId } from '#server/ids.ts';
-import { stopQueue } from '#server/jobs.ts';
+import { stopQueue } from '#server/jobs/queue.ts';
 import {
   countDeleted,
   DAYS_KEPT,

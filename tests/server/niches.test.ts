@@ -5,11 +5,23 @@ import { bookFrom, jobTicket } from '#core/book/index.ts';
 import { type Comparable, copiesAMonth, DEFAULT_CHOICES, DEFAULT_CURVE } from '#core/niche/index.ts';
 import { openBook } from '#server/books.ts';
 import { closeDatabase, db, sql } from '#server/db/client.ts';
-import { look, nicheChoices, notice, rival, sighting } from '#server/db/niche-schema.ts';
+import { look, nicheAssumptions, notice, rival, sighting } from '#server/db/niche-schema.ts';
 import { workspace } from '#server/db/schema.ts';
 import { newId } from '#server/ids.ts';
-import { readPayload } from '#server/job-payloads.ts';
-import { cancelJob, enqueueJob, listJobs, stopQueue } from '#server/jobs.ts';
+import { expandJob } from '#server/jobs/expand-job.ts';
+import { lookJob } from '#server/jobs/look-job.ts';
+import { readPayload } from '#server/jobs/payloads.ts';
+import { cancelJob, enqueueJob, listJobs, stopQueue } from '#server/jobs/queue.ts';
+import { type ClaimedJob, claim } from '#server/jobs/running-job.ts';
+import { watchNiches } from '#server/jobs/watch-niches.ts';
+import {
+  addPairs,
+  assumptionsOf,
+  curveOf,
+  dropPair,
+  pairsOf,
+  saveAssumptions,
+} from '#server/niches/assumptions.ts';
 import {
   addBrief,
   briefsOf,
@@ -20,7 +32,6 @@ import {
   startBooks,
   takeCandidates,
 } from '#server/niches/briefs.ts';
-import { addPairs, choicesOf, curveOf, dropPair, pairsOf, saveChoices } from '#server/niches/choices.ts';
 import {
   linesOf,
   lookNow,
@@ -56,10 +67,6 @@ import {
   putRivals,
   rivalsJson,
 } from '#server/niches/rivals.ts';
-import { expandJob } from '#server/press/expand-job.ts';
-import { lookJob } from '#server/press/look-job.ts';
-import { type ClaimedJob, claim } from '#server/press/running-job.ts';
-import { watchNiches } from '#server/press/watch-niches.ts';
 import { OPENING, openPress, type Press } from './press.ts';
 
 let press: Press;
@@ -112,7 +119,7 @@ describe('looks', () => {
     const id = await lookedAt();
     const before = await rows(id);
     expect(before).toHaveLength(60);
-    await markRivals(own, id, [String(before[0]![0]), String(before[1]![0])], { unlike: true });
+    await markRivals(own, id, [String(before[0]![0]), String(before[1]![0])], { notComparable: true });
     expect(await movesOf(own, id)).toBeNull();
     await press.put('/clock', { advance: 14 });
     await takeLook(own, id, PHRASE);
@@ -190,12 +197,12 @@ describe('the sums', () => {
     const id = await lookedAt();
     const [best] = await rows(id);
     const before = (await listNiches(own))[0]!.latest!;
-    await markRivals(own, id, [String(best![0])], { unlike: true });
+    await markRivals(own, id, [String(best![0])], { notComparable: true });
     await recalculateSoon(own, id);
     const after = (await listNiches(own))[0]!.latest!;
     expect(after.demand).toBeLessThan(before.demand);
     expect(after.best).not.toContain(best![0]);
-    await markRivals(own, id, [String(best![0])], { unlike: false });
+    await markRivals(own, id, [String(best![0])], { notComparable: false });
     await recalculateSoon(own, id);
     expect((await listNiches(own))[0]!.latest).toEqual(before);
   });
@@ -229,14 +236,14 @@ describe('the sums', () => {
   });
 
   it('choices are kept, and what can no longer be read falls back to the defaults', async () => {
-    await saveChoices(own, { ...DEFAULT_CHOICES, sellsFrom: 7 });
-    expect((await choicesOf(own)).sellsFrom).toBe(7);
-    expect((await choicesOf(other)).sellsFrom).toBe(DEFAULT_CHOICES.sellsFrom);
+    await saveAssumptions(own, { ...DEFAULT_CHOICES, sellsFrom: 7 });
+    expect((await assumptionsOf(own)).sellsFrom).toBe(7);
+    expect((await assumptionsOf(other)).sellsFrom).toBe(DEFAULT_CHOICES.sellsFrom);
     await db()
-      .update(nicheChoices)
-      .set({ choices: { sellsFrom: -3 } })
-      .where(eq(nicheChoices.workspaceId, own));
-    expect(await choicesOf(own)).toEqual(DEFAULT_CHOICES);
+      .update(nicheAssumptions)
+      .set({ assumptions: { sellsFrom: -3 } })
+      .where(eq(nicheAssumptions.workspaceId, own));
+    expect(await assumptionsOf(own)).toEqual(DEFAULT_CHOICES);
   });
 });
 
@@ -282,7 +289,7 @@ describe('expanding a phrase', () => {
 
   it('asks for every phrase through refusals and breaks, and for suggestions by letters', async () => {
     const id = await lookedAt();
-    await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
+    await saveAssumptions(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
     await press.put('/behavior', { busy: 3, breakAfterWork: 3 });
     const job = await expandNiche(own, id, PHRASE, ['letters', 'audience'], 2026);
     await expandClaimed(await claimed(job));
@@ -306,7 +313,7 @@ describe('expanding a phrase', () => {
 
   it('asks no faster than the publisher said', async () => {
     const id = await lookedAt();
-    await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 10 });
+    await saveAssumptions(own, { ...DEFAULT_CHOICES, requestsASecond: 10 });
     const job = await expandNiche(own, id, PHRASE, ['format', 'number'], 2026);
     press.asked.length = 0;
     await expandClaimed(await claimed(job));
@@ -317,7 +324,7 @@ describe('expanding a phrase', () => {
 
   it('goes on where it was canceled, and asks nothing twice', async () => {
     const id = await lookedAt();
-    await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 25 });
+    await saveAssumptions(own, { ...DEFAULT_CHOICES, requestsASecond: 25 });
     const job = await expandNiche(own, id, PHRASE, ['audience', 'format', 'combined'], 2026);
     press.asked.length = 0;
     const running = expandClaimed(await claimed(job));
@@ -331,7 +338,7 @@ describe('expanding a phrase', () => {
       .filter(({ state }) => state === 'done')
       .map(({ phrase }) => phrase);
     press.asked.length = 0;
-    await saveChoices(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
+    await saveAssumptions(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
     await expandClaimed(await claimed(await resumePhrases(own, id)));
     expect((await countPhrases(own, id)).waiting).toBe(0);
     const again = press.asked.map(({ path }) => new URLSearchParams(path.split('?')[1]).get('phrase'));

@@ -20,7 +20,7 @@ import { bringUp } from '#server/bring-up.ts';
 import { closeDatabase, db, sql } from '#server/db/client.ts';
 import { book, bookRevision, job, workspace } from '#server/db/schema.ts';
 import { newId } from '#server/ids.ts';
-import { enqueueFiles, stopQueue } from '#server/jobs.ts';
+import { enqueueFiles, stopQueue } from '#server/jobs/queue.ts';
 import { storeLoader } from '#server/resources/loader.ts';
 import { keepResource, keepUpload, listResources, ownContents } from '#server/resources/resources.ts';
 import { recipeOf } from '../support/books.ts';
@@ -340,7 +340,7 @@ describe('a book whose words are missing', () => {
     const lacking = bookFrom(recipe, await gather(recipe.resources, storeLoader([])));
     expect(firstPagesPng(lacking, typesetterFromDisk())).not.toBeNull();
     const queued = await enqueueFiles(own, id, 1);
-    const { default: makeInThread } = await import('#server/press/thread.ts');
+    const { default: makeInThread } = await import('#server/jobs/thread.ts');
     const { port1, port2 } = new MessageChannel();
     await expect(makeInThread({ recipe, own: [], folder: store, progress: port2 as never })).rejects.toThrow(
       'Word bank “Bees” is missing. Open the book from its ZIP, or choose another.',

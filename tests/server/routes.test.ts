@@ -6,9 +6,9 @@ import { visitorOf } from '#server/auth.ts';
 import { createBook, openBook } from '#server/books.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
 import { job } from '#server/db/schema.ts';
-import { enqueueJob, listJobs, stopQueue } from '#server/jobs.ts';
+import { enqueueJob, listJobs, stopQueue } from '#server/jobs/queue.ts';
+import { assumptionsOf, pairsOf } from '#server/niches/assumptions.ts';
 import { briefsOf, briefsOrDraft } from '#server/niches/briefs.ts';
-import { choicesOf, pairsOf } from '#server/niches/choices.ts';
 import { lookNow } from '#server/niches/looks.ts';
 import { keepNiche, listNiches, openNiche } from '#server/niches/niches.ts';
 import { phrasesOf } from '#server/niches/phrases.ts';
@@ -105,7 +105,7 @@ const havings = async (workspaceId: string) => ({
   phrases: await phrasesOf(workspaceId, ids.niche!),
   rivals: await rivalsJson(workspaceId, ids.niche!),
   pairs: await pairsOf(workspaceId),
-  choices: await choicesOf(workspaceId),
+  assumptions: await assumptionsOf(workspaceId),
   names: await listPenNames(workspaceId),
   resources: await listResources(workspaceId),
   jobs: await listJobs(workspaceId),

@@ -12,11 +12,11 @@ import { closeDatabase, db, isLostConnection, longLivedSql, sql } from '#server/
 import { job, workspace } from '#server/db/schema.ts';
 import { madeFiles, noteMadeFiles } from '#server/files.ts';
 import { newId } from '#server/ids.ts';
-import { cancelJob, enqueueFiles, stopQueue } from '#server/jobs.ts';
-import { registerWorker, rescueLostJobs } from '#server/press/liveness.ts';
-import { makeFiles } from '#server/press/make-files.ts';
-import { type ClaimedJob, claim } from '#server/press/running-job.ts';
-import type { PressTask } from '#server/press/thread.ts';
+import { registerWorker, rescueLostJobs } from '#server/jobs/liveness.ts';
+import { makeFiles } from '#server/jobs/make-files.ts';
+import { cancelJob, enqueueFiles, stopQueue } from '#server/jobs/queue.ts';
+import { type ClaimedJob, claim } from '#server/jobs/running-job.ts';
+import type { FilesTask } from '#server/jobs/thread.ts';
 import { fileStore } from '#server/store/index.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
@@ -111,9 +111,9 @@ describe('a lost connection', () => {
 
 describe('making files', () => {
   /** Threads that do what they are told instead of drawing. */
-  const threads = (run: (task: PressTask, signal: AbortSignal) => Promise<string[]>) =>
+  const threads = (run: (task: FilesTask, signal: AbortSignal) => Promise<string[]>) =>
     ({
-      run: (task: PressTask, { signal }: { signal: AbortSignal }) => run(task, signal),
+      run: (task: FilesTask, { signal }: { signal: AbortSignal }) => run(task, signal),
     }) as unknown as Piscina;
   const asked = async (): Promise<ClaimedJob> => (await claim(await enqueueFiles(own, recipe.id, 1), 1))!;
   const leftovers = () => readdirSync(join(store, 'making'));

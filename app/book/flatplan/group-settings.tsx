@@ -34,8 +34,8 @@ export function GroupSettings({ entry }: { entry: Group }) {
         <NumberField
           label="Rounds"
           value={rounds}
-          least={1}
-          most={828}
+          min={1}
+          max={828}
           step={1}
           onCommit={(next) => setGroup('rounds', { rounds: next })}
         />

@@ -14,7 +14,7 @@ import { browserLoader } from '../../preview/browser-loader.ts';
 import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook, useBookStore } from '../store.ts';
 
 const WIDTH = 132;
@@ -37,7 +37,7 @@ export function ItemPanel({
 }) {
   const edit = useBook((state) => state.edit);
   const store = useBookStore();
-  const { book, plan, ticket, firstPages } = useDesk();
+  const { book, plan, ticket, firstPages } = useOpenBook();
   const [first] = useState(firstPages);
   // The plan follows a moment behind the recipe: of a new section, or a longer one, it knows nothing yet.
   const { pages, solutionPages, displayNumbers, count } = plan.items[section.id] ?? UNPLANNED;

@@ -24,7 +24,7 @@ import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { pageNonce } from '../../emotion.ts';
 import { type Shortcut, useCommand, useListedKeys } from '../../parts/shortcuts.tsx';
 import { PIGMENTS } from '../../theme.ts';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 
 const pagesOf = ({ first, last }: PlannedRun) => (first === last ? `p. ${first}` : `p. ${first}–${last}`);
@@ -57,7 +57,7 @@ interface RowProps {
 function Row({ section, index, chosen, chosenMember, onChoose, onMember, onKey, onRemove }: RowProps) {
   const { ref, handleRef, isDragging } = useSortable({ id: section.id, index });
   const sections = useBook((state) => state.value.sections);
-  const { plan } = useDesk();
+  const { plan } = useOpenBook();
   const body = plan.runs.find((run) => run.section === section.id && run.role === 'body');
   const solutions = plan.runs.find((run) => run.section === section.id && run.role === 'solutions');
   const count = body ? body.last - body.first + 1 : 0;

@@ -88,8 +88,8 @@ function OneSection({
           <NumberField
             label={`Number of ${kind.itemName ?? 'item'}s`}
             value={section.items}
-            least={1}
-            most={828}
+            min={1}
+            max={828}
             onCommit={(items) => change('items', (now) => ({ ...now, items }))}
           />
         )}
@@ -97,8 +97,8 @@ function OneSection({
           <NumberField
             label="Number of pages"
             value={section.pages}
-            least={1}
-            most={828}
+            min={1}
+            max={828}
             onCommit={(pages) => change('pages', (now) => ({ ...now, pages }))}
           />
         )}

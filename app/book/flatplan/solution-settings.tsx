@@ -55,8 +55,8 @@ export function SolutionSettings({
           <NumberField
             label="Columns"
             value={columns}
-            least={1}
-            most={6}
+            min={1}
+            max={6}
             step={1}
             onCommit={(next) => {
               onChange({ columns: next });

@@ -13,7 +13,7 @@ import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PAGES_KEPT, type PageDrawer } from '../../preview/page-drawer.ts';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { pigmentOf } from './running-order.tsx';
 import { StillNeeded } from './still-needed.tsx';
@@ -70,7 +70,7 @@ export function Spreads({
   page: number | null;
   onChoose: (section: string, page: number) => void;
 }) {
-  const { plan, ticket, firstPages } = useDesk();
+  const { plan, ticket, firstPages } = useOpenBook();
   const [first] = useState(firstPages);
   if (first) preload(first, { as: 'image', fetchPriority: 'high' });
   const sections = useBook((state) => state.value.sections);

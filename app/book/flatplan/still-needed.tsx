@@ -6,16 +6,16 @@ import { pageLimits } from '#core/book/plan.ts';
 import { sectionsOf } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { printService } from '#core/print/index.ts';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 
 /** What a book that holds nothing but its front matter needs before it can be sold, and where that is done. */
 export function StillNeeded() {
   const recipe = useBook((state) => state.value);
-  const { book, plan, ticket } = useDesk();
+  const { book, plan, ticket } = useOpenBook();
   if (sectionsOf(recipe.sections).some((section) => pageKind(section.kind).numbered)) return null;
   const { name } = printService(recipe.print.service);
-  const { least } = pageLimits(book.rules, recipe);
+  const { min } = pageLimits(book.rules, recipe);
   const listing = `/books/${recipe.id}/listing`;
   const missing = [
     recipe.title === 'Untitled' && 'a title',
@@ -29,7 +29,7 @@ export function StillNeeded() {
         What this book still needs
       </Typography>
       <Typography>
-        Pages: it has {plan.pages.length}, and {name} prints {least} or more. Add them in the running order.
+        Pages: it has {plan.pages.length}, and {name} prints {min} or more. Add them in the running order.
       </Typography>
       {missing.length > 0 && (
         <Typography sx={{ mt: 1 }}>

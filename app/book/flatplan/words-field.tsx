@@ -10,7 +10,7 @@ import { type NamedResource, words, writeWords } from '#core/resources/index.ts'
 import type { WordList } from '#core/words/index.ts';
 import { uploadResource } from '../../parts/upload-resource.ts';
 import { loadBank } from '../../words/load-bank.ts';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { WordsDialog } from './words-dialog.tsx';
 
@@ -29,7 +29,7 @@ export function WordsField({
   const source = section.options.words as Source;
   const named = useBook((state) => state.value.resources);
   const edit = useBook((state) => state.edit);
-  const { banks } = useDesk();
+  const { banks } = useOpenBook();
   /** The lists that the dialog begins with, while it is open. */
   const [typing, setTyping] = useState<WordList[] | null>(null);
   const [trouble, setTrouble] = useState('');

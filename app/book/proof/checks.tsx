@@ -6,13 +6,13 @@ import { Link as To, useNavigate, useParams } from 'react-router';
 import { checks, type Finding } from '#core/proof/index.ts';
 import { fieldId } from '../../parts/field-id.ts';
 import { Mark } from '../../parts/mark.tsx';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 
 const SHOWN = 60;
 
 /** Each check with its answer, and each finding with the way to its place. */
 export function Checks({ onPage }: { onPage: (page: number) => void }) {
-  const { proof } = useDesk();
+  const { proof } = useOpenBook();
   const navigate = useNavigate();
   const { book } = useParams();
   const go = ({ place }: Finding) => {

@@ -9,7 +9,7 @@ import { useFormats } from '../../parts/formats.tsx';
 import { isRunning } from '../../parts/jobs.tsx';
 import { JobLine } from '../../parts/jobs-button.tsx';
 import { isWaiting, SubmissionState } from '../../parts/submission-state.tsx';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 
 const size = (bytes: number) =>
@@ -27,7 +27,7 @@ export function FilesPanel() {
     live,
     jobs,
     proof,
-  } = useDesk();
+  } = useOpenBook();
   const saveState = useBook((state) => state.saveState);
   const { book } = useParams();
   const fetcher = useFetcher<{ refused: string | null }>();

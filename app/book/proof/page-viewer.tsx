@@ -13,14 +13,14 @@ import { Guides } from '../../parts/guides.tsx';
 import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 
 /** CSS pixels of a point at full size: 96 to the inch. */
 const FULL_SIZE = 96 / 72;
 
 /** Pages two by two, fitted to the window or at full size; arrows turn them. */
 export function PageViewer({ page, onPage }: { page: number; onPage: (page: number) => void }) {
-  const { book, plan } = useDesk();
+  const { book, plan } = useOpenBook();
   const [guides, setGuides] = useState(true);
   const [size, setSize] = useState<'fit' | 'full'>('fit');
   const [room, setRoom] = useState({ width: 0, height: 0 });

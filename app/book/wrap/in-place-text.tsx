@@ -2,8 +2,8 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
 import type { PlacedLayer } from '#core/cover/wrap.ts';
-import { useDesk, useFrozen } from '../book-desk.tsx';
 import { keepPenName } from '../keep-pen-name.ts';
+import { useFrozen, useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { fieldIn, withField } from './fields.ts';
 
@@ -14,7 +14,7 @@ export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: numbe
   const [open, setOpen] = useState(false);
   const field = layer.field ?? '';
   const words = fieldIn(recipe, field);
-  const { penNames } = useDesk();
+  const { penNames } = useOpenBook();
   const { revalidate } = useRevalidator();
   const frozen = { title: useFrozen('title').stays, penName: useFrozen('penName').stays }[field];
   if (!words || frozen || layer.hidden || layer.panel === 'spine') return null;

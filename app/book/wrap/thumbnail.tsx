@@ -3,9 +3,9 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { contrastNeeded, READABLE, THUMBNAIL as WIDTH } from '#core/cover/legibility.ts';
 import { ShownPicture } from '../../preview/picture.tsx';
-import { drawingPress } from '../../preview/press.ts';
-import type { Picture, Press } from '../../preview/press.worker.ts';
-import { useDesk } from '../book-desk.tsx';
+import type { Picture, Renderer } from '../../preview/renderer.worker.ts';
+import { drawingRenderer } from '../../preview/renderers.ts';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 
 const adviceOn = ({ contrast, capHeight }: { contrast: number | null; capHeight: number }): string => {
@@ -17,14 +17,14 @@ const adviceOn = ({ contrast, capHeight }: { contrast: number | null; capHeight:
 /** The front at 160 px, and whether its title stands out. */
 export function Thumbnail() {
   const recipe = useBook((state) => state.value);
-  const { ticket } = useDesk();
+  const { ticket } = useOpenBook();
   const [picture, setPicture] = useState<Picture>();
-  const [title, setTitle] = useState<Awaited<ReturnType<Press['titleInShop']>>>(null);
+  const [title, setTitle] = useState<Awaited<ReturnType<Renderer['titleInShop']>>>(null);
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
   useEffect(() => {
     let wanted = true;
-    const press = drawingPress(recipe);
-    void Promise.all([press.front(WIDTH, height), press.titleInShop(height / WIDTH)]).then(
+    const renderer = drawingRenderer(recipe);
+    void Promise.all([renderer.front(WIDTH, height), renderer.titleInShop(height / WIDTH)]).then(
       ([drawn, shown]) => {
         if (!wanted) return;
         setPicture(drawn);

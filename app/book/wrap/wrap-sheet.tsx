@@ -7,9 +7,9 @@ import { type CoverOverview, coverOverview, layerAt, type PlacedLayer } from '#c
 import type { Rect } from '#core/print/index.ts';
 import { Guides, GuidesLegend } from '../../parts/guides.tsx';
 import { ShownPicture } from '../../preview/picture.tsx';
-import { drawingPress } from '../../preview/press.ts';
-import type { Picture } from '../../preview/press.worker.ts';
-import { useDesk } from '../book-desk.tsx';
+import type { Picture } from '../../preview/renderer.worker.ts';
+import { drawingRenderer } from '../../preview/renderers.ts';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { InPlaceText } from './in-place-text.tsx';
 import { Thumbnail } from './thumbnail.tsx';
@@ -29,7 +29,7 @@ export function WrapSheet({
   onChoose: (layer: string | null) => void;
 }) {
   const recipe = useBook((state) => state.value);
-  const { book } = useDesk();
+  const { book } = useOpenBook();
   const [view, setView] = useState<View>('sheet');
   const [picture, setPicture] = useState<Picture>();
   const [room, setRoom] = useState({ width: 0, height: 0 });
@@ -48,7 +48,7 @@ export function WrapSheet({
   useEffect(() => {
     if (!width) return;
     let wanted = true;
-    void drawingPress(recipe)
+    void drawingRenderer(recipe)
       .wrap(Math.round(width * Math.max(1, devicePixelRatio)))
       .then((answer) => {
         if (!wanted) return;

@@ -14,7 +14,7 @@ import { textFace, titleFace } from '#core/faces/index.ts';
 import { AddTypeface } from '../../parts/add-typeface.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
 import { TypefaceField } from '../../parts/typeface-field.tsx';
-import { useDesk } from '../book-desk.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { MOTIF_LABELS, PALETTES } from './house-styles.ts';
 
@@ -24,7 +24,7 @@ export function WrapStyle({ children }: { children: ReactNode }) {
   const cover = useBook((state) => state.value.cover);
   const edit = useBook((state) => state.edit);
   const named = useBook((state) => state.value.resources);
-  const { typefaces: own } = useDesk();
+  const { typefaces: own } = useOpenBook();
   const { revalidate } = useRevalidator();
   const [adding, setAdding] = useState(false);
   const set = (change: Partial<Recipe['style']>) =>

@@ -4,10 +4,10 @@ import { post } from '../post.ts';
 export const OWN_ROWS_IN_A_LOT = 5000;
 
 /**
- * Hands rows on in lots, two at once, one being read while the other is stored; the last goes by itself, when all
+ * Hands rows on in batches, two at once, one being read while the other is stored; the last goes by itself, when all
  * others are in.
- * @param send hands one lot on; told whether it is the last
- * @param stopped asked before each lot; lots already under way are finished
+ * @param send hands one batch on; told whether it is the last
+ * @param stopped asked before each batch; batches already under way are finished
  * @param onDone told how many rows are in
  * @returns how many rows are in
  * @throws what `send` throws, when both lanes have come to rest
@@ -15,14 +15,14 @@ export const OWN_ROWS_IN_A_LOT = 5000;
 export async function inBatches<Row>(
   rows: readonly Row[],
   size: number,
-  send: (lot: readonly Row[], last: boolean) => Promise<unknown>,
+  send: (batch: readonly Row[], last: boolean) => Promise<unknown>,
   { stopped = () => false, onDone }: { stopped?: () => boolean; onDone?: (done: number) => void } = {},
 ): Promise<number> {
   let done = 0;
   const hand = async (from: number, last: boolean) => {
-    const lot = rows.slice(from, from + size);
-    await send(lot, last);
-    done += lot.length;
+    const batch = rows.slice(from, from + size);
+    await send(batch, last);
+    done += batch.length;
     onDone?.(done);
   };
   const starts = Array.from({ length: Math.ceil(rows.length / size) }, (_, i) => i * size);
@@ -44,11 +44,11 @@ export async function inBatches<Row>(
   return done;
 }
 
-/** Stores rows of the publisher's own in lots. The last makes the server reckon anew. */
+/** Stores rows of the publisher's own in batches. The last makes the server reckon anew. */
 export const importRows = (
   path: string,
   about: Record<string, unknown>,
   rows: readonly unknown[],
   control: Parameters<typeof inBatches>[3] = {},
 ): Promise<number> =>
-  inBatches(rows, OWN_ROWS_IN_A_LOT, (lot, last) => post(path, { ...about, rows: lot, last }), control);
+  inBatches(rows, OWN_ROWS_IN_A_LOT, (batch, last) => post(path, { ...about, rows: batch, last }), control);

@@ -64,8 +64,8 @@ function guessDelimiter(text: string): string {
     .filter(Boolean);
   const scored = ['\t', ';', ','].map((sign) => {
     const times = lines.map((line) => line.replace(/"[^"]*"/g, '').split(sign).length - 1);
-    const least = Math.min(...times);
-    return { sign, score: times.length && least > 0 ? least * (new Set(times).size === 1 ? 10 : 1) : 0 };
+    const min = Math.min(...times);
+    return { sign, score: times.length && min > 0 ? min * (new Set(times).size === 1 ? 10 : 1) : 0 };
   });
   const [best] = scored.sort((a, b) => b.score - a.score);
   return best && best.score > 0 ? best.sign : ',';
@@ -85,14 +85,14 @@ export function matchColumns({ heading, rows }: RawTable, fields: readonly Field
     fields.find((field) => test(field) && !taken.has(field.key));
   return Array.from({ length: columns }, (_, i) => {
     const cells = rows.slice(0, 50).flatMap((row) => row.cells[i] || []);
-    const most = (pattern: RegExp) =>
+    const max = (pattern: RegExp) =>
       cells.length > 0 && cells.filter((cell) => pattern.test(cell)).length > cells.length * 0.7;
-    if (most(/[$£€]/)) return take(free(({ kind }) => kind === 'money'));
-    if (most(/\d\s*[x×]\s*\d/)) return take(free(({ kind }) => kind === 'trim'));
-    if (most(/^\d{4}-\d{1,2}-\d{1,2}$|^\d{1,2}[./]\d{1,2}[./]\d{4}$/))
+    if (max(/[$£€]/)) return take(free(({ kind }) => kind === 'money'));
+    if (max(/\d\s*[x×]\s*\d/)) return take(free(({ kind }) => kind === 'trim'));
+    if (max(/^\d{4}-\d{1,2}-\d{1,2}$|^\d{1,2}[./]\d{1,2}[./]\d{4}$/))
       return take(free(({ kind }) => kind === 'day'));
-    if (most(/^[\d.,\s]+$/)) return take(free(({ kind }) => kind === 'whole'));
-    if (most(/\p{L}/u)) return take(free(({ kind }) => kind === 'text'));
+    if (max(/^[\d.,\s]+$/)) return take(free(({ kind }) => kind === 'whole'));
+    if (max(/\p{L}/u)) return take(free(({ kind }) => kind === 'text'));
     return null;
   });
 }

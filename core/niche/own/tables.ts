@@ -70,10 +70,10 @@ function reader(cells: Readonly<Record<string, string>>, fields: readonly Field[
 }
 
 const asText =
-  (most: number) =>
+  (max: number) =>
   (text: string): Read<string> =>
-    text.length > most
-      ? { problem: `“${text.slice(0, 20)}…” has ${text.length} characters; ${most} are allowed` }
+    text.length > max
+      ? { problem: `“${text.slice(0, 20)}…” has ${text.length} characters; ${max} are allowed` }
       : { value: text };
 const whole =
   (writing: Writing) =>
@@ -82,10 +82,10 @@ const whole =
     if ('problem' in read) return read;
     return Number.isInteger(read.value) ? read : { problem: `“${text}” is not a whole number` };
   };
-const between = (least: number, most: number) => (value: number) =>
-  value >= least && value <= most
+const between = (min: number, max: number) => (value: number) =>
+  value >= min && value <= max
     ? null
-    : `${value.toLocaleString('en-US')} is not between ${least.toLocaleString('en-US')} and ${most.toLocaleString('en-US')}.`;
+    : `${value.toLocaleString('en-US')} is not between ${min.toLocaleString('en-US')} and ${max.toLocaleString('en-US')}.`;
 const readInk = (text: string): Read<'black' | 'color'> =>
   /^(colou?r|full colou?r|premium colou?r)$/i.test(text)
     ? { value: 'color' }

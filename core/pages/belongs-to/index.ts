@@ -38,7 +38,7 @@ function draw({
     heading || owned(language, 'heading'),
     face,
     { width, height: 90 },
-    { most: Math.max(20, body.width / 17), least: 10, lines: 2 },
+    { max: Math.max(20, body.width / 17), min: 10, lines: 2 },
   );
   const top = body.y + body.height * 0.38;
   const height = fitted.height + lines * LINE_GAP + 84;

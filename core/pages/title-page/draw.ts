@@ -24,14 +24,14 @@ export function drawTitlePage(
     { text, sourceField, face, color }: { text: string; sourceField: string; face: FaceId; color: Color },
     top: number,
     height: number,
-    most: number,
+    max: number,
   ) => {
     const fitted = fitText(
       type,
       text,
       face,
       { width: body.width * 0.9, height },
-      { most, least: 9, lines: 5, leading: 1.12 },
+      { max, min: 9, lines: 5, leading: 1.12 },
     );
     fitted.lines.forEach((line, i) => {
       const y = top + type.capHeight(face) * fitted.size + i * fitted.leading;
@@ -65,7 +65,7 @@ export function drawTitlePage(
       text,
       face,
       { width: body.width, height: size * 2 },
-      { most: size, least: 7, lines: 1 },
+      { max: size, min: 7, lines: 1 },
     );
     marks.push({
       ...textLine(type, text, { face, size: fitting, color: BLACK }, middle, baseline, 'center'),

@@ -24,7 +24,7 @@ interface Source {
   usable: Usable[];
   tooLong: Usable[];
   /** A list made for this puzzle alone: a word it cannot hold is a fault, not a choice. */
-  own: boolean;
+  isDedicatedList: boolean;
 }
 
 /** Reading 5,000 words for each of 60 puzzles would be the cost of a preview; lists are immutable, so kept. */
@@ -52,18 +52,22 @@ export const listsOf = (
 ): readonly { title?: string | undefined; words: readonly string[] }[] =>
   'bank' in words ? [{ words: resources.value(wordBank, words.bank) }] : words.lists;
 
-function sourceOf({ options, resources, item }: FillContext<WordSearchOptions>): Source & { hand: number } {
+function sourceOf({
+  options,
+  resources,
+  item,
+}: FillContext<WordSearchOptions>): Source & { dealIndex: number } {
   const lists = listsOf(options, resources);
   const list = lists[(item - 1) % Math.max(1, lists.length)] ?? { words: [] };
   const room = Math.max(options.columns, options.rows);
   const all = usableWords(list.words);
-  const own = !('bank' in options.words) && lists.length > 1;
+  const isDedicatedList = !('bank' in options.words) && lists.length > 1;
   return {
     title: 'bank' in options.words ? undefined : list.title,
     usable: all.filter((word) => word.letters.length <= room),
     tooLong: all.filter((word) => word.letters.length > room),
-    own,
-    hand: Math.floor((item - 1) / Math.max(1, lists.length)),
+    isDedicatedList,
+    dealIndex: Math.floor((item - 1) / Math.max(1, lists.length)),
   };
 }
 
@@ -77,26 +81,26 @@ export const inside = (part: Usable, whole: Usable): boolean => {
  * when all have been used; a re-roll draws from the item's own stream. Words inside other words are passed over.
  */
 function deal(context: FillContext<WordSearchOptions>, source: ReturnType<typeof sourceOf>): Usable[] {
-  const { usable, hand } = source;
+  const { usable, dealIndex } = source;
   const [seed, section] = context.streamKey;
   const wanted = Math.min(context.options.wordsPerPuzzle, usable.length);
   if (wanted === 0) return [];
-  const own = randomStream(seed, section, context.item, context.roll, 'words').shuffled(usable);
+  const isDedicatedList = randomStream(seed, section, context.item, context.roll, 'words').shuffled(usable);
   const first: Usable[] = [];
   if (context.roll === 0) {
     const size = context.options.wordsPerPuzzle;
     const deckOf = (cycle: number) =>
       randomStream(seed, section, source.title ?? '', 'deck', cycle).shuffled(usable);
-    for (let at = hand * size; at < hand * size + wanted; ) {
+    for (let at = dealIndex * size; at < dealIndex * size + wanted; ) {
       const cycle = Math.floor(at / usable.length);
       const from = at % usable.length;
-      const take = Math.min(usable.length - from, hand * size + wanted - at);
+      const take = Math.min(usable.length - from, dealIndex * size + wanted - at);
       first.push(...deckOf(cycle).slice(from, from + take));
       at += take;
     }
   }
   const dealt: Usable[] = [];
-  for (const word of [...first, ...own]) {
+  for (const word of [...first, ...isDedicatedList]) {
     if (dealt.length === wanted) break;
     if (!dealt.some((other) => other === word || inside(word, other) || inside(other, word)))
       dealt.push(word);
@@ -133,8 +137,8 @@ export function fillFromTheLeft(context: FillContext<WordSearchOptions>): WordSe
     title: pin ? pin.title : source!.title,
     words,
     search,
-    tooLong: source?.own ? source.tooLong : [],
-    short: source && !source.own ? context.options.wordsPerPuzzle - words.length : 0,
+    tooLong: source?.isDedicatedList ? source.tooLong : [],
+    short: source && !source.isDedicatedList ? context.options.wordsPerPuzzle - words.length : 0,
   };
 }
 

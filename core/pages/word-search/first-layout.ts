@@ -10,14 +10,14 @@ interface ListLayout {
 }
 
 /** Even columns under the grid: the largest type at which every word fits its column. */
-function listLayout(words: readonly string[], width: number, type: Typesetter, most: number): ListLayout {
+function listLayout(words: readonly string[], width: number, type: Typesetter, max: number): ListLayout {
   const at = (size: number): ListLayout => {
     const widest = Math.max(0, ...words.map((word) => type.width(word, LIST_FACE, size)));
     const columns = Math.max(1, Math.min(4, Math.floor(width / (widest + size * 1.1))));
     const lines = Math.ceil(words.length / columns);
     return { columns, lines, size, leading: size * 1.42, height: lines * size * 1.42 };
   };
-  let layout = at(most);
+  let layout = at(max);
   while (layout.columns < 3 && layout.size > 8) layout = at(layout.size - 0.5);
   // Columns as even as can be: fifteen words in four columns stand better in three.
   for (let columns = layout.columns; columns >= 3; columns--) {
@@ -41,7 +41,7 @@ export function firstLayout({ body, search, name, words, referred, type }: PageT
     name,
     TITLE_FACE,
     { width: body.width, height: titleSize },
-    { most: titleSize, least: 9, lines: 1 },
+    { max: titleSize, min: 9, lines: 1 },
   );
   const list = listLayout(words, body.width, type, Math.min(18, Math.max(10, body.width / 27)));
   const referenceHeight = referred ? REFERENCE_SIZE * 2 : 0;

@@ -51,8 +51,8 @@ function listOf(words: number, widest: number, columns: number, size: number): L
 }
 
 /** Every way to set a list, the largest type first. */
-function* listsOf(words: number, widest: number, most: number): Generator<ListFit> {
-  for (let size = most; size >= LEAST_LIST; size -= LIST_STEP)
+function* listsOf(words: number, widest: number, max: number): Generator<ListFit> {
+  for (let size = max; size >= LEAST_LIST; size -= LIST_STEP)
     for (let columns = 1; columns <= Math.min(MOST_COLUMNS, Math.max(1, words)); columns++)
       yield listOf(words, widest, columns, size);
 }
@@ -68,12 +68,12 @@ const quality = (cell: number, { size, columns }: ListFit, words: number): numbe
 function fittedList(
   words: readonly string[],
   box: { width: number; height: number },
-  most: number,
+  max: number,
   type: Typesetter,
 ) {
   const widest = Math.max(0, ...words.map((word) => type.width(word, LIST_FACE, 1)));
   let best: ListFit | null = null;
-  for (const list of listsOf(words.length, widest, most)) {
+  for (const list of listsOf(words.length, widest, max)) {
     if (best && list.size < best.size) break;
     if (list.width > box.width + 1e-6 || list.height > box.height + 1e-6) continue;
     const even = ({ columns }: ListFit) => (words.length % columns === 0 ? 1 : 0);
@@ -101,12 +101,12 @@ function placesIn(box: Rect, words: readonly string[], list: ListFit): { x: numb
  * by the settings of the section, so that the grid is the same on all of its pages; a list that needs more gets it.
  */
 export function wordSearchLayout(page: PageToLayOut): PageLayout {
-  const most = mostOf(page);
+  const max = mostOf(page);
   const best = bestWay(page);
   // Long words may need more than is kept for usual ones: then the list gets more, step by step.
   for (let more = 1; best && more < 4; more += 0.25) {
     const { layOut, list } = best;
-    const layout = layOut({ ...list, width: list.width * more, height: list.height * more }, page, most);
+    const layout = layOut({ ...list, width: list.width * more, height: list.height * more }, page, max);
     if (layout) return layout;
   }
   throw new RangeError('There is no room for the words of the puzzle on this page.');
@@ -115,7 +115,7 @@ export function wordSearchLayout(page: PageToLayOut): PageLayout {
 const mostOf = ({ body }: PageToLayOut): number => Math.min(MOST_LIST, Math.max(10, body.width / 27));
 
 interface Way {
-  layOut: (reserved: ListFit, page: PageToLayOut, most: number) => PageLayout | null;
+  layOut: (reserved: ListFit, page: PageToLayOut, max: number) => PageLayout | null;
   list: ListFit;
 }
 
@@ -135,7 +135,7 @@ function bestWay(page: PageToLayOut): Way | null {
       const worth = quality(cell, list, wordsPerPuzzle);
       if (cell <= 0 || worth <= highest) continue;
       highest = worth;
-      way = { list, layOut: (reserved, asked, most) => how.layOut(asked, reserved, most) };
+      way = { list, layOut: (reserved, asked, max) => how.layOut(asked, reserved, max) };
     }
   lastWay = { key, way };
   return way;
@@ -166,7 +166,7 @@ const below = {
     return cellIn(page.body.width, page.body.height - this.taken(page) - list.height, page);
   },
 
-  layOut(page: PageToLayOut, reserved: ListFit, most: number): PageLayout | null {
+  layOut(page: PageToLayOut, reserved: ListFit, max: number): PageLayout | null {
     const { body, name, words, type } = page;
     const cell = cellIn(body.width, body.height - this.taken(page) - reserved.height, page);
     if (cell <= 0) return null;
@@ -174,7 +174,7 @@ const below = {
     const spare = body.height - this.taken(page) - outer.height;
     // What a wide grid leaves goes to its list first.
     const room = Math.max(reserved.height, Math.min(spare, reserved.height * 1.6));
-    const list = fittedList(words, { width: body.width, height: room }, most, type);
+    const list = fittedList(words, { width: body.width, height: room }, max, type);
     if (!list) return null;
     const height = Math.min(room, list.lines * list.size * MOST_LEADING);
     // By the room that is kept, not by this list, so that the grid stands at the same height on every page.
@@ -186,7 +186,7 @@ const below = {
       name,
       TITLE_FACE,
       { width: body.width, height: titleSize },
-      { most: titleSize, least: 9, lines: 1 },
+      { max: titleSize, min: 9, lines: 1 },
     );
     const top = body.y + slack * 0.2;
     const frame = { x: middle - outer.width / 2, y: top + titleSize * 1.6 + slack * 0.1, ...outer };
@@ -214,7 +214,7 @@ const beside = {
     return cellIn(body.width - list.width - BESIDE, body.height, { body, ...page });
   },
 
-  layOut(page: PageToLayOut, reserved: ListFit, most: number): PageLayout | null {
+  layOut(page: PageToLayOut, reserved: ListFit, max: number): PageLayout | null {
     const { body, name, words, type } = page;
     const cell = cellIn(body.width - reserved.width - BESIDE, body.height, page);
     if (cell <= 0) return null;
@@ -230,14 +230,14 @@ const beside = {
       name,
       TITLE_FACE,
       { width: column, height: 90 },
-      { most: 24, least: 10, lines: this.TITLE_LINES },
+      { max: 24, min: 10, lines: this.TITLE_LINES },
     );
     const frame = { x: left, y: body.y + (body.height - outer.height) / 2, ...outer };
     const titleTop = frame.y + title.size;
     const listTop = titleTop + (title.lines.length - 1) * title.leading + title.size * 1.1;
     const foot = frame.y + outer.height - referenceHeight(page);
     const room = { x: middle - column / 2, y: listTop, width: column, height: foot - listTop };
-    const list = room.height > 0 ? fittedList(words, room, most, type) : null;
+    const list = room.height > 0 ? fittedList(words, room, max, type) : null;
     if (!list) return null;
     return {
       frame,

@@ -17,7 +17,7 @@ export const legibility: Check = {
         findings.push(
           wrapFinding(
             'legibility',
-            contrast! < READABLE.least ? 'fix' : 'look',
+            contrast! < READABLE.min ? 'fix' : 'look',
             `“${mark.text.slice(0, 30)}” has a contrast of ${contrast!.toFixed(1)} : 1; ${contrastNeeded(capHeight)} : 1 is needed at its size. Choose another palette.`,
           ),
         );

@@ -11,13 +11,13 @@ export const pageCount: Check = {
       { check: 'page-count', severity: 'fix' as const, message, place: { view: 'flatplan' as const } },
     ];
     if (recipe.sections.length === 0) return fix('The book has no pages yet. Add a section in the flatplan.');
-    if (pages < limits.least)
+    if (pages < limits.min)
       return fix(
-        `The book has ${pages} pages; ${rules.service.name} prints ${limits.least} at least. Add ${limits.least - pages}.`,
+        `The book has ${pages} pages; ${rules.service.name} prints ${limits.min} at least. Add ${limits.min - pages}.`,
       );
-    if (pages > limits.most)
+    if (pages > limits.max)
       return fix(
-        `The book has ${pages} pages; ${rules.service.name} prints ${limits.most} at most on ${paper} paper. Remove ${pages - limits.most}.`,
+        `The book has ${pages} pages; ${rules.service.name} prints ${limits.max} at most on ${paper} paper. Remove ${pages - limits.max}.`,
       );
     return pages % 2 === 0 ? [] : fix(`The book has ${pages} pages; the count must be even.`);
   },
@@ -28,9 +28,9 @@ export const trimSize: Check = {
   id: 'trim-size',
   name: 'Trim within the service’s limits',
   ofBook({ ticket: { trim }, book: { rules } }) {
-    const { least, most } = rules.trimLimits;
+    const { min, max } = rules.trimLimits;
     const fits = (['width', 'height'] as const).every(
-      (way) => trim[way] >= least[way] - 1e-6 && trim[way] <= most[way] + 1e-6,
+      (way) => trim[way] >= min[way] - 1e-6 && trim[way] <= max[way] + 1e-6,
     );
     if (fits) return [];
     const size = (of: { width: number; height: number }) => showSize(of.width, of.height, 'in');
@@ -38,7 +38,7 @@ export const trimSize: Check = {
       {
         check: 'trim-size',
         severity: 'fix',
-        message: `The trim is ${size(trim)}; ${rules.service.name} prints from ${size(least)} to ${size(most)}. Choose another in the job ticket.`,
+        message: `The trim is ${size(trim)}; ${rules.service.name} prints from ${size(min)} to ${size(max)}. Choose another in the job ticket.`,
         place: { view: 'flatplan' },
       },
     ];

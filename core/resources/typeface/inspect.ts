@@ -18,8 +18,8 @@ export const familyIn = (font: fontkit.Font): string =>
 export const styleIn = (font: fontkit.Font): string =>
   said(font.getName('preferredSubfamily') ?? font.subfamilyName, 'Regular');
 
-const clamped = (value: number, least: number, most: number): number =>
-  Math.min(most, Math.max(least, Math.round(value) || least));
+const clamped = (value: number, min: number, max: number): number =>
+  Math.min(max, Math.max(min, Math.round(value) || min));
 
 /** Draws every glyph and sets a word, so that whatever is damaged in the font shows now and not in a book. */
 function tryOut(font: fontkit.Font): void {

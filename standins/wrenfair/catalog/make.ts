@@ -102,8 +102,8 @@ export function makeCatalog(firstDay: number, seed = 4620, count = BOOKS): Catal
     const { shelf, about, kind, wanted } = cellFor(unit());
     const [width, height] = pick(kind.trims);
     const ink = unit() < (kind.color ?? 0) ? ('color' as const) : ('black' as const);
-    const [least, spread] = kind.pages;
-    const pages = 2 * Math.round((least + unit() * spread + unit() ** 4 * 180) / 2);
+    const [min, spread] = kind.pages;
+    const pages = 2 * Math.round((min + unit() * spread + unit() ** 4 * 180) / 2);
     // Older books are rarer: the shelf grows every year.
     const age = Math.floor(unit() ** 1.4 * (OLDEST + AHEAD)) - AHEAD;
     const publishedOn = firstDay - age;

@@ -190,7 +190,7 @@ export interface BookKind {
   /** Trims in inches, each as often as it is named. */
   trims: readonly (readonly [number, number])[];
   /** Fewest pages, and the spread above them. */
-  pages: readonly [least: number, spread: number];
+  pages: readonly [min: number, spread: number];
   color?: number;
   year?: boolean;
 }

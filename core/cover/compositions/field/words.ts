@@ -28,7 +28,7 @@ interface Block {
   field: string;
   face: FaceId;
   color: Color;
-  most: number;
+  max: number;
   height: number;
   lines: number;
 }
@@ -46,7 +46,7 @@ function block(
     text,
     face,
     { width, height: room.height },
-    { most: room.most, least: 9, lines: room.lines, leading: 1.06 },
+    { max: room.max, min: 9, lines: room.lines, leading: 1.06 },
   );
   const first = top + type.capHeight(face) * size;
   const marks = lines.map(
@@ -78,7 +78,7 @@ export function wordsOnFront({ recipe, options, faces, front, type }: Context): 
       field: 'penName',
       face: SMALL_FACE,
       color: light,
-      most: trim.width / 19,
+      max: trim.width / 19,
       height: 40,
       lines: 1,
     });
@@ -88,7 +88,7 @@ export function wordsOnFront({ recipe, options, faces, front, type }: Context): 
     field: 'title',
     face: faces.display,
     color: accent,
-    most: ((trim.width / 5.6) * options.titleSize) / 100,
+    max: ((trim.width / 5.6) * options.titleSize) / 100,
     height: trim.height * 0.3,
     lines: 5,
   });
@@ -99,7 +99,7 @@ export function wordsOnFront({ recipe, options, faces, front, type }: Context): 
       field: 'subtitle',
       face: faces.text,
       color: light,
-      most: trim.width / 20,
+      max: trim.width / 20,
       height: trim.height * 0.1,
       lines: 3,
     });
@@ -114,7 +114,7 @@ export function wordsOnFront({ recipe, options, faces, front, type }: Context): 
       field: 'series',
       face: SMALL_FACE,
       color: accent,
-      most: trim.width / 30,
+      max: trim.width / 30,
       height: 20,
       lines: 1,
     });
@@ -142,7 +142,7 @@ export function wordsOnBack({ recipe, faces, fields, back, type }: Context): Cov
       fields.blurb,
       face,
       { width, height: clear.y - ROW_ABOVE_CLEAR - ABOVE_ROW - top },
-      { most: safe.width / 21, least: 8, lines: 60, leading: 1.42 },
+      { max: safe.width / 21, min: 8, lines: 60, leading: 1.42 },
     );
     const beginning = beginningOf(direction, { x, width });
     const style = { face, size, color: light, direction };
@@ -165,7 +165,7 @@ export function wordsOnBack({ recipe, faces, fields, back, type }: Context): Cov
       recipe.imprint,
       SMALL_FACE,
       { width: clear.x - x - 12, height: 24 },
-      { most: 11, least: 7, lines: 1 },
+      { max: 11, min: 7, lines: 1 },
     );
     const style = { face: SMALL_FACE, size, color: light } as const;
     layers.push({
@@ -191,10 +191,10 @@ export function wordsOnSpine({ recipe, faces, spine, type }: Context, smallest: 
   const { length, width, place } = spine!;
   const { accent, light } = paletteOf(recipe);
   // Ascenders and descenders stay inside the strip with the capitals centered in it.
-  const most = Math.min(16, width * 0.82);
+  const max = Math.min(16, width * 0.82);
   const line = (
     words: { id: string; name: string; field: string; text: string; face: FaceId; color: Color },
-    room: { share: number; most: number; end: boolean },
+    room: { share: number; max: number; end: boolean },
   ): CoverLayer | null => {
     const { id, name, field, text, face, color } = words;
     const { size, fits } = fitText(
@@ -202,7 +202,7 @@ export function wordsOnSpine({ recipe, faces, spine, type }: Context, smallest: 
       text,
       face,
       { width: length * room.share, height: width },
-      { most: room.most, least: 7, lines: 1 },
+      { max: room.max, min: 7, lines: 1 },
     );
     if (!fits || size < smallest) return null;
     const baseline = width / 2 + (type.capHeight(face) * size) / 2;
@@ -233,7 +233,7 @@ export function wordsOnSpine({ recipe, faces, spine, type }: Context, smallest: 
       face: faces.display,
       color: accent,
     },
-    { share: 0.6, most, end: false },
+    { share: 0.6, max, end: false },
   );
   if (!title) return [];
   const name =
@@ -247,7 +247,7 @@ export function wordsOnSpine({ recipe, faces, spine, type }: Context, smallest: 
         face: SMALL_FACE,
         color: light,
       },
-      { share: 0.35, most: Math.max(most * 0.85, Math.min(most, smallest)), end: true },
+      { share: 0.35, max: Math.max(max * 0.85, Math.min(max, smallest)), end: true },
     );
   return name ? [title, name] : [title];
 }

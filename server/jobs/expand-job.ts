@@ -1,13 +1,13 @@
 import PQueue from 'p-queue';
 import { suggestionStarts } from '#core/niche/index.ts';
-import type { JobPayload } from '../job-payloads.ts';
-import { choicesOf, curveOf } from '../niches/choices.ts';
-import { LOOK } from '../niches/looks.ts';
+import { assumptionsOf, curveOf } from '../niches/assumptions.ts';
+import { COMPARABLES_PER_LOOK } from '../niches/looks.ts';
 import { openNiche } from '../niches/niches.ts';
 import { addPhrases, countPhrases, notePhrase, notePhraseFailed, waitingPhrases } from '../niches/phrases.ts';
 import { withRetries } from '../services/patience.ts';
 import { ServiceRefusal, TransientServiceError } from '../services/printing-service.ts';
 import { wrenfair } from '../services/wrenfair.ts';
+import type { JobPayload } from './payloads.ts';
 import { Canceled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** Requests under way at once. */
@@ -60,14 +60,14 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
     await finish(row, 'failed', 'The niche no longer exists.');
     return;
   }
-  const [choices, curve] = await Promise.all([choicesOf(workspaceId), curveOf(workspaceId)]);
+  const [assumptions, curve] = await Promise.all([assumptionsOf(workspaceId), curveOf(workspaceId)]);
   let canceled = false;
   const tell = progressOf(row, () => {
     canceled = true;
   });
   let done = 0;
   const market = rateLimited(
-    choices.requestsASecond,
+    assumptions.requestsASecond,
     () => canceled,
     (message) => tell(done, row.of, message),
   );
@@ -95,8 +95,8 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
       await Promise.all(
         batch.map(async ({ id, phrase }) => {
           try {
-            const answer = await market.ask(() => wrenfair.search(phrase, LOOK));
-            await notePhrase(id, answer, curve, choices);
+            const answer = await market.ask(() => wrenfair.search(phrase, COMPARABLES_PER_LOOK));
+            await notePhrase(id, answer, curve, assumptions);
           } catch (error) {
             if (!(error instanceof TransientServiceError) && !(error instanceof ServiceRefusal)) throw error;
             failed++;

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { JobKind } from './db/schema.ts';
+import type { JobKind } from '../db/schema.ts';
 
 const identifier = v.pipe(v.string(), v.regex(/^[\w-]{1,64}$/));
 

@@ -2,12 +2,19 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import * as v from 'valibot';
 import { readTyped, salesTable } from '#core/niche/own/index.ts';
-import { addPairs, choicesOf, dropPair, HOME_MARKET, MARKETS, pairsOf } from '#server/niches/choices.ts';
+import {
+  addPairs,
+  assumptionsOf,
+  dropPair,
+  HOME_MARKET,
+  MARKETS,
+  pairsOf,
+} from '#server/niches/assumptions.ts';
 import { recalculateAll } from '#server/niches/looks.ts';
+import { AssumptionsForm } from '../niche/assumptions-form.tsx';
 import { Calibration } from '../niche/calibration.tsx';
-import { ChoicesForm } from '../niche/choices-form.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
-import type { Route } from './+types/niches-sums.ts';
+import type { Route } from './+types/niches-assumptions.ts';
 
 const short = v.pipe(v.string(), v.trim(), v.maxLength(30));
 const Intent = v.variant('intent', [
@@ -26,8 +33,8 @@ const marketIn = (request: Request): string => {
 export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const market = marketIn(request);
-  const [choices, pairs] = await Promise.all([choicesOf(workspaceId), pairsOf(workspaceId, market)]);
-  return { choices, pairs, market, markets: MARKETS, home: HOME_MARKET };
+  const [assumptions, pairs] = await Promise.all([assumptionsOf(workspaceId), pairsOf(workspaceId, market)]);
+  return { assumptions, pairs, market, markets: MARKETS, home: HOME_MARKET };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -61,7 +68,7 @@ export default function Sums({ loaderData }: Route.ComponentProps) {
         }}
       >
         <Calibration {...loaderData} />
-        <ChoicesForm saved={loaderData.choices} />
+        <AssumptionsForm saved={loaderData.assumptions} />
       </Box>
     </Box>
   );

@@ -15,7 +15,7 @@ import { type ProofState, useProof } from './use-proof.ts';
 import { useReview } from './use-review.ts';
 
 /** What lies beside the recipe while a book is open: all of it derived, or from the server. */
-export interface Desk {
+export interface OpenBook {
   /** The book as it is now; `plan` is its plan. */
   book: Book;
   plan: Plan;
@@ -39,12 +39,12 @@ export interface Desk {
   jobs: Job[];
 }
 
-const DeskContext = createContext<Desk | null>(null);
+const OpenBookContext = createContext<OpenBook | null>(null);
 
-export function useDesk(): Desk {
-  const desk = useContext(DeskContext);
-  if (!desk) throw new Error('No book is open.');
-  return desk;
+export function useOpenBook(): OpenBook {
+  const open = useContext(OpenBookContext);
+  if (!open) throw new Error('No book is open.');
+  return open;
 }
 
 /** What is said of a field of a live book: that it stays, or that it has to be what it was. */
@@ -55,17 +55,17 @@ export interface Frozen {
 
 /** Whether the title or the pen name stays as it is, since the book is live. */
 export function useFrozen(field: 'title' | 'penName'): Frozen {
-  const { live } = useDesk();
+  const { live } = useOpenBook();
   const value = useBook((state) => state.value[field]) as string;
   if (!live) return { stays: null, changed: null };
   const why = frozenChange(live, { ...live, [field]: value === live[field] ? `${value} ` : value });
   return value === live[field] ? { stays: why, changed: null } : { stays: null, changed: why };
 }
 
-export function BookDesk({
+export function OpenBookProvider({
   children,
   ...given
-}: Pick<Desk, 'files' | 'submissions' | 'penNames' | 'banks' | 'typefaces'> & {
+}: Pick<OpenBook, 'files' | 'submissions' | 'penNames' | 'banks' | 'typefaces'> & {
   firstPages: string;
   children: ReactNode;
 }) {
@@ -91,7 +91,7 @@ export function BookDesk({
     submissions.find(({ state, service }) => state === 'live' && service === recipe.print.service) ?? null;
   useRevalidateOnJobs(jobs, null);
   useReview(recipe.id, submissions);
-  const desk = useMemo(
+  const open = useMemo(
     () => ({
       ...{ book, plan: book.plan, ticket, proof, firstPages },
       ...{ files, filesCurrent, outOfDate, submissions, live, penNames, banks, typefaces, jobs },
@@ -112,5 +112,5 @@ export function BookDesk({
       jobs,
     ],
   );
-  return <DeskContext.Provider value={desk}>{children}</DeskContext.Provider>;
+  return <OpenBookContext.Provider value={open}>{children}</OpenBookContext.Provider>;
 }

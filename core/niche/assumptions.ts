@@ -6,9 +6,9 @@ import { DEFAULT_LISTS, ListsSchema } from './phrases/lists.ts';
  * Two values between which a part of the verdict is judged: at `poor` and beyond it counts nothing, at `good` and
  * beyond it counts whole, and evenly in between.
  */
-const scale = (most: number) =>
+const scale = (max: number) =>
   v.pipe(
-    exactObject({ poor: numberBetween(0, most), good: numberBetween(0, most) }),
+    exactObject({ poor: numberBetween(0, max), good: numberBetween(0, max) }),
     v.check(({ poor, good }) => poor !== good, 'should be two different numbers.'),
   );
 const weight = numberBetween(0, 10);
@@ -38,7 +38,7 @@ const DEFAULTS = {
   requestsASecond: 12,
 } as const;
 
-export const ChoicesSchema = exactObject({
+export const AssumptionsSchema = exactObject({
   scales: v.optional(
     exactObject({
       results: v.optional(scale(1_000_000), DEFAULTS.scales.results),
@@ -103,30 +103,30 @@ export const ChoicesSchema = exactObject({
   lists: v.optional(ListsSchema, DEFAULT_LISTS),
 });
 
-export type NicheChoices = v.InferOutput<typeof ChoicesSchema>;
+export type NicheAssumptions = v.InferOutput<typeof AssumptionsSchema>;
 /** As it is stored: what was never changed may be left out. */
-export type ChoicesInput = v.InferInput<typeof ChoicesSchema>;
+export type AssumptionsInput = v.InferInput<typeof AssumptionsSchema>;
 
-export const DEFAULT_CHOICES: NicheChoices = v.parse(ChoicesSchema, {});
+export const DEFAULT_CHOICES: NicheAssumptions = v.parse(AssumptionsSchema, {});
 
 /** Where each number of the choices lies, what it is called, and what it may be: what the interface asks for. */
-export interface ChoiceField {
+export interface AssumptionField {
   path: readonly string[];
   group: 'verdict' | 'words' | 'newcomer' | 'lead' | 'asking';
   label: string;
-  least: number;
-  most: number;
+  min: number;
+  max: number;
   step: number;
 }
 
 const inGroup =
-  (group: ChoiceField['group'], ...path: string[]) =>
-  (key: string, label: string, least: number, most: number, step = 1): ChoiceField => ({
+  (group: AssumptionField['group'], ...path: string[]) =>
+  (key: string, label: string, min: number, max: number, step = 1): AssumptionField => ({
     path: [...path, key],
     group,
     label,
-    least,
-    most,
+    min,
+    max,
     step,
   });
 const words = inGroup('words', 'words');
@@ -134,14 +134,14 @@ const newcomer = inGroup('newcomer', 'newcomer');
 const lead = inGroup('lead', 'lead');
 const asking = inGroup('asking');
 
-export const fieldsOfChoices: readonly ChoiceField[] = [
+export const assumptionFields: readonly AssumptionField[] = [
   ...PARTS.flatMap((part) => {
     const share = part === 'leaders' || part === 'fresh';
     const scaled = inGroup('verdict', 'scales', part);
-    const [most, step] = share ? [1, 0.05] : [1_000_000, 1];
+    const [max, step] = share ? [1, 0.05] : [1_000_000, 1];
     return [
-      scaled('poor', 'Scores 0 at', 0, most, step),
-      scaled('good', 'Full score at', 0, most, step),
+      scaled('poor', 'Scores 0 at', 0, max, step),
+      scaled('good', 'Full score at', 0, max, step),
       inGroup('verdict', 'weights')(part, 'Weight', 0, 10, 0.5),
     ];
   }),

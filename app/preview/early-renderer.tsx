@@ -1,10 +1,10 @@
 import { useMatches } from 'react-router';
 import type { Recipe } from '#core/book/recipe.ts';
 import { useNonce } from '../nonce.ts';
-import pressUrl from './press.worker.ts?worker&url';
+import rendererUrl from './renderer.worker.ts?worker&url';
 
 /** Where the worker that was begun early waits for the program of the page. */
-export const EARLY_PRESS = 'earlyPress';
+export const EARLY_RENDERER = 'earlyRenderer';
 
 /** What a worker is told when it is begun early: the book that the page is about. */
 export interface EarlyWork {
@@ -22,14 +22,14 @@ export interface RouteHandle {
  * typefaces and making the first pages takes longer than that. For routes that draw at once, in a page as the server
  * sends it; in one that is reached from another the worker is there.
  */
-export function EarlyPress() {
+export function EarlyRenderer() {
   const nonce = useNonce();
   const early = useMatches().flatMap(({ handle, loaderData }) => {
     const draws = (handle as RouteHandle | undefined)?.draws;
     return draws && loaderData ? [draws(loaderData)] : [];
   })[0];
   if (!early) return null;
-  const begun = `window.${EARLY_PRESS}=new Worker(${JSON.stringify(pressUrl)},{type:'module',name:'press'})`;
+  const begun = `window.${EARLY_RENDERER}=new Worker(${JSON.stringify(rendererUrl)},{type:'module',name: 'renderer'})`;
   const script = `(${begun}).postMessage(${JSON.stringify({ begin: early } satisfies EarlyWork)})`;
   return (
     <script nonce={nonce} suppressHydrationWarning>

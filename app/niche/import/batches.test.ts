@@ -5,8 +5,8 @@ import { inBatches } from './batches.ts';
 const numbers = (length: number) => Array.from({ length }, (_, i) => i);
 const soon = (ms: number) => new Promise((next) => setTimeout(next, ms));
 
-describe('handing rows on in lots', () => {
-  it('hands on every row once, never three lots at a time, and the last lot when all others are in', async () => {
+describe('handing rows on in batches', () => {
+  it('hands on every row once, never three batches at a time, and the last batch when all others are in', async () => {
     await fc.assert(
       fc.asyncProperty(
         fc.integer({ min: 0, max: 40 }),
@@ -20,13 +20,13 @@ describe('handing rows on in lots', () => {
           const done = await inBatches(
             rows,
             size,
-            async (lot, last) => {
+            async (batch, last) => {
               under++;
               expect(under).toBeLessThanOrEqual(last ? 1 : 2);
-              expect(lot.length).toBeLessThanOrEqual(size);
-              if (last) expect(taken.length + lot.length).toBe(length);
+              expect(batch.length).toBeLessThanOrEqual(size);
+              if (last) expect(taken.length + batch.length).toBe(length);
               await soon(waits.next().value!);
-              taken.push(...lot);
+              taken.push(...batch);
               under--;
             },
             { onDone: (now) => told.push(now) },
@@ -40,31 +40,31 @@ describe('handing rows on in lots', () => {
     );
   });
 
-  it('stops between two lots and says how many rows are in', async () => {
+  it('stops between two batches and says how many rows are in', async () => {
     let stop = false;
-    let lots = 0;
+    let batches = 0;
     const done = await inBatches(
       numbers(100),
       10,
       async (_, last) => {
         expect(last).toBe(false);
-        lots++;
-        if (lots === 4) stop = true;
+        batches++;
+        if (batches === 4) stop = true;
       },
       { stopped: () => stop },
     );
-    expect(done).toBe(lots * 10);
-    expect(lots).toBeLessThan(7);
+    expect(done).toBe(batches * 10);
+    expect(batches).toBeLessThan(7);
   });
 
-  it('comes to rest before it says what went wrong, and begins no further lot', async () => {
+  it('comes to rest before it says what went wrong, and begins no further batch', async () => {
     const begun: number[] = [];
     const ended: number[] = [];
-    const broken = inBatches(numbers(100), 10, async (lot) => {
-      begun.push(lot[0]!);
-      await soon(lot[0] === 0 ? 1 : 5);
-      if (lot[0] === 0) throw new Error('The connection broke.');
-      ended.push(lot[0]!);
+    const broken = inBatches(numbers(100), 10, async (batch) => {
+      begun.push(batch[0]!);
+      await soon(batch[0] === 0 ? 1 : 5);
+      if (batch[0] === 0) throw new Error('The connection broke.');
+      ended.push(batch[0]!);
     });
     await expect(broken).rejects.toThrow('The connection broke.');
     expect(begun).toEqual([0, 10]);

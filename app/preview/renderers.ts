@@ -1,11 +1,11 @@
 import { type Remote, wrap } from 'comlink';
 import type { Recipe } from '#core/book/recipe.ts';
-import { EARLY_PRESS, type EarlyWork } from './early-press.tsx';
-import type { Press } from './press.worker.ts';
-import pressUrl from './press.worker.ts?worker&url';
+import { EARLY_RENDERER, type EarlyWork } from './early-renderer.tsx';
+import type { Renderer } from './renderer.worker.ts';
+import rendererUrl from './renderer.worker.ts?worker&url';
 
 interface Running {
-  remote: Remote<Press>;
+  remote: Remote<Renderer>;
   /** The recipe that it was given last. */
   holds?: Recipe;
   /** It has loaded its program and typefaces: work that is given to one that has not would wait for that. */
@@ -14,18 +14,18 @@ interface Running {
 
 /** The worker that the page began before its program was there, once; then new ones. */
 function newWorker(recipe?: Recipe): Worker {
-  const page = globalThis as { [EARLY_PRESS]?: Worker };
-  const early = page[EARLY_PRESS];
-  delete page[EARLY_PRESS];
+  const page = globalThis as { [EARLY_RENDERER]?: Worker };
+  const early = page[EARLY_RENDERER];
+  delete page[EARLY_RENDERER];
   if (early) return early;
-  const worker = new Worker(pressUrl, { type: 'module', name: 'press' });
+  const worker = new Worker(rendererUrl, { type: 'module', name: 'renderer' });
   if (recipe) worker.postMessage({ begin: recipe } satisfies EarlyWork);
   return worker;
 }
 
 /** @param recipe to be prepared for, where the worker is not given work at once */
 function start(recipe?: Recipe): Running {
-  const running: Running = { remote: wrap<Press>(newWorker(recipe)), ready: false };
+  const running: Running = { remote: wrap<Renderer>(newWorker(recipe)), ready: false };
   void running.remote.ready().then(() => {
     running.ready = true;
   });
@@ -42,15 +42,15 @@ const drawing: Running[] = [];
 let proofing: Running | undefined;
 
 /** Sent one behind the other without waiting: a worker keeps the order of what it is told. */
-function given(press: Running, recipe: Recipe): Remote<Press> {
+function given(renderer: Running, recipe: Recipe): Remote<Renderer> {
   // A recipe is never changed, only replaced: the same object is the same state of the book.
-  if (press.holds !== recipe) void press.remote.take(recipe);
-  press.holds = recipe;
-  return press.remote;
+  if (renderer.holds !== recipe) void renderer.remote.take(recipe);
+  renderer.holds = recipe;
+  return renderer.remote;
 }
 
 /** The worker that draws covers, and pages first, with a recipe at hand if one is given. */
-export function drawingPress(recipe?: Recipe): Remote<Press> {
+export function drawingRenderer(recipe?: Recipe): Remote<Renderer> {
   if (drawing.length === 0) drawing.push(start());
   const [first] = drawing;
   return recipe ? given(first!, recipe) : first!.remote;
@@ -60,16 +60,16 @@ export function drawingPress(recipe?: Recipe): Remote<Press> {
  * The worker that looks every page over, apart from the first, so that a proof never holds up a drawing. It is
  * started when somebody asks for a proof, and lends a hand with drawing from then on.
  */
-export function proofingPress(): Remote<Press> {
+export function proofingRenderer(): Remote<Renderer> {
   proofing ??= start();
   return proofing.remote;
 }
 
 /** The first worker, and every other that is ready to draw at once. */
-export function presses(recipe: Recipe): Remote<Press>[] {
-  drawingPress(recipe);
+export function renderers(recipe: Recipe): Remote<Renderer>[] {
+  drawingRenderer(recipe);
   const [first, ...others] = [...drawing, ...(proofing ? [proofing] : [])];
-  return [first!, ...others.filter(({ ready }) => ready)].map((press) => given(press, recipe));
+  return [first!, ...others.filter(({ ready }) => ready)].map((renderer) => given(renderer, recipe));
 }
 
 let underWay = 0;

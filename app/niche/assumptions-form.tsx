@@ -5,11 +5,11 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import * as v from 'valibot';
 import {
-  type ChoiceField,
-  ChoicesSchema,
+  type AssumptionField,
+  AssumptionsSchema,
+  assumptionFields,
   DEFAULT_CHOICES,
-  fieldsOfChoices,
-  type NicheChoices,
+  type NicheAssumptions,
   PARTS,
   type PartId,
   type PhraseLists,
@@ -45,36 +45,45 @@ const wordsOf = (text: string): string[] => [
   ),
 ];
 
-const valueAt = (choices: NicheChoices, path: readonly string[]): number =>
-  path.reduce<unknown>((at, key) => (at as Tree)[key], choices) as number;
+const valueAt = (assumptions: NicheAssumptions, path: readonly string[]): number =>
+  path.reduce<unknown>((at, key) => (at as Tree)[key], assumptions) as number;
 
-function withValue(choices: Tree, [key, ...rest]: readonly string[], value: unknown): Tree {
-  return { ...choices, [key!]: rest.length ? withValue(choices[key!] as Tree, rest, value) : value };
+function withValue(assumptions: Tree, [key, ...rest]: readonly string[], value: unknown): Tree {
+  return { ...assumptions, [key!]: rest.length ? withValue(assumptions[key!] as Tree, rest, value) : value };
 }
 
 /** Why choices are not possible. */
-function refusalOf(choices: NicheChoices): string | null {
-  const read = v.safeParse(ChoicesSchema, choices);
+function refusalOf(assumptions: NicheAssumptions): string | null {
+  const read = v.safeParse(AssumptionsSchema, assumptions);
   return read.success ? null : read.issues[0].message;
 }
 
 /** Every number and list behind the sums, saved by itself; what is not possible is answered and not saved. */
-export function ChoicesForm({ saved }: { saved: NicheChoices }) {
-  const { value: choices, edit, undo, canUndo, words } = useDraft('/niches/choices', saved, refusalOf);
+export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
+  const {
+    value: assumptions,
+    edit,
+    undo,
+    canUndo,
+    words,
+  } = useDraft('/niches/assumptions/save', saved, refusalOf);
   const set = (path: readonly string[], value: unknown): string | null =>
-    edit((now) => withValue(now as unknown as Tree, path, value) as unknown as NicheChoices, path.join(' '));
-  const field = ({ path, label, least, most, step }: ChoiceField) => (
+    edit(
+      (now) => withValue(now as unknown as Tree, path, value) as unknown as NicheAssumptions,
+      path.join(' '),
+    );
+  const field = ({ path, label, min, max, step }: AssumptionField) => (
     <NumberField
       key={path.join('.')}
       label={label}
-      value={valueAt(choices, path)}
-      least={least}
-      most={most}
+      value={valueAt(assumptions, path)}
+      min={min}
+      max={max}
       step={step}
       onCommit={(value) => set(path, value)}
     />
   );
-  const group = (name: ChoiceField['group']) => fieldsOfChoices.filter((one) => one.group === name);
+  const group = (name: AssumptionField['group']) => assumptionFields.filter((one) => one.group === name);
   const two = { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 };
   return (
     <Box component="section" aria-label="Assumptions">
@@ -127,7 +136,7 @@ export function ChoicesForm({ saved }: { saved: NicheChoices }) {
           <ListField
             key={key}
             name={name}
-            list={choices.lists[key]}
+            list={assumptions.lists[key]}
             onCommit={(list) => set(['lists', key], list)}
           />
         ))}

@@ -8,10 +8,10 @@ import { fingerprint } from '#core/fingerprint.ts';
 import { revisionOf } from '../books.ts';
 import { isLostConnection } from '../db/client.ts';
 import { noteMadeFiles } from '../files.ts';
-import type { JobPayload } from '../job-payloads.ts';
 import { ownContents } from '../resources/resources.ts';
 import { settings } from '../settings.ts';
 import { storeFile } from '../store/index.ts';
+import type { JobPayload } from './payloads.ts';
 import { Canceled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** Makes the files of a revision in a worker thread, stores them, and notes them together. Safe to run twice. */

@@ -18,7 +18,7 @@ import { VerdictStrip } from '../niche/verdict-strip.tsx';
 /** What there is to decide, on one sheet: phrases, verdict, charts, rivals, and what the sums say. */
 export default function NicheSums() {
   const { niche, verdict, rivals, latest, curve } = useNiche();
-  const { places, sort, onSort } = useSorted();
+  const { rowIndices, sort, onSort } = useSorted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const navigate = useNavigate();
   return (
@@ -52,7 +52,7 @@ export default function NicheSums() {
         </Box>
         {rivals && (
           <RivalsTable
-            places={places}
+            rowIndices={rowIndices}
             sort={sort}
             onSort={onSort}
             chosen={chosen}

@@ -11,7 +11,7 @@ import { type Finding, proofSteps } from '#core/proof/index.ts';
 import type { Scene } from '#core/scene/index.ts';
 import { browserLoader } from './browser-loader.ts';
 import { drawScene } from './canvas.ts';
-import type { EarlyWork } from './early-press.tsx';
+import type { EarlyWork } from './early-renderer.tsx';
 import { typesetterInWorker } from './faces.ts';
 
 /** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
@@ -118,7 +118,7 @@ addEventListener('message', (event) => {
   prepared = prepare((event.data as EarlyWork).begin).catch(() => {});
 });
 
-const press = {
+const renderer = {
   /** Answers when the worker has loaded what it needs, and has prepared the book that it was begun with. */
   async ready(): Promise<void> {
     await prepared;
@@ -201,6 +201,6 @@ const press = {
   },
 };
 
-export type Press = typeof press;
+export type Renderer = typeof renderer;
 
-expose(press);
+expose(renderer);

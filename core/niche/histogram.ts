@@ -1,4 +1,4 @@
-import type { LaidOut, RivalNumber } from './rivals.ts';
+import type { IndexedRivals, RivalNumber } from './rivals.ts';
 
 export interface Bar {
   from: number;
@@ -9,32 +9,36 @@ export interface Bar {
 const NICE = [1, 2, 2.5, 5, 10];
 
 /** A step of 1, 2, 2.5 or 5 times a power of ten that parts a width into at most so many. */
-export function niceStep(width: number, most: number): number {
-  const rough = width / most;
+export function niceStep(width: number, max: number): number {
+  const rough = width / max;
   const power = 10 ** Math.floor(Math.log10(rough));
   return NICE.find((step) => step * power >= rough)! * power;
 }
 
 /** How many of the rivals have which value: even steps from a round number. Values that are not known are left out. */
-export function bars(laid: LaidOut, places: Uint32Array, key: RivalNumber | 'age', most = 14): Bar[] {
-  const values = laid.numbers[key];
-  let least = Number.POSITIVE_INFINITY;
+export function histogram(
+  indexed: IndexedRivals,
+  rowIndices: Uint32Array,
+  key: RivalNumber | 'age',
+  max = 14,
+): Bar[] {
+  const values = indexed.numbers[key];
+  let min = Number.POSITIVE_INFINITY;
   let top = Number.NEGATIVE_INFINITY;
-  for (const i of places) {
+  for (const i of rowIndices) {
     const value = values[i]!;
-    if (value < least) least = value;
+    if (value < min) min = value;
     if (value > top) top = value;
   }
-  if (!(top >= least)) return [];
-  const step =
-    top > least ? niceStep(top - least, most - 1) : Math.max(1, niceStep(Math.abs(top) || 1, most));
-  const first = Math.floor(least / step) * step;
+  if (!(top >= min)) return [];
+  const step = top > min ? niceStep(top - min, max - 1) : Math.max(1, niceStep(Math.abs(top) || 1, max));
+  const first = Math.floor(min / step) * step;
   const all = Array.from({ length: Math.max(1, Math.floor((top - first) / step) + 1) }, (_, i) => ({
     from: first + i * step,
     to: first + (i + 1) * step,
     count: 0,
   }));
-  for (const i of places) {
+  for (const i of rowIndices) {
     const value = values[i]!;
     if (Number.isNaN(value)) continue;
     // A step of a tenth is not exact: the least value may lie a hair before the first bar.
@@ -46,11 +50,11 @@ export function bars(laid: LaidOut, places: Uint32Array, key: RivalNumber | 'age
 
 /** How often each trim occurs, the most frequent first. */
 export function trimShares(
-  { trims, trimOf }: LaidOut,
-  places: Uint32Array,
+  { trims, trimOf }: IndexedRivals,
+  rowIndices: Uint32Array,
 ): { trim: string; count: number }[] {
   const tally = new Uint32Array(trims.length);
-  for (const i of places) tally[trimOf[i]!]!++;
+  for (const i of rowIndices) tally[trimOf[i]!]!++;
   return trims
     .map((trim, number) => ({ trim, count: tally[number]! }))
     .filter(({ trim, count }) => trim && count)
@@ -71,23 +75,23 @@ const RASTER = 10;
 /**
  * Dots of one number against another, the second positive and on a scale of powers; of many thousands, those that
  * fall together are one.
- * @param most so many are drawn one by one
+ * @param max so many are drawn one by one
  */
-export function dots(
-  laid: LaidOut,
-  places: Uint32Array,
+export function scatterPoints(
+  indexed: IndexedRivals,
+  rowIndices: Uint32Array,
   xKey: RivalNumber | 'age',
   yKey: RivalNumber | 'age',
-  most = 150,
+  max = 150,
 ): Dot[] {
-  const xs = laid.numbers[xKey];
-  const ys = laid.numbers[yKey];
-  const logs = laid.logs(yKey);
-  const known = new Uint32Array(places.length);
+  const xs = indexed.numbers[xKey];
+  const ys = indexed.numbers[yKey];
+  const logs = indexed.logs(yKey);
+  const known = new Uint32Array(rowIndices.length);
   let n = 0;
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (let k = 0; k < places.length; k++) {
-    const i = places[k]!;
+  for (let k = 0; k < rowIndices.length; k++) {
+    const i = rowIndices[k]!;
     const x = xs[i]!;
     const y = logs[i]!;
     // Neither a number that is not known nor the logarithm of nothing is more than minus infinity.
@@ -98,7 +102,7 @@ export function dots(
     if (y < y0) y0 = y;
     if (y > y1) y1 = y;
   }
-  if (n <= most) return Array.from(known.subarray(0, n), (at) => ({ x: xs[at]!, y: ys[at]!, count: 1, at }));
+  if (n <= max) return Array.from(known.subarray(0, n), (at) => ({ x: xs[at]!, y: ys[at]!, count: 1, at }));
   const across = x1 > x0 ? RASTER / (x1 - x0) : 0;
   const upwards = y1 > y0 ? RASTER / (y1 - y0) : 0;
   const counts = new Uint32Array(RASTER * RASTER);

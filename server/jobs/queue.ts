@@ -1,10 +1,10 @@
 import { and, count, desc, eq, inArray, sql as raw } from 'drizzle-orm';
 import PgBoss from 'pg-boss';
-import { db, sql } from './db/client.ts';
-import { book, type JobKind, type JobState, job, niche } from './db/schema.ts';
-import { newId } from './ids.ts';
-import { type JobPayload, priorityOf, type Urgency } from './job-payloads.ts';
-import { settings } from './settings.ts';
+import { db, sql } from '../db/client.ts';
+import { book, type JobKind, type JobState, job, niche } from '../db/schema.ts';
+import { newId } from '../ids.ts';
+import { settings } from '../settings.ts';
+import { type JobPayload, priorityOf, type Urgency } from './payloads.ts';
 
 export const QUEUES = {
   'make-files': 'make-files',

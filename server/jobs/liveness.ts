@@ -1,8 +1,8 @@
 import { randomInt } from 'node:crypto';
 import type { PendingQuery, ReservedSql, Row } from 'postgres';
 import { longLivedSql, sql } from '../db/client.ts';
-import { PRIORITIES } from '../job-payloads.ts';
-import { notifyJobs, QUEUES, queue } from '../jobs.ts';
+import { PRIORITIES } from './payloads.ts';
+import { notifyJobs, QUEUES, queue } from './queue.ts';
 
 /** First half of the lock key: says that the second half is a worker. */
 const WORKER_LOCK = 7311;

@@ -1,16 +1,16 @@
 import { and, asc, eq } from 'drizzle-orm';
 import * as v from 'valibot';
 import {
-  ChoicesSchema,
+  AssumptionsSchema,
   curveFrom,
   DEFAULT_CHOICES,
-  type NicheChoices,
+  type NicheAssumptions,
   type SalesCurve,
   type SalesPair,
 } from '#core/niche/index.ts';
 import { printService } from '#core/print/index.ts';
 import { db } from '../db/client.ts';
-import { nicheChoices, salesPair } from '../db/niche-schema.ts';
+import { nicheAssumptions, salesPair } from '../db/niche-schema.ts';
 import { newId } from '../ids.ts';
 
 /** The marketplace whose ranks are reckoned with. */
@@ -21,20 +21,20 @@ export const MARKETS = printService('wrenfair').markets.map(({ id, name }) => ({
 export const MOST_PAIRS = 2000;
 
 /** What the workspace decided about the sums. Numbers that are no longer possible fall back to the defaults. */
-export async function choicesOf(workspaceId: string): Promise<NicheChoices> {
+export async function assumptionsOf(workspaceId: string): Promise<NicheAssumptions> {
   const [row] = await db()
-    .select({ choices: nicheChoices.choices })
-    .from(nicheChoices)
-    .where(eq(nicheChoices.workspaceId, workspaceId));
-  const read = v.safeParse(ChoicesSchema, row?.choices ?? {});
+    .select({ assumptions: nicheAssumptions.assumptions })
+    .from(nicheAssumptions)
+    .where(eq(nicheAssumptions.workspaceId, workspaceId));
+  const read = v.safeParse(AssumptionsSchema, row?.assumptions ?? {});
   return read.success ? read.output : DEFAULT_CHOICES;
 }
 
-export async function saveChoices(workspaceId: string, choices: NicheChoices): Promise<void> {
+export async function saveAssumptions(workspaceId: string, assumptions: NicheAssumptions): Promise<void> {
   await db()
-    .insert(nicheChoices)
-    .values({ workspaceId, choices })
-    .onConflictDoUpdate({ target: nicheChoices.workspaceId, set: { choices } });
+    .insert(nicheAssumptions)
+    .values({ workspaceId, assumptions })
+    .onConflictDoUpdate({ target: nicheAssumptions.workspaceId, set: { assumptions } });
 }
 
 export interface KeptPair extends SalesPair {

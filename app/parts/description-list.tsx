@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 
 /** Names and values under each other, the values flush right. */
-export function Facts({ rows }: { rows: readonly (readonly [name: string, value: string])[] }) {
+export function DescriptionList({ rows }: { rows: readonly (readonly [name: string, value: string])[] }) {
   return (
     <Box
       component="dl"

@@ -9,7 +9,7 @@ import { writeInteriorFile } from '#core/export/interior-file.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { storeLoader } from '../resources/loader.ts';
 
-export interface PressTask {
+export interface FilesTask {
   recipe: unknown;
   /** Hashes of the contents that the workspace has. */
   own: string[];
@@ -19,7 +19,12 @@ export interface PressTask {
 }
 
 /** Makes all files of a book into the folder. Runs in a worker thread; nothing here touches the database. */
-export default async function press({ recipe: value, own, folder, progress }: PressTask): Promise<string[]> {
+export default async function makeInThread({
+  recipe: value,
+  own,
+  folder,
+  progress,
+}: FilesTask): Promise<string[]> {
   const recipe = parseRecipe(value);
   const type = typesetterFromDisk();
   const book = await gatherBook(recipe, storeLoader(own), type);

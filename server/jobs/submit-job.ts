@@ -4,8 +4,6 @@ import { parseRecipe } from '#core/book/recipe.ts';
 import { listingSheet } from '#core/export/listing.ts';
 import { db, isLostConnection } from '../db/client.ts';
 import { job, submission } from '../db/schema.ts';
-import type { JobPayload } from '../job-payloads.ts';
-import { notifyJobs } from '../jobs.ts';
 import { TRIES, withRetries } from '../services/patience.ts';
 import {
   type Entry,
@@ -15,6 +13,8 @@ import {
 } from '../services/printing-service.ts';
 import { printingService } from '../services/printing-services.ts';
 import { fileStore, StoreTrouble } from '../store/index.ts';
+import type { JobPayload } from './payloads.ts';
+import { notifyJobs } from './queue.ts';
 import { Canceled, type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** How often submissions are asked after whose answer is still to come. */

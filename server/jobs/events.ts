@@ -1,5 +1,5 @@
-import { longLivedSql } from './db/client.ts';
-import { JOB_CHANNEL, listJobs } from './jobs.ts';
+import { longLivedSql } from '../db/client.ts';
+import { JOB_CHANNEL, listJobs } from './queue.ts';
 
 type Listener = () => void;
 const listeners = new Map<string, Set<Listener>>();

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { db } from '../db/client.ts';
 import { job } from '../db/schema.ts';
-import { notifyJobs } from '../jobs.ts';
+import { notifyJobs } from './queue.ts';
 
 export type ClaimedJob = typeof job.$inferSelect;
 
