@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
 import type { Finding } from '#core/proof/index.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { proofingRenderer, viewDrawn } from '../preview/renderers.ts';
 import { useBook } from './store.ts';
 
@@ -17,6 +18,7 @@ export interface ProofState {
 /** The findings of the open book, looked for in the background after every change. */
 export function useProof(madeFrom: MadeFrom): ProofState {
   const recipe = useBook((state) => state.value);
+  const { units, days } = useFormats();
   const [state, setState] = useState<{ findings: Finding[]; of: Recipe | null }>({ findings: [], of: null });
   useEffect(() => {
     let wanted = true;
@@ -25,7 +27,7 @@ export function useProof(madeFrom: MadeFrom): ProofState {
       await viewDrawn();
       if (!wanted) return;
       begun = true;
-      const findings = await proofingRenderer().proof(recipe, madeFrom);
+      const findings = await proofingRenderer().proof(recipe, madeFrom, { units, days });
       if (wanted && findings) setState({ findings, of: recipe });
     }, REST_MS);
     return () => {
@@ -33,7 +35,7 @@ export function useProof(madeFrom: MadeFrom): ProofState {
       clearTimeout(timer);
       if (begun) void proofingRenderer().leaveProof();
     };
-  }, [recipe, madeFrom]);
+  }, [recipe, madeFrom, units, days]);
   const current = state.of === recipe;
   return useMemo(() => ({ findings: state.findings, current }), [state.findings, current]);
 }

@@ -145,7 +145,7 @@ export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
   );
 }
 
-/** A list of words, one a line; pasted columns part by themselves. */
+/** A list of words, one per line; pasted columns part by themselves. */
 function ListField({
   name,
   list,
@@ -169,7 +169,7 @@ function ListField({
       rows={5}
       value={text}
       error={problem !== ''}
-      helperText={problem || `${words.length} words, one a line`}
+      helperText={problem || `${words.length} words, one per line`}
       onChange={(event) => {
         setText(event.target.value);
         setProblem(onCommit(wordsOf(event.target.value)) ?? '');

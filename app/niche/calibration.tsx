@@ -105,7 +105,7 @@ export function Calibration({
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
         A rank of one of your books, and the copies it sold in the 30 days around it. From four pairs on, all
-        estimates follow your curve instead of the usual one.
+        estimates follow your curve instead of the default one.
         {market === home
           ? ''
           : ' Wrenfair’s ranks are those of the home market; this curve is kept beside it.'}
@@ -208,10 +208,10 @@ export function Calibration({
       </ChartFrame>
       <Typography variant="body2" sx={{ mb: 2 }} role="status">
         {fits
-          ? `Copies = ${copies(copiesAMonth(1000, curve))} at rank 1,000, falling as rank to the power of ${minus(fits.curve.slope)} (between ${minus(fits.slopeRange.low)} and ${minus(fits.slopeRange.high)}, ${INTERVAL_LEVEL * 100}% confidence). R² ${fits.line.rSquared.toFixed(2)}, ${pairs.length} pairs${fits.outliers.some(Boolean) ? `; ${fits.outliers.filter(Boolean).length} further off than chance allows, which counts until you remove it` : ''}. The dashed line is the usual curve; the pale ones bound where 9 of 10 books should fall.`
+          ? `Copies = ${copies(copiesAMonth(1000, curve))} at rank 1,000, falling as rank to the power of ${minus(fits.curve.slope)} (between ${minus(fits.slopeRange.low)} and ${minus(fits.slopeRange.high)}, ${INTERVAL_LEVEL * 100}% confidence). R² ${fits.line.rSquared.toFixed(2)}, ${pairs.length} pairs${fits.outliers.some(Boolean) ? `; ${fits.outliers.filter(Boolean).length} ${fits.outliers.filter(Boolean).length === 1 ? 'outlier, which counts until you remove it' : 'outliers, which count until you remove them'}` : ''}. The dashed line is the default curve; 9 of 10 books should fall between the pale ones.`
           : 'lacking' in fitted
-            ? `${fitted.lacking} Until then the usual curve holds, from half to double.`
-            : 'In these pairs more copies go with a worse rank, which cannot be right; the usual curve is kept. Check the pairs.'}
+            ? `${fitted.lacking} Until then the default curve applies, with a range from half to double.`
+            : 'These pairs sell more copies at a worse rank, which cannot be right, so the default curve stays in use. Check the pairs.'}
       </Typography>
       <Box component="form" {...form} sx={{ display: 'flex', gap: 2, alignItems: 'flex-start', mb: 2 }}>
         <FormField field={fields.rank!} label="Rank" sx={{ width: 160 }} />

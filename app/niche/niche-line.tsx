@@ -66,7 +66,7 @@ export function NicheLine({
         size="small"
         checked={chosen}
         onChange={onChoose}
-        slotProps={{ input: { 'aria-label': `Choose ${niche.phrase}` } }}
+        slotProps={{ input: { 'aria-label': `Select ${niche.phrase}` } }}
       />
       <Box sx={{ display: 'flex', gap: '4px', height: 54 }}>
         {latest?.best.map((id) => (

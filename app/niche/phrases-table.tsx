@@ -104,7 +104,7 @@ export function PhrasesTable({
   return (
     <RowTable<PhraseRow, PhraseSort>
       label="Phrases"
-      keysTold="Arrows move, Space chooses, K makes a keyword candidate"
+      keysTold="Arrows move, Space selects, K adds to keywords"
       columns={COLUMNS}
       count={lines.length}
       lineAt={(index) => lines[index]!}

@@ -107,7 +107,9 @@ export function RivalsTable({
         );
       },
       hint: ({ id }) =>
-        moves?.ranksBefore[id] ? `rank ${count(moves.ranksBefore[id]!)} on ${moves.since}` : undefined,
+        moves?.ranksBefore[id]
+          ? `rank ${count(moves.ranksBefore[id]!)} on ${formats.day(moves.since)}`
+          : undefined,
     },
     { key: 'reviews', name: 'Reviews', width: 64, show: ({ reviews }) => count(reviews) },
     {
@@ -116,7 +118,7 @@ export function RivalsTable({
       name: 'Days on sale',
       width: 68,
       show: ({ published }) => (published ? count((today - Date.parse(published)) / 86_400_000) : NOTHING),
-      hint: ({ published }) => published ?? undefined,
+      hint: ({ published }) => (published ? formats.day(published) : undefined),
     },
     {
       key: 'copies',
@@ -135,7 +137,7 @@ export function RivalsTable({
   return (
     <RowTable<Rival, ColumnKey>
       label="Rivals"
-      keysTold="Arrows move, Space chooses, Enter opens, W watches, H hides, N marks as not comparable"
+      keysTold="Arrows move, Space selects, Enter opens, W watches, H hides, N marks as not comparable"
       columns={columns.filter(({ key }) => !LEFT_OUT[room].has(key))}
       count={rowIndices.length}
       lineAt={(index) => rivals![rowIndices[index]!]!}

@@ -65,7 +65,7 @@ export function AddTypeface({
           {said('source', 'Where it comes from')}
         </Stack>
         <Stack spacing={2} sx={{ mt: 4 }} aria-live="polite">
-          {busy && <Alert severity="info">Reading …</Alert>}
+          {busy && <Alert severity="info">Reading…</Alert>}
           {kept.length > 0 && (
             <Alert severity="success" variant="outlined">
               Added: {kept.join(', ')}
@@ -81,7 +81,7 @@ export function AddTypeface({
       <DialogActions sx={{ px: 6, pb: 4 }}>
         <Button onClick={onClose}>Close</Button>
         <Button variant="contained" disabled={busy} onClick={open}>
-          Choose files …
+          Choose files…
         </Button>
       </DialogActions>
     </Dialog>

@@ -94,7 +94,7 @@ export default function CommandPalette({ onClose }: { onClose: () => void }) {
               setWords(typed);
               setPicked('');
             }}
-            placeholder="Go to a book, a niche, a view; or do something …"
+            placeholder="Go to a book, a niche, a view; or do something…"
             autoFocus
           />
           <Command.List>

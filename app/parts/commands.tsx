@@ -33,7 +33,7 @@ export function Commands() {
         title={keysShown(PALETTE_KEYS)}
         sx={{ color: '#d8d2c4', fontWeight: 400 }}
       >
-        Go to …
+        Go to…
       </Button>
       <Suspense>
         {open === 'palette' && <CommandPalette onClose={close} />}

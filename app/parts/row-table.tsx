@@ -42,10 +42,10 @@ interface RowTableProps<Row, Key extends string> {
 const group = 'Tables';
 const TABLE_KEYS: Shortcut[] = [
   { keys: 'arrows', does: 'From row to row', group },
-  { keys: 'shift+arrows', does: 'Choose the rows between', group },
-  { keys: 'space', does: 'Choose the row', group },
+  { keys: 'shift+arrows', does: 'Select the rows between', group },
+  { keys: 'space', does: 'Select the row', group },
   { keys: 'enter', does: 'Open the row, or close it', group },
-  { keys: 'escape', does: 'Choose none, or close what is open', group },
+  { keys: 'escape', does: 'Select none, or close what is open', group },
 ];
 
 const isGroup = (line: unknown): line is RowGroup =>
@@ -148,7 +148,7 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
               if (box) box.indeterminate = chosen.size > 0 && chosen.size < count;
             }}
             type="checkbox"
-            aria-label="Choose all"
+            aria-label="Select all"
             checked={count > 0 && chosen.size >= count}
             onChange={() => onChosen(chosen.size ? new Set() : new Set(allIds()))}
           />
@@ -207,7 +207,7 @@ export function RowTable<Row extends object, Key extends string>(props: RowTable
                 <input
                   type="checkbox"
                   tabIndex={-1}
-                  aria-label={`Choose ${nameOf(line)}`}
+                  aria-label={`Select ${nameOf(line)}`}
                   checked={chosen.has(id)}
                   readOnly
                   onClick={(event) => {

@@ -6,5 +6,5 @@ export function saveWords(state: SaveState, saved?: string): string {
   if (state === 'unreachable') return 'not saved: the server cannot be reached; trying again';
   if (state === 'slow') return 'still saving: the server has not answered yet';
   if (state === 'conflict') return 'not saved: changed in another tab';
-  return 'saving …';
+  return 'saving…';
 }

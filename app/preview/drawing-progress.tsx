@@ -27,7 +27,7 @@ export function DrawingProgress({ pages }: { pages: PageDrawer }) {
         aria-label="Pages in view that are drawn"
         sx={{ width: of > 1 ? 140 : 60 }}
       />
-      <span>{of > 1 ? `${done} of ${of} drawn` : 'Drawing …'}</span>
+      <span>{of > 1 ? `${done} of ${of} drawn` : 'Drawing…'}</span>
     </>
   );
 }

@@ -7,6 +7,7 @@ import type { Recipe } from '#core/book/recipe.ts';
 import { titleInShop } from '#core/cover/legibility.ts';
 import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
+import type { Formats } from '#core/formats.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
 import type { Scene } from '#core/scene/index.ts';
 import { browserLoader } from './browser-loader.ts';
@@ -185,9 +186,9 @@ const renderer = {
   },
 
   /** All findings, or null when it was told to leave off or a newer proof was begun meanwhile. */
-  async proof(recipe: Recipe, madeFrom: MadeFrom): Promise<Finding[] | null> {
+  async proof(recipe: Recipe, madeFrom: MadeFrom, formats: Formats): Promise<Finding[] | null> {
     const run = ++proofRun;
-    const steps = proofSteps(await gathered(recipe), type, { madeFrom });
+    const steps = proofSteps(await gathered(recipe), type, { madeFrom, formats });
     let rested = performance.now();
     for (;;) {
       const step = steps.next();

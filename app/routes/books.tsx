@@ -229,7 +229,7 @@ export default function Books({ loaderData }: Route.ComponentProps) {
           disabled={opening}
           onFile={(file) => void open(file)}
         >
-          {opening ? 'Opening …' : 'Open a book file …'}
+          {opening ? 'Opening…' : 'Open a book file…'}
         </FileButton>
         <Form method="post">
           <Button type="submit" name="intent" value="new" variant="contained">

@@ -200,7 +200,7 @@ export default function NicheGaps() {
                         component="button"
                         type="button"
                         onClick={() => setOpen(cell)}
-                        aria-label={`${cell.row}, ${cell.column}: ${copies(cell.demand)} copies a month, ${cell.sellers} sellers`}
+                        aria-label={`${cell.row}, ${cell.column}: ${copies(cell.demand)} copies a month, ${cell.sellers} ${cell.sellers === 1 ? 'seller' : 'sellers'}`}
                         sx={{
                           font: 'inherit',
                           width: '100%',
@@ -229,9 +229,9 @@ export default function NicheGaps() {
           </tbody>
         </Box>
         <Typography variant="caption" component="p" sx={{ mt: 2 }}>
-          Each cell: copies a month of the best sellers, and how many books sell{' '}
-          {count(assumptions.sellsFrom)} or more. The darker, the more copies for each seller and a newcomer;{' '}
-          <VerdictMark word="open" /> marks the five best. A dot has not been looked up.
+          Each cell: monthly copies of the best sellers, and how many books sell{' '}
+          {count(assumptions.sellsFrom)} or more. Darker means more copies per seller, including you;{' '}
+          <VerdictMark word="open" /> marks the five best. A dot: not looked up yet.
         </Typography>
       </Box>
       <Box

@@ -82,13 +82,13 @@ export default function NicheSums() {
               Assumptions
             </Typography>
             <Typography variant="body2">
-              A newcomer would reach rank {verdict.newcomer.ranks.best.toLocaleString('en-US')} to{' '}
-              {verdict.newcomer.ranks.worst.toLocaleString('en-US')}, costs {dollars(verdict.newcomer.price)},
-              of which {dollars(verdict.newcomer.royalty)} are royalty, and spends{' '}
+              A new title would reach rank {verdict.newcomer.ranks.best.toLocaleString('en-US')} to{' '}
+              {verdict.newcomer.ranks.worst.toLocaleString('en-US')} at {dollars(verdict.newcomer.price)},
+              earn {dollars(verdict.newcomer.royalty)} royalty a copy, and spend{' '}
               {percent(verdict.newcomer.advertisingShare)} of that on advertising.{' '}
               {curve.sure.by === 'pairs'
-                ? `Copies follow the curve of your own ${curve.sure.n} pairs of rank and sales.`
-                : `Copies follow the usual curve through rank ${OBSERVED_PAIR.rank} and ${OBSERVED_PAIR.copies.toLocaleString('en-US')} copies, a rough guide: from half to double.`}
+                ? `Copies are estimated from your own ${curve.sure.n} pairs of rank and sales.`
+                : `Copies are estimated from the default curve (rank ${OBSERVED_PAIR.rank} sells ${OBSERVED_PAIR.copies.toLocaleString('en-US')}), a rough guide: from half to double.`}
             </Typography>
           </>
         )}

@@ -149,7 +149,7 @@ export default function NichePhrases() {
     <Box sx={{ display: 'grid', gridTemplateColumns: '272px minmax(0, 1fr)', minHeight: 0 }}>
       <Box
         component="section"
-        aria-label="Widen"
+        aria-label="Expand"
         tabIndex={0}
         sx={{ borderRight: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
       >
@@ -168,7 +168,7 @@ export default function NichePhrases() {
           Your own
         </Typography>
         <TextField
-          label="Phrases, one a line"
+          label="Phrases, one per line"
           multiline
           rows={4}
           value={own}
@@ -189,7 +189,7 @@ export default function NichePhrases() {
             Look up
           </Button>
           <Button size="small" onClick={() => setBringing(true)}>
-            From a file …
+            From a file…
           </Button>
         </Box>
         <Typography variant="h2" sx={{ mt: 4, mb: 1 }}>
@@ -197,7 +197,7 @@ export default function NichePhrases() {
         </Typography>
         <Typography variant="body2">
           {candidates === 0
-            ? 'Choose phrases and make them candidates: they go into the brief, and from there into the listing.'
+            ? 'Select phrases and add them to the keywords: they go into the brief, and from there into the listing.'
             : `${candidates} of ${phrases.length} phrases are candidates of the brief.`}
         </Typography>
       </Box>
@@ -280,8 +280,8 @@ export default function NichePhrases() {
           ) : (
             <Box component="span" sx={{ color: 'text.secondary', fontSize: 14 }}>
               {fetcher.data && 'kept' in fetcher.data
-                ? `${fetcher.data.kept} kept as niches of their own.`
-                : 'Space chooses, K makes a keyword candidate.'}
+                ? `${fetcher.data.kept} saved as niches.`
+                : 'Space selects, K adds to keywords.'}
             </Box>
           )}
         </Box>

@@ -119,7 +119,7 @@ export default function NicheRivals() {
             </>
           ) : (
             <Box component="span" sx={{ color: 'text.secondary', fontSize: 14, minWidth: 0 }}>
-              Drag over a chart to mark a range. In the table: Space chooses, Enter opens, N not comparable, H
+              Drag over a chart to mark a range. In the table: Space selects, Enter opens, N not comparable, H
               hides, W watches.
             </Box>
           )}
@@ -137,7 +137,7 @@ export default function NicheRivals() {
               {count(rowIndices.length)} of {count(rivals.length)}
             </Box>
             <Button size="small" variant="outlined" onClick={() => setAdding(true)}>
-              Add by hand …
+              Add by hand…
             </Button>
             <Button size="small" variant="outlined" onClick={() => setBringing(true)}>
               Import…

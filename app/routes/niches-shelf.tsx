@@ -192,14 +192,14 @@ export default function Shelf100({ loaderData }: Route.ComponentProps) {
             {fetcher.data?.taken
               ? `${fetcher.data.taken} added to the rivals.`
               : niche
-                ? 'Choose books to add to the rivals of the niche.'
+                ? 'Select books to add to the rivals of the niche.'
                 : 'Sorted by any column.'}
           </Typography>
         )}
       </Box>
       <RowTable<EstimatedComparable, Key>
         label="Best sellers"
-        keysTold="Arrows move, Space chooses"
+        keysTold="Arrows move, Space selects"
         columns={columns}
         count={rows.length}
         lineAt={(index) => rows[index]!}

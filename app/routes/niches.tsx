@@ -113,8 +113,8 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
         </Link>
       </Box>
       <Typography color="text.secondary" sx={{ mb: 3 }}>
-        A phrase a buyer would type. Wrenfair says how many books answer it and which sell; the estimates say
-        whether there is room for yours.
+        Type a phrase as a buyer would. Wrenfair tells how many books match it and which of them sell; the
+        estimates tell whether there is room for yours.
       </Typography>
       <Form method="post">
         <Box sx={{ display: 'flex', gap: 2, mb: 2 }}>

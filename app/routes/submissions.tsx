@@ -61,7 +61,7 @@ export default function Submissions({ loaderData }: Route.ComponentProps) {
       {submissions.length === 0 ? (
         <Typography>
           Books you submit are listed here with the service’s answer. Open a book’s Proof, make its files, and
-          hand it in.
+          submit it.
         </Typography>
       ) : (
         <Paper>

@@ -5,8 +5,10 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
 import * as v from 'valibot';
+import type { Formatting } from '#core/formats.ts';
 import { type BankRow, listBanks, replaceBank, setBanksRemoved } from '#server/banks/banks.ts';
 import { listField } from '../list-field.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { complain, offerUndo, tell } from '../parts/notices.tsx';
 import { RowTable } from '../parts/row-table.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
@@ -46,7 +48,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 type BankSort = 'name' | 'words' | 'books' | 'since';
 
-const COLUMNS: RowColumn<BankRow, BankSort>[] = [
+const columnsOf = (formats: Formatting): RowColumn<BankRow, BankSort>[] => [
   { key: 'name', name: 'Name', width: 240, grows: true, left: true, upwards: true, show: ({ name }) => name },
   { key: 'words', name: 'Words', width: 90, show: ({ words }) => words.toLocaleString('en-US') },
   {
@@ -59,10 +61,12 @@ const COLUMNS: RowColumn<BankRow, BankSort>[] = [
     key: 'since',
     name: 'Saved',
     width: 130,
-    show: ({ createdAt }) => <time dateTime={createdAt.toISOString()}>{DAY.format(createdAt)}</time>,
+    show: ({ createdAt }) => {
+      const at = createdAt.toISOString();
+      return <time dateTime={at}>{formats.day(at.slice(0, 10))}</time>;
+    },
   },
 ];
-const DAY = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeZone: 'UTC' });
 
 function compared({ by, down }: Sort<BankSort>): (a: BankRow, b: BankRow) => number {
   const value = (row: BankRow): number | string => (by === 'since' ? row.createdAt.getTime() : row[by]);
@@ -82,6 +86,8 @@ interface Editing {
 /** All word banks: made, changed, renamed and removed, and in how many books each is. */
 export default function WordBanks({ loaderData }: Route.ComponentProps) {
   const { banks } = loaderData;
+  const formats = useFormats();
+  const columns = useMemo(() => columnsOf(formats), [formats]);
   const fetcher = useFetcher<typeof action>();
   const [sort, setSort] = useState<Sort<BankSort>>({ by: 'name', down: false });
   const [search, setSearch] = useState('');
@@ -172,7 +178,7 @@ export default function WordBanks({ loaderData }: Route.ComponentProps) {
       <RowTable<BankRow, BankSort>
         label="Word banks"
         keysTold="Arrows move, Space selects, Enter opens, Delete removes"
-        columns={COLUMNS}
+        columns={columns}
         count={rows.length}
         lineAt={(index) => rows[index]!}
         idOf={(row) => row.hash}

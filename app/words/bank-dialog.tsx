@@ -55,7 +55,7 @@ export function BankDialog({
           value={name}
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: MOST_NAME } }}
-          helperText="One word a line, or separated by commas; paste columns from a spreadsheet, or drop a CSV or text file here."
+          helperText="One word per line, or separated by commas; paste columns from a spreadsheet, or drop a CSV or text file here."
           sx={{ mt: 2, mb: 4 }}
         />
         <WordsEditor words={text} titles={false} />
@@ -70,7 +70,7 @@ export function BankDialog({
         )}
       </DialogContent>
       <DialogActions sx={{ gap: 2, px: 6, pb: 4 }}>
-        <Button onClick={drop.open}>Open a file …</Button>
+        <Button onClick={drop.open}>Open a file…</Button>
         <Box sx={{ flex: 1 }} />
         <Button onClick={onClose}>Cancel</Button>
         <Button

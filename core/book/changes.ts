@@ -113,8 +113,8 @@ function styleChanges({ style: before }: Recipe, { style: after }: Recipe): stri
   const [was, now] = [before.numbering, after.numbering] as { form: string; place: string; from: number }[];
   return [
     ...(same(before.palette, after.palette) ? [] : ['Palette changed']),
-    ...change('Typeface of the titles', before.typefaces.display, after.typefaces.display, face),
-    ...change('Typeface of the text', before.typefaces.text, after.typefaces.text, face),
+    ...change('Title typeface', before.typefaces.display, after.typefaces.display, face),
+    ...change('Text typeface', before.typefaces.text, after.typefaces.text, face),
     ...change('Motif', before.motif, after.motif, number),
     ...change('Page numbers', was!.form, now!.form),
     ...change('Position of page numbers', was!.place, now!.place, number),

@@ -1,4 +1,4 @@
-import { formatting, USUAL_FORMATS } from '../formats.ts';
+import { type Formatting, formatting, USUAL_FORMATS } from '../formats.ts';
 import { TOP } from './verdict.ts';
 
 /** What a look saw, as far as changes are told from it. */
@@ -16,9 +16,6 @@ export interface Change {
   message: string;
 }
 
-/** Messages are kept as they were told, in the usual form of days. */
-const { day } = formatting(USUAL_FORMATS);
-
 /** A price is cut when it falls by so much; a war is so many of the top rivals at once. */
 const CUT = 0.1;
 const WAR = 5;
@@ -28,8 +25,15 @@ const MOVED = 1.5;
 
 const count = (value: number) => Math.round(value).toLocaleString('en-US');
 
-/** The changes between two looks that matter. Small moves of ranks are the weather, and not told. */
-export function changesBetween(before: LookSummary, after: LookSummary): Change[] {
+/**
+ * The changes between two looks that matter. Small moves of ranks are the weather, and not told. Messages are kept as
+ * they were told: a form of days that is chosen later holds for later ones.
+ */
+export function changesBetween(
+  before: LookSummary,
+  after: LookSummary,
+  { day }: Formatting = formatting(USUAL_FORMATS),
+): Change[] {
   const changes: Change[] = [];
   const seen = new Set(before.rivals.map(({ id }) => id));
   const fresh = after.rivals.slice(0, TOP).filter(({ id }) => !seen.has(id));

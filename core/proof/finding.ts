@@ -1,5 +1,6 @@
 import type { Book, JobTicket, PlannedPage, Section } from '../book/index.ts';
 import type { MadeFrom } from '../export/fingerprints.ts';
+import type { Formatting } from '../formats.ts';
 import type { ListingField } from '../listing/index.ts';
 import type { CoverSheet, PageFrame } from '../print/index.ts';
 import type { Scene, Typesetter } from '../scene/index.ts';
@@ -50,6 +51,8 @@ export interface ProofContext {
   cover: { scene: Scene; sheet: CoverSheet }[];
   /** What the made files were made from; undefined where nobody keeps any. */
   madeFrom: MadeFrom | undefined;
+  /** How messages write lengths. */
+  formats: Formatting;
 }
 
 export interface PageInProof {

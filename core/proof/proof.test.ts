@@ -5,6 +5,7 @@ import { bookFrom, jobTicket, type Recipe } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import { fingerprintsOf, type MadeFrom } from '../export/fingerprints.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
+import { formatting, USUAL_FORMATS } from '../formats.ts';
 import { inspectWordSearch } from '../pages/word-search/fill.ts';
 import { makeWordSearch } from '../puzzles/word-search/index.ts';
 import { randomStream } from '../random.ts';
@@ -108,7 +109,7 @@ describe('the proof of a whole book', () => {
       'look: Words left out: HONEY is there twice; it is used once. “route 66” has digits in it. Write the number out or remove the word. “bee🐝” has a picture sign in it. Use letters only. INCOMPREHENSIBILITY has 19 letters, the grid is 16 wide.',
     ]);
     expect(one.filter((said) => said.includes('never together'))).toEqual([
-      'look: Words never together in one puzzle, since one is inside the other: HONEY and HONEYCOMB.',
+      'look: Words never together in one puzzle, because one contains the other: HONEY and HONEYCOMB.',
     ]);
     // Of lists of their own, the ones that are wrong are named.
     const several = search([{ title: 'Hive', words }, { words: ['pollen', 'nectar'] }], 2).join('\n');
@@ -169,6 +170,7 @@ describe('each check fails when it should', () => {
     type,
     cover: drawCover(whole, type),
     madeFrom: undefined,
+    formats: formatting(USUAL_FORMATS),
   };
   const { sheet } = context.cover[0]!;
   const front = sheet.front!.trim;
@@ -213,6 +215,10 @@ describe('each check fails when it should', () => {
     expect(safeArea.ofPage!(context, pageWith([line(27, 414)]))).toEqual([]);
     expect(safeArea.ofPage!(context, pageWith([line(26, 300)]))[0]!.message).toMatch(
       /extends 0\.014 in into the margin/,
+    );
+    const metric = { ...context, formats: formatting({ units: 'mm', days: 'day first' }) };
+    expect(safeArea.ofPage!(metric, pageWith([line(26, 300)]))[0]!.message).toMatch(
+      /extends 0\.4 mm into the margin/,
     );
     expect(safeArea.ofPage!(context, pageWith([{ ...line(0, 432), background: true }]))).toEqual([]);
     expect(safeArea.ofBook!(wrapWith([filled(front.x + 5, 300)]))).toHaveLength(1);

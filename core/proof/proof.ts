@@ -1,6 +1,7 @@
 import { type Book, drawPage, frameOf, jobTicket, pageSteps } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import type { MadeFrom } from '../export/fingerprints.ts';
+import { type Formats, formatting, USUAL_FORMATS } from '../formats.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { files } from './checks/files.ts';
 import { fonts, minimums } from './checks/ink.ts';
@@ -39,6 +40,8 @@ export const checks: readonly Check[] = [
 
 export interface ProofOptions {
   madeFrom?: MadeFrom | undefined;
+  /** How messages write lengths; the usual forms where it is left out. */
+  formats?: Formats;
   onPage?: (page: number, of: number) => void;
 }
 
@@ -56,6 +59,7 @@ export function* proofSteps(
     type,
     cover: drawCover(book, type),
     madeFrom: options.madeFrom,
+    formats: formatting(options.formats ?? USUAL_FORMATS),
   };
   const findings: Finding[] = checks.flatMap((check) => check.ofBook?.(context) ?? []);
   const clean = new Set<string>();

@@ -1,4 +1,5 @@
 import { and, count, desc, eq, inArray, sql as raw } from 'drizzle-orm';
+import { formatting } from '#core/formats.ts';
 import {
   bestSellers,
   type Change,
@@ -13,6 +14,7 @@ import {
 import { db, sql } from '../db/client.ts';
 import { look, notice, rival, sighting } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
+import { formatsOf } from '../formats.ts';
 import { newId } from '../ids.ts';
 import { enqueueJob, QUEUES, queue } from '../jobs/queue.ts';
 import type { MarketAnswer } from '../services/marketplace.ts';
@@ -237,7 +239,10 @@ export async function movesOf(workspaceId: string, nicheId: string): Promise<Mov
     since: earlier.day,
     resultsBefore: earlier.results,
     demandBefore: earlier.demand,
-    changes: [...changesBetween(before, after), ...changesOfRivals(before, after, watched)],
+    changes: [
+      ...changesBetween(before, after, formatting(await formatsOf(workspaceId))),
+      ...changesOfRivals(before, after, watched),
+    ],
     ranksBefore: Object.fromEntries(before.rivals.flatMap(({ id, rank }) => (rank ? [[id, rank]] : []))),
   };
 }

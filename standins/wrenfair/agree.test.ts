@@ -109,6 +109,10 @@ const books: [name: string, recipe: Recipe][] = [
   ['a high narrow grid', recipeOf([search({ columns: 8, rows: 30 })])],
   ['a low wide grid', recipeOf([search({ columns: 30, rows: 10 })])],
   ['nine solutions to a page', recipeOf([search({ columns: 24, rows: 24 }, { solutions: { perPage: 9 } })])],
+  [
+    'nine solutions of 30 × 30 to a page',
+    recipeOf([search({ columns: 30, rows: 30 }, { solutions: { perPage: 9 } })]),
+  ],
   ['four solutions to a page', recipeOf([search({}, { solutions: { perPage: 4 } })])],
   [
     'long words',

@@ -76,7 +76,7 @@ test('every table of a niche goes out as CSV, headings first, a row for each tha
 
   await page.goto(url('/niches'));
   for (const name of ['beekeeping word search', 'night sky journal'])
-    await page.getByRole('checkbox', { name: `Choose ${name}` }).check();
+    await page.getByRole('checkbox', { name: `Select ${name}` }).check();
   await page.getByRole('button', { name: 'Compare' }).click();
   const side = page.getByRole('table', { name: 'Niches side by side' });
   await expect(side).toBeVisible();

@@ -6,7 +6,7 @@ test.use({ press: 'demo' });
 test('niches side by side, and the pictures of every view', async ({ page }) => {
   await page.goto(url('/niches'));
   for (const name of ['beekeeping word search', 'gardening planner', 'night sky journal'])
-    await page.getByRole('checkbox', { name: `Choose ${name}` }).check();
+    await page.getByRole('checkbox', { name: `Select ${name}` }).check();
   await noSeriousFindings(page, 'niches');
   await page.getByRole('button', { name: 'Compare' }).click();
   const table = page.getByRole('table', { name: 'Niches side by side' });

@@ -118,7 +118,7 @@ test('a niche by keyboard alone: from a phrase to a book', async ({ page }) => {
   // Phrases: some of one's own, until all are answered.
   await page.keyboard.press('Alt+Digit3');
   await expect(page.getByRole('heading', { name: /^Expand/ })).toBeVisible();
-  await tabTo(page, /^Phrases, one a line/);
+  await tabTo(page, /^Phrases, one per line/);
   await page.keyboard.type('moon journal for kids\nmoon log book for adults\nlarge print moon journal');
   await tabTo(page, /^Look up/);
   await page.keyboard.press('Enter');

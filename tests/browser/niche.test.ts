@@ -288,7 +288,7 @@ test('own rivals: columns, writing and damaged rows are shown, fixed in place, i
   await expect(own).toContainText('6 × 9');
   // 9.00 € at 1.08 dollars.
   await expect(own).toContainText('$9.72');
-  await page.getByRole('checkbox', { name: 'Choose all' }).check();
+  await page.getByRole('checkbox', { name: 'Select all' }).check();
   await page.getByRole('button', { name: 'Delete my rows' }).click();
   await expect(
     page
@@ -384,7 +384,7 @@ test('a rival by hand, the best sellers of a shelf, and a niche that is archived
   await page.getByRole('link', { name: 'Back to “owl journal”' }).click();
   await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
   await page.keyboard.press('Alt+Digit2');
-  await page.getByRole('button', { name: 'Add by hand …' }).click();
+  await page.getByRole('button', { name: 'Add by hand…' }).click();
   await page.getByLabel('Title (required)').fill('The Barn Owl Diary');
   await page.getByLabel('Price').last().fill('eight');
   await page.getByRole('button', { name: 'Add rival' }).click();

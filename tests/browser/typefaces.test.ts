@@ -21,7 +21,7 @@ test('a typeface of one’s own is added, seen, chosen, and embedded; one that m
 }) => {
   await openBook(page, 'Tide Pool Field Notes', 'wrap');
   const before = await cover(page);
-  await page.getByRole('button', { name: 'Add typefaces …' }).click();
+  await page.getByRole('button', { name: 'Add typefaces…' }).click();
   const adding = page.getByRole('dialog', { name: 'Add typefaces' });
   await adding.getByLabel('License').fill('OFL 1.1');
   await adding.getByLabel('Font files').setInputFiles([
@@ -42,7 +42,7 @@ test('a typeface of one’s own is added, seen, chosen, and embedded; one that m
   ).toBeVisible();
   await adding.getByRole('button', { name: 'Close' }).click();
 
-  await page.getByLabel('Typeface of the title').click();
+  await page.getByLabel('Title typeface').click();
   await expect(page.getByText('Your own')).toBeVisible();
   await page.getByRole('option', { name: /Inter Black/ }).click();
   await saved(page);
@@ -56,7 +56,7 @@ test('a typeface of one’s own is added, seen, chosen, and embedded; one that m
     /^recipe\.json\n(resources\/[0-9a-f]{64}\.\w+\n)*resources\/[0-9a-f]{64}\.otf\n$/,
   );
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Typeface of the title')).not.toHaveValue('Inter Black');
+  await expect(page.getByLabel('Title typeface')).not.toHaveValue('Inter Black');
   await page.getByRole('button', { name: 'Redo' }).click();
   await saved(page);
 
@@ -67,7 +67,7 @@ test('a typeface of one’s own is added, seen, chosen, and embedded; one that m
 
   // The demo is left as it was.
   await page.goBack();
-  await page.getByLabel('Typeface of the title').click();
+  await page.getByLabel('Title typeface').click();
   await page.getByRole('option', { name: /^Alegreya Vietnamese/ }).click();
   await saved(page);
 });

@@ -29,14 +29,14 @@ export function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps
       <DialogContent {...drop.getRootProps()}>
         <input {...drop.getInputProps()} aria-label="Word list file" />
         <Typography variant="body2" sx={{ mb: 3 }}>
-          One word a line, or separated by commas; paste columns from a spreadsheet, or drop a CSV or text
+          One word per line, or separated by commas; paste columns from a spreadsheet, or drop a CSV or text
           file here. A line that begins with # or ends with a colon titles the list below it; each list
           becomes a puzzle.
         </Typography>
         <WordsEditor words={words} titles />
       </DialogContent>
       <DialogActions sx={{ gap: 2, px: 6, pb: 4 }}>
-        <Button onClick={drop.open}>Open a file …</Button>
+        <Button onClick={drop.open}>Open a file…</Button>
         <TextField
           label="New word bank name"
           value={name}

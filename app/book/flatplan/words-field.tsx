@@ -87,7 +87,7 @@ export function WordsField({
         ))}
       </TextField>
       <Button size="small" onClick={() => void openWords()}>
-        Edit word list …
+        Edit word list…
       </Button>
       {typing && (
         <WordsDialog

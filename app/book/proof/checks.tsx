@@ -29,7 +29,7 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
       sx={{ borderRight: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
     >
       <Typography variant="h2" aria-live="polite">
-        {proof.current ? (mustFix ? `${mustFix} to fix` : 'Nothing to fix') : 'Checking every page …'}
+        {proof.current ? (mustFix ? `${mustFix} to fix` : 'Nothing to fix') : 'Checking every page…'}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 2 }}>
         {proof.findings.slice(0, SHOWN).map((finding, i) => (

@@ -110,7 +110,7 @@ export function WrapSheet({
         ) : (
           'At thumbnail size: can the title be read?'
         )}
-        {view !== 'thumbnail' && '   Click words to change them, anything else to choose its layer.'}
+        {view !== 'thumbnail' && '   Click text to edit it, anything else to select its layer.'}
       </Typography>
     </Box>
   );

@@ -86,21 +86,21 @@ export function WrapStyle({ children }: { children: ReactNode }) {
           ))}
         </TextField>
         <TypefaceField
-          label="Typeface of the title"
+          label="Title typeface"
           value={style.typefaces.display}
           {...{ own, named }}
           shippedFace={titleFace}
           onChange={(face) => edit((recipe) => chooseFace(recipe, 'display', face))}
         />
         <TypefaceField
-          label="Typeface of the words"
+          label="Text typeface"
           value={style.typefaces.text}
           {...{ own, named }}
           shippedFace={textFace}
           onChange={(face) => edit((recipe) => chooseFace(recipe, 'text', face))}
         />
         <Button onClick={() => setAdding(true)} sx={{ alignSelf: 'flex-start' }}>
-          Add typefaces …
+          Add typefaces…
         </Button>
         {adding && <AddTypeface onClose={() => setAdding(false)} onKept={() => void revalidate()} />}
         <OptionFields

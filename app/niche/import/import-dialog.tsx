@@ -88,12 +88,12 @@ export function ImportDialog({
               else bring(found.text);
             }}
           >
-            Open a file …
+            Open a file…
           </FileButton>
         </Box>
         {!brought && (
           <Typography variant="body2" color="text.secondary">
-            Columns it takes:{' '}
+            Columns recognized:{' '}
             {table.fields.map(({ name, required }) => (required ? `${name} (required)` : name)).join(', ')}. A
             header row is optional.
           </Typography>

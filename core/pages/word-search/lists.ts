@@ -99,7 +99,7 @@ export function inspectWordLists(
     if (held.length)
       problems.push({
         severity: 'look',
-        message: `${name} never together in one puzzle, since one is inside the other: ${told(held)}`,
+        message: `${name} never together in one puzzle, because one contains the other: ${told(held)}`,
         item: 1,
       });
     const served = items.filter(({ number }) => (number - 1) % lists.length === i);

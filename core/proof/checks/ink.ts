@@ -11,7 +11,7 @@ import {
 /** Strokes and type that would print too faint or too small. */
 export const minimums: Check = {
   id: 'minimums',
-  name: 'Strokes and type not under the minimum',
+  name: 'Strokes and type at or above the minimum',
   ofPage({ book: { rules } }, seen) {
     const { leastStroke, leastType } = rules.interior;
     let thinnest = Infinity;

@@ -1,5 +1,5 @@
+import type { Formatting } from '../../formats.ts';
 import { type Bounds, type Mark, type TextInk, type Typesetter, textInkOf } from '../../scene/index.ts';
-import { showLength } from '../../units.ts';
 import type { Check } from '../finding.ts';
 import { pageFinding, wrapFinding } from '../finding.ts';
 
@@ -40,14 +40,16 @@ export function deepestOverlap(
 }
 
 const quoted = ({ mark }: TextInk): string => `“${mark.text.slice(0, 30)}”`;
-const said = ({ one, other, depth: d }: NonNullable<ReturnType<typeof deepestOverlap>>): string =>
-  `${quoted(one)} and ${quoted(other)} overlap by ${showLength(d, 'in')}.`;
+const said = (
+  { one, other, depth: d }: NonNullable<ReturnType<typeof deepestOverlap>>,
+  formats: Formatting,
+): string => `${quoted(one)} and ${quoted(other)} overlap by ${formats.length(d)}.`;
 
 /** No words are printed over other words. */
 export const overlap: Check = {
   id: 'overlap',
-  name: 'No words over other words',
-  ofPage({ type }, seen) {
+  name: 'No overlapping text',
+  ofPage({ type, formats }, seen) {
     const worst = deepestOverlap(
       seen.scene.layers.flatMap(({ marks }) => marks),
       type,
@@ -57,18 +59,18 @@ export const overlap: Check = {
           pageFinding(
             'overlap',
             seen,
-            `${said(worst)} Use fewer or shorter words, a smaller grid, or a larger trim.`,
+            `${said(worst, formats)} Use fewer or shorter words, a smaller grid, or a larger trim.`,
           ),
         ]
       : [];
   },
-  ofBook({ cover, type }) {
+  ofBook({ cover, type, formats }) {
     return cover.flatMap(({ scene }) => {
       const worst = deepestOverlap(
         scene.layers.flatMap(({ marks }) => marks),
         type,
       );
-      return worst ? [wrapFinding('overlap', 'fix', `${said(worst)} Shorten one of them.`)] : [];
+      return worst ? [wrapFinding('overlap', 'fix', `${said(worst, formats)} Shorten one of them.`)] : [];
     });
   },
 };

@@ -1,5 +1,4 @@
 import { gutterFor } from '../../print/index.ts';
-import { showLength, showSize } from '../../units.ts';
 import type { Check } from '../finding.ts';
 
 /** Page count within the service's limits and even. */
@@ -27,13 +26,13 @@ export const pageCount: Check = {
 export const trimSize: Check = {
   id: 'trim-size',
   name: 'Trim within the service’s limits',
-  ofBook({ ticket: { trim }, book: { rules } }) {
+  ofBook({ ticket: { trim }, book: { rules }, formats }) {
     const { min, max } = rules.trimLimits;
     const fits = (['width', 'height'] as const).every(
       (way) => trim[way] >= min[way] - 1e-6 && trim[way] <= max[way] + 1e-6,
     );
     if (fits) return [];
-    const size = (of: { width: number; height: number }) => showSize(of.width, of.height, 'in');
+    const size = (of: { width: number; height: number }) => formats.size(of.width, of.height);
     return [
       {
         check: 'trim-size',
@@ -49,7 +48,7 @@ export const trimSize: Check = {
 export const margins: Check = {
   id: 'margins',
   name: 'Gutter and margins for this page count',
-  ofPage({ book: { rules }, ticket }, { page, frame }) {
+  ofPage({ book: { rules }, ticket, formats }, { page, frame }) {
     const gutter = gutterFor(rules, ticket.pages);
     const inner =
       page.side === 'recto'
@@ -57,7 +56,7 @@ export const margins: Check = {
         : frame.trim.x + frame.trim.width - frame.safe.x - frame.safe.width;
     const outer = frame.trim.width - inner - frame.safe.width;
     if (inner >= gutter - 1e-6 && outer >= rules.outsideMargin - 1e-6) return [];
-    const message = `Page ${page.number}: the gutter is ${showLength(inner, 'in')}; ${ticket.pages} pages need ${showLength(gutter, 'in')}.`;
+    const message = `Page ${page.number}: the gutter is ${formats.length(inner)}; ${ticket.pages} pages need ${formats.length(gutter)}.`;
     return [{ check: 'margins', severity: 'fix', message, place: { view: 'page', page: page.number } }];
   },
 };

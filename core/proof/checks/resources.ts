@@ -4,7 +4,7 @@ import type { Check } from '../finding.ts';
 /** Everything that the book uses is at hand. */
 export const resources: Check = {
   id: 'resources',
-  name: 'Words, pictures and other resources are at hand',
+  name: 'Words, pictures and other resources are available',
   ofSection({ book }, section) {
     const page = book.plan.pages.find((planned) => planned.section === section.id)?.number ?? 1;
     return needsOf(section).flatMap(({ id }) => {

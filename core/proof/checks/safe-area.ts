@@ -1,6 +1,5 @@
 import type { Rect } from '../../print/index.ts';
 import { type Bounds, eachMark, type InkMark, markBounds } from '../../scene/index.ts';
-import { showLength } from '../../units.ts';
 import type { Check, Finding, ProofContext } from '../finding.ts';
 
 /** Rounding of two decimals in a file; less than a press can show. */
@@ -48,7 +47,7 @@ export const safeArea: Check = {
     const finding: Finding = {
       check: 'safe-area',
       severity: 'fix',
-      message: `Page ${page.number}: ${worst.what} extends ${showLength(worst.over, 'in')} into the margin. Use fewer or smaller items, or a larger trim.`,
+      message: `Page ${page.number}: ${worst.what} extends ${context.formats.length(worst.over)} into the margin. Use fewer or smaller items, or a larger trim.`,
       place: { view: 'page', page: page.number, ...(page.section ? { section: page.section } : {}) },
     };
     return [finding];
@@ -66,7 +65,7 @@ export const safeArea: Check = {
             {
               check: 'safe-area',
               severity: 'fix',
-              message: `Wrap: ${worst.what} reaches ${showLength(worst.over, 'in')} out of the safe area. Shorten it or make it smaller.`,
+              message: `Wrap: ${worst.what} reaches ${context.formats.length(worst.over)} out of the safe area. Shorten it or make it smaller.`,
               place: { view: 'wrap' },
             },
           ]
