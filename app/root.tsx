@@ -73,7 +73,7 @@ function saidOf(error: unknown): { heading: string; text: string; again: boolean
     return { heading: 'Request refused', text: String(error.data), again: false };
   return {
     heading: 'Something went wrong',
-    text: 'What you saved is safe. Try again; if it happens once more, sign in again.',
+    text: 'What you saved is safe. Try again; if it happens again, sign in again.',
     again: true,
   };
 }

@@ -277,7 +277,7 @@ describe('quill, without a server', () => {
       Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3, 0, 0, 9, 9, 9, 9]),
     );
     expect(quill('describe', join(folder, 'picture.json')).stderr).toMatch(
-      /picture\.json is no recipe: it is no text/,
+      /picture\.json is not a recipe: it is not text/,
     );
   });
 

@@ -51,7 +51,7 @@ function readJson(file: string): ReadBook {
   } catch (error) {
     if (error instanceof SyntaxError) throw new BadCall(`${file} is not JSON: ${error.message}.`);
     throw new BadCall(
-      `${file} is no recipe: it is no text, or has more than ${BOOK_FILE_LIMITS.recipe / 1048576} MB.`,
+      `${file} is not a recipe: it is not text, or has more than ${BOOK_FILE_LIMITS.recipe / 1048576} MB.`,
     );
   }
   const { recipe, contents } = read(file, value);

@@ -2,7 +2,7 @@
 export function refuseLarge(size: number, max: number): void {
   const megabytes = (bytes: number) => `${(bytes / 1048576).toFixed(1)} MB`;
   if (size > max)
-    throw new RangeError(`The file has ${megabytes(size)}; ${megabytes(max)} are taken at most. Split it.`);
+    throw new RangeError(`The file has ${megabytes(size)}; ${megabytes(max)} are allowed. Split it.`);
 }
 
 /**

@@ -46,7 +46,7 @@ async function openRecipe(workspaceId: string, content: AsyncIterable<Uint8Array
   let size = 0;
   for await (const part of content) {
     size += part.length;
-    if (size > max) return { problems: [`A recipe has ${max / 1048576} MB at most.`] };
+    if (size > max) return { problems: [`A recipe can have at most ${max / 1048576} MB.`] };
     parts.push(part);
   }
   let value: unknown;

@@ -98,7 +98,7 @@ export default function CommandPalette({ onClose }: { onClose: () => void }) {
             autoFocus
           />
           <Command.List>
-            <Command.Empty>Nothing is called that.</Command.Empty>
+            <Command.Empty>No matches.</Command.Empty>
             {failed && <Command.Loading>Books and niches could not be loaded.</Command.Loading>}
             {here.length > 0 && (
               <Command.Group heading="Here">

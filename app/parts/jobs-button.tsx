@@ -93,7 +93,7 @@ export function JobsButton() {
           <Typography variant="h2">Jobs</Typography>
           {jobs.length === 0 && (
             <Typography sx={{ mt: 2 }}>
-              Long work shows here: making files, submitting, looking up phrases. You can leave it running.
+              Long tasks show here: making files, submitting, looking up phrases. You can leave it running.
             </Typography>
           )}
           {jobs.slice(0, 8).map((job) => (

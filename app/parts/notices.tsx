@@ -89,7 +89,7 @@ export function Notices({ children }: { children: ReactNode }) {
   const steps = useUndoable((state) => state.steps);
   const last = steps.at(-1);
   useShortcut(
-    { keys: 'mod+z', does: 'Undo the last thing', group: 'Everywhere', when: last !== undefined },
+    { keys: 'mod+z', does: 'Undo the last change', group: 'Everywhere', when: last !== undefined },
     () => last && undo(last.key),
   );
   return (

@@ -6,7 +6,7 @@ const decodePicture: ReadingTools['decodePicture'] = async (bytes) => {
   try {
     bitmap = await createImageBitmap(new Blob([bytes as BlobPart]), { premultiplyAlpha: 'none' });
   } catch {
-    throw new ResourceTrouble('is no picture that can be read, or is cut off. Save it again as PNG or JPEG.');
+    throw new ResourceTrouble('is not a readable picture, or is cut off. Save it again as PNG or JPEG.');
   }
   const { width, height } = bitmap;
   const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;

@@ -68,7 +68,9 @@ export async function action({ request, params }: Route.ActionArgs) {
         .filter(Boolean);
       const long = lines.find((line) => line.length > 100);
       if (long)
-        return { problem: `“${long.slice(0, 30)}…” has ${long.length} letters; a phrase has 100 at most.` };
+        return {
+          problem: `“${long.slice(0, 30)}…” has ${long.length} letters; a phrase can have at most 100.`,
+        };
       await addPhrases(
         workspaceId,
         niche.id,

@@ -37,7 +37,7 @@ describe('the proof of a whole book', () => {
   });
 
   it.each([
-    ['too few pages', book([ruled(20)]), /fix: The book has 20 pages; Wrenfair prints 24 at least\. Add 4\./],
+    ['too few pages', book([ruled(20)]), /fix: The book has 20 pages; Wrenfair prints at least 24\. Add 4\./],
     ['no pages', book([]), /fix: The book has no pages yet/],
     ['no pen name', book([ruled(30)], { penName: '' }), /fix: The book has no pen name/],
     [
@@ -83,7 +83,7 @@ describe('the proof of a whole book', () => {
           solutions: { perPage: 9 },
         },
       ]),
-      /fix: Pages 28–30: type is .* pt; 7 pt is the least\. Put fewer solutions on a page\./,
+      /fix: Pages 28–30: type is .* pt; 7 pt is the minimum\. Put fewer solutions on a page\./,
     ],
   ])('finds %s', (_, recipe, expected) => {
     expect(messages(recipe).join('\n')).toMatch(expected);
@@ -106,14 +106,14 @@ describe('the proof of a whole book', () => {
       );
     const one = search([{ words }], 24);
     expect(one.filter((said) => said.includes('left out'))).toEqual([
-      'look: Words left out: HONEY is there twice; it is used once. “route 66” has digits in it. Write the number out or remove the word. “bee🐝” has a picture sign in it. Use letters only. INCOMPREHENSIBILITY has 19 letters, the grid is 16 wide.',
+      'look: Words left out: HONEY is listed twice; it is used once. “route 66” has digits in it. Write the number out or remove the word. “bee🐝” has a symbol or emoji in it. Use letters only. INCOMPREHENSIBILITY has 19 letters, the grid is 16 wide.',
     ]);
     expect(one.filter((said) => said.includes('never together'))).toEqual([
       'look: Words never together in one puzzle, because one contains the other: HONEY and HONEYCOMB.',
     ]);
     // Of lists of their own, the ones that are wrong are named.
     const several = search([{ title: 'Hive', words }, { words: ['pollen', 'nectar'] }], 2).join('\n');
-    expect(several).toContain('look: Words of “Hive” left out: HONEY is there twice');
+    expect(several).toContain('look: Words of “Hive” left out: HONEY is listed twice');
     expect(several).toContain('fix: Puzzle 1: INCOMPREHENSIBILITY has 19 letters, the grid is 16 wide.');
     const half = search([{ words: ['pollen', 'nectar'] }, { words: [] }], 6);
     expect(half.filter((said) => said.includes('no words'))).toEqual([
@@ -226,7 +226,7 @@ describe('each check fails when it should', () => {
 
   it('minimums: thin lines and small type', () => {
     expect(minimums.ofPage!(context, pageWith([line(30, 90, 0.5)]))[0]!.message).toMatch(
-      /0\.50 pt thick; 0\.75 pt is the least/,
+      /0\.50 pt thick; 0\.75 pt is the minimum/,
     );
     expect(
       minimums.ofPage!(context, pageWith([{ ...word('small', 'x'), size: 6 } as Mark]))[0]!.message,
@@ -241,7 +241,7 @@ describe('each check fails when it should', () => {
         sheet: { ...sheet, spineText: null },
       })),
     };
-    expect(spineText.ofBook!(thin)[0]!.message).toMatch(/too few: 100 at least/);
+    expect(spineText.ofBook!(thin)[0]!.message).toMatch(/too few: at least 100/);
     expect(spineText.ofBook!(wrapWith([filled(spine.x + 1, 100)]))[0]!.message).toMatch(
       /too close to the fold/,
     );
@@ -278,7 +278,7 @@ describe('each check fails when it should', () => {
   it('minimums: type on the wrap, on the spine too', () => {
     const small = { ...word('The Hive', 'title'), size: 5 } as Mark;
     expect(minimums.ofBook!(wrapWith([small]))[0]!.message).toBe(
-      'Wrap: “The Hive” is 5.0 pt; 7 pt is the least. Shorten it.',
+      'Wrap: “The Hive” is 5.0 pt; 7 pt is the minimum. Shorten it.',
     );
     const onSpine: Mark = {
       type: 'group',

@@ -38,7 +38,7 @@ export async function decodePicture(bytes: Uint8Array): Promise<Omit<Raster, 'id
     return { ...raster, ...splitPixels(pixels, info.channels === 2 ? 1 : 3) };
   } catch (error) {
     if (error instanceof ResourceTrouble) throw error;
-    throw new ResourceTrouble('is no picture that can be read, or is cut off. Save it again as PNG or JPEG.');
+    throw new ResourceTrouble('is not a readable picture, or is cut off. Save it again as PNG or JPEG.');
   }
 }
 

@@ -24,7 +24,6 @@ export function readLines(bytes: Uint8Array, limits: { lines: number; letters: n
       `has a line ${long + 1} of ${lines[long]!.length} characters; ${limits.letters} are allowed.`,
     );
   const strange = lines.findIndex((line) => /\p{Cc}/u.test(line.replaceAll('\t', '')));
-  if (strange >= 0)
-    throw new ResourceTrouble(`has control characters in line ${strange + 1}. Take them out.`);
+  if (strange >= 0) throw new ResourceTrouble(`has control characters in line ${strange + 1}. Remove them.`);
   return lines;
 }

@@ -89,8 +89,8 @@ describe('gathering', () => {
     ['words', utf8('a\u0007b'), /has control characters in line 1/],
     ['words', utf8('a\n'.repeat(20_001)), /has 20,001 lines; 20,000 are allowed/],
     ['words', new Uint8Array(3 * 1024 * 1024), /has more than 2 MB/],
-    ['picture', utf8('GIF89a'), /is no picture that can be read/],
-    ['pdf', utf8('%PDF-1.7\n1 0 obj'), /is no PDF that can be read, or is cut off/],
+    ['picture', utf8('GIF89a'), /is not a readable picture/],
+    ['pdf', utf8('%PDF-1.7\n1 0 obj'), /is not a readable PDF, or is cut off/],
   ])('%s that are none are told from their bytes', async (type, bytes, message) => {
     expect(await troubleOf(named(type, bytes, {}), holding(bytes))).toMatch(message);
   });

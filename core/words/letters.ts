@@ -15,7 +15,7 @@ export function gridWord(word: string): GridWord {
   const shown = word.normalize('NFC').trim();
   const bare = shown.replace(LEFT_OUT, '').toLocaleUpperCase('en').normalize('NFC');
   if (/\p{Extended_Pictographic}/u.test(bare))
-    return { word: shown, problem: 'has a picture sign in it. Use letters only.' };
+    return { word: shown, problem: 'has a symbol or emoji in it. Use letters only.' };
   if (/\p{Nd}/u.test(bare))
     return { word: shown, problem: 'has digits in it. Write the number out or remove the word.' };
   if (!LETTERS_ONLY.test(bare)) {

@@ -12,7 +12,7 @@ describe('words of a grid', () => {
 
   it.each([
     ['route 66', /digits/],
-    ['bee🐝', /picture/],
+    ['bee🐝', /symbol or emoji/],
     ['a', /single letter/],
     ['wax&honey', /“&”/],
     ['---', /no letters/],
@@ -67,7 +67,7 @@ describe('reading word lists', () => {
     expect(problems.map(({ line, problem }) => [line, problem])).toEqual([
       [2, 'is already in the list. It is kept once.'],
       [3, 'has digits in it. Write the number out or remove the word.'],
-      [4, 'has a picture sign in it. Use letters only.'],
+      [4, 'has a symbol or emoji in it. Use letters only.'],
     ]);
   });
 
@@ -100,7 +100,7 @@ describe('reading word lists', () => {
       decodeText(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3, 0, 0, 9, 9, 9, 9, 9, 9]), 100_000),
     ).toThrow(/not a text file/);
     expect(() => decodeText(new Uint8Array(WORD_LIST_LIMITS.bytes + 1), WORD_LIST_LIMITS.bytes)).toThrow(
-      /2\.0 MB are taken/,
+      /2\.0 MB are allowed/,
     );
   });
 

@@ -25,8 +25,8 @@ function rateLimited(requestsASecond: number, stopped: () => boolean, tell: (mes
     carryoverConcurrencyCount: true,
   });
   let rest: ReturnType<typeof setTimeout> | undefined;
-  const rested = (trouble: TransientServiceError) => {
-    tell(trouble.message);
+  const rested = (told: string, trouble: TransientServiceError) => {
+    tell(told);
     if (!trouble.retryAfter) return;
     queue.pause();
     clearTimeout(rest);

@@ -1,7 +1,7 @@
 import { isLostConnection } from '../db/client.ts';
 import { takeLook } from '../niches/looks.ts';
 import { openNiche } from '../niches/niches.ts';
-import { TRIES, withRetries } from '../services/patience.ts';
+import { withRetries } from '../services/patience.ts';
 import { type ClaimedJob, finish, progressOf } from './running-job.ts';
 
 /** A look that the marketplace did not answer at once: tried again with patience. */
@@ -22,7 +22,7 @@ export async function lookJob(row: ClaimedJob): Promise<void> {
       async () => {
         if (!canceled) await takeLook(row.workspaceId, niche.id, niche.phrase);
       },
-      (trouble, attempt) => tell(0, 1, `${trouble.message} Try ${attempt + 1} of ${TRIES}.`),
+      (told) => tell(0, 1, told),
     );
     await finish(row, 'done', `Looked at “${niche.phrase}”.`);
   } catch (error) {

@@ -4,7 +4,7 @@ import { parseRecipe } from '#core/book/recipe.ts';
 import { listingSheet } from '#core/export/listing.ts';
 import { db, isLostConnection } from '../db/client.ts';
 import { job, submission } from '../db/schema.ts';
-import { TRIES, withRetries } from '../services/patience.ts';
+import { withRetries } from '../services/patience.ts';
 import {
   type Entry,
   type PrintingService,
@@ -98,9 +98,7 @@ export async function submitJob(row: ClaimedJob, { submission: id }: JobPayload<
   const step = async <T>(done: number, message: string, work: () => Promise<T>): Promise<T> => {
     if (stop.signal.aborted) throw new Canceled();
     tell(done, row.of, message);
-    return withRetries(work, (trouble, attempt) =>
-      tell(done, row.of, `${trouble.message} Try ${attempt + 1} of ${TRIES}.`),
-    );
+    return withRetries(work, (told) => tell(done, row.of, told));
   };
   let askedForReview = false;
   try {

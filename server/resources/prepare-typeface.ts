@@ -91,6 +91,6 @@ export async function prepareTypeface(bytes: Buffer): Promise<Prepared[]> {
     }
     return prepared;
   } catch {
-    throw new ResourceTrouble('is no font that can be read, or is cut off. Save it again.');
+    throw new ResourceTrouble('is not a readable font, or is cut off. Save it again.');
   }
 }

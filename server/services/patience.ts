@@ -10,10 +10,11 @@ const MOST_RESTS = 60;
 /**
  * Makes one step again after trouble, waiting longer each time. A service that asks for a rest gets it, and the try
  * does not count.
+ * @param onTrouble what to tell who waits, and the trouble itself
  */
 export async function withRetries<T>(
   step: () => Promise<T>,
-  onTrouble: (trouble: TransientServiceError, tryNumber: number) => void = () => {},
+  onTrouble: (told: string, trouble: TransientServiceError) => void = () => {},
 ): Promise<T> {
   let rests = 0;
   for (let attempt = 1; ; ) {
@@ -23,7 +24,8 @@ export async function withRetries<T>(
       if (!(error instanceof TransientServiceError)) throw error;
       const rest = error.retryAfter !== undefined && ++rests <= MOST_RESTS;
       if (!rest && attempt === TRIES) throw error;
-      onTrouble(error, attempt);
+      console.warn(error);
+      onTrouble(`${error.message} Trying again (${attempt + 1} of ${TRIES}).`, error);
       await wait(error.retryAfter ? error.retryAfter * 1000 : FIRST_WAIT_MS * 2 ** (attempt - 1));
       if (!rest) attempt++;
     }

@@ -38,14 +38,18 @@ export class ServiceRefusal extends Error {
   }
 }
 
-/** The service could not be reached, broke off, or asked for patience: worth another try. */
+/**
+ * The service could not be reached, broke off, or asked for patience: worth another try. The message is for the
+ * publisher; what the machine said is the cause, for the log.
+ */
 export class TransientServiceError extends Error {
   constructor(
     message: string,
     /** Seconds the service asked to be left alone. */
     readonly retryAfter?: number,
+    cause?: unknown,
   ) {
-    super(message);
+    super(message, { cause });
     this.name = 'TransientServiceError';
   }
 }

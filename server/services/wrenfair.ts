@@ -77,16 +77,14 @@ async function reach(method: string, path: string, init: Asked = {}): Promise<Re
       ...(init.body === undefined ? {} : { body: init.body as BodyInit, duplex: 'half' }),
     });
   } catch (error) {
-    const { message, cause } = error as Error & { cause?: { code?: string; message?: string } };
-    throw new TransientServiceError(
-      `Wrenfair could not be reached (${cause?.code ?? cause?.message ?? message}).`,
-    );
+    throw new TransientServiceError('Wrenfair cannot be reached.', undefined, error);
   }
   if (response.status === 429 || response.status >= 500) {
     await response.body?.cancel();
     throw new TransientServiceError(
-      `Wrenfair answered ${response.status}.`,
+      response.status === 429 ? 'Wrenfair is busy.' : 'Wrenfair has a problem of its own.',
       restAsked(response.headers.get('retry-after')),
+      `${method} ${path} was answered ${response.status}`,
     );
   }
   return response;
@@ -113,7 +111,7 @@ async function readBody(response: Response): Promise<Uint8Array> {
       chunks.push(chunk);
     }
   } catch (error) {
-    throw new TransientServiceError(`Wrenfair’s answer broke off (${(error as Error).message}).`);
+    throw new TransientServiceError('Wrenfair’s answer broke off.', undefined, error);
   }
   return Buffer.concat(chunks);
 }
@@ -122,10 +120,10 @@ async function jsonOf(response: Response): Promise<unknown> {
   const bytes = await readBody(response);
   try {
     return JSON.parse(new TextDecoder().decode(bytes));
-  } catch {
+  } catch (error) {
     // A refusal may say nothing that can be read; an answer that cannot be read is trouble.
     if (!response.ok) return null;
-    throw new TransientServiceError('Wrenfair’s answer broke off (it is no whole JSON).');
+    throw new TransientServiceError('Wrenfair’s answer broke off.', undefined, error);
   }
 }
 
@@ -140,13 +138,15 @@ async function ask<S extends v.GenericSchema>(
   const body = response.status === 204 ? null : await jsonOf(response);
   if (!response.ok) {
     const told = v.safeParse(ProblemSchema, body);
-    throw new ServiceRefusal(told.success ? told.output.reasons : [`Wrenfair answered ${response.status}.`]);
+    throw new ServiceRefusal(told.success ? told.output.reasons : ['Wrenfair refused, and gave no reason.']);
   }
   if (!answer) return undefined as v.InferOutput<S>;
   const read = v.safeParse(answer, body);
   if (!read.success)
     throw new TransientServiceError(
-      `Wrenfair’s answer to ${path.split('?')[0]} could not be read: ${read.issues[0].message}`,
+      'Wrenfair’s answer could not be read.',
+      undefined,
+      `${path.split('?')[0]}: ${read.issues[0].message}`,
     );
   return read.output;
 }

@@ -95,7 +95,7 @@ function wordTrouble(
   safe: Omit<Words, 'text' | 'size'>,
 ): string | null {
   const small = words.find(({ size }) => size < min - 0.01);
-  if (small) return `“${small.text}” is set in ${small.size.toFixed(1)} pt; ${min} pt is the least`;
+  if (small) return `“${small.text}” is set in ${small.size.toFixed(1)} pt; ${min} pt is the minimum`;
   const over = printedOver(words);
   if (over) return over;
   const out = words.find(

@@ -35,7 +35,7 @@ test('Ctrl+K goes to any book, niche or view by its name, and does what the page
 
   await openPalette(page);
   await page.keyboard.type('zzzz');
-  await expect(palette.getByText('Nothing is called that.')).toBeVisible();
+  await expect(palette.getByText('No matches.')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(palette).toBeHidden();
 });

@@ -88,7 +88,7 @@ test('two sections are made to alternate, and parted again', async ({ page }) =>
   await expect(sections(page).first()).toContainText('14 rounds');
   await expect(ticket(page, 'Pages')).toContainText('28');
   await sections(page).first().click();
-  await settings.getByRole('button', { name: 'Part: one behind the other' }).click();
+  await settings.getByRole('button', { name: 'Ungroup, one after the other' }).click();
   await expect(sections(page)).toHaveCount(2);
   await expect(ticket(page, 'Pages')).toContainText('16');
 });

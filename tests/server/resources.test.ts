@@ -130,9 +130,9 @@ describe('an upload', () => {
       'that is no picture',
       'picture',
       () => strToU8('<svg onload="alert(1)"/>'),
-      /is no picture|is a svg file/,
+      /is not a readable picture|is a svg file/,
     ],
-    ['that is no PDF', 'pdf', () => strToU8('%PDF-1.4 but not really'), /is no PDF/],
+    ['that is no PDF', 'pdf', () => strToU8('%PDF-1.4 but not really'), /is not a readable PDF/],
     ['that is nothing', 'words', () => new Uint8Array(0), /is empty/],
     [
       'of artwork with a program in it',
@@ -140,7 +140,7 @@ describe('an upload', () => {
       () => strToU8('<svg viewBox="0 0 9 9"><path d="M0 0h9v9z"/><script>alert(1)</script></svg>'),
       /has a program in it/,
     ],
-    ['that is no font', 'typeface', () => strToU8('%PDF-1.4 a font'), /is no font/],
+    ['that is no font', 'typeface', () => strToU8('%PDF-1.4 a font'), /is not a font/],
     [
       'of a font that may not be embedded',
       'typeface',
@@ -269,7 +269,7 @@ describe('the file of a book', () => {
       /Word bank “Bees” is not what the recipe names/,
     ],
     ['a ZIP that is cut off', inZip({ [place]: bees }).subarray(0, 300), /is cut off|is damaged/],
-    ['a recipe that is too long', new Uint8Array(5 * 1024 * 1024).fill(32), /has 4 MB at most/],
+    ['a recipe that is too long', new Uint8Array(5 * 1024 * 1024).fill(32), /at most 4 MB/],
   ])('with %s is refused with the reason, and nothing is kept', async (_, bytes, message) => {
     const opened = await openBookFile(own, chunksOf(bytes));
     expect((opened as { problems: string[] }).problems.join(' ')).toMatch(message);

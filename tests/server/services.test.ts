@@ -131,7 +131,9 @@ describe('asking a marketplace', () => {
     answer = (__, response) => void say(response);
     const error = await thrown<Service.TransientServiceError>(wrenfair.search('bee', 60));
     expect(error).toBeInstanceOf(TransientServiceError);
-    expect(error.message).toMatch(/^Wrenfair/);
+    // What the machine said is for the log.
+    expect(error.message).toMatch(/^Wrenfair[’a-z ]+\.$/);
+    expect(error.cause).toBeDefined();
     expect(error.retryAfter).toBeUndefined();
   });
 
@@ -170,7 +172,7 @@ describe('asking a marketplace', () => {
     expect(told.reasons).toEqual(['The phrase is empty.', 'Ask better.']);
     answer = (_, response) => void response.writeHead(404).end('gone');
     expect((await thrown<Service.ServiceRefusal>(wrenfair.search('x', 60))).reasons).toEqual([
-      'Wrenfair answered 404.',
+      'Wrenfair refused, and gave no reason.',
     ]);
   });
 
@@ -211,9 +213,9 @@ describe('patience', () => {
   };
   const run = async (failures: Error[]) => {
     const { tries, work } = step(failures);
-    const told: number[] = [];
+    const told: string[] = [];
     const began = Date.now();
-    const end = withRetries(work, (_, attempt) => told.push(attempt)).then(
+    const end = withRetries(work, (message) => told.push(message)).then(
       (value) => ({ value, error: null }),
       (error: Error) => ({ value: null, error }),
     );
@@ -224,7 +226,11 @@ describe('patience', () => {
   it('waits twice as long before each further try, and gives up after the last', async () => {
     const trouble = () => new TransientServiceError('No.');
     const some = await run([trouble(), trouble(), trouble()]);
-    expect(some).toMatchObject({ value: 'done', told: [1, 2, 3], waits: [0, 1000, 3000, 7000] });
+    expect(some).toMatchObject({
+      value: 'done',
+      told: [2, 3, 4].map((n) => `No. Trying again (${n} of 6).`),
+      waits: [0, 1000, 3000, 7000],
+    });
     const many = await run(Array.from({ length: 20 }, trouble));
     expect(many.error?.message).toBe('No.');
     expect(many.waits).toHaveLength(TRIES);

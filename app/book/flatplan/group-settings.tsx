@@ -53,7 +53,7 @@ export function GroupSettings({ entry }: { entry: Group }) {
           }
         />
         <Button variant="outlined" onClick={() => edit((recipe) => partGroup(recipe, entry.id))}>
-          Part: one behind the other
+          Ungroup, one after the other
         </Button>
       </Stack>
     </>

@@ -34,7 +34,7 @@ function leftOut(words: readonly string[], wide: number): string[] {
     }
     const name = read.word.toLocaleUpperCase('en');
     const letters = read.letters.join('');
-    if (usable.has(letters)) reasons.push(`${name} is there twice; it is used once.`);
+    if (usable.has(letters)) reasons.push(`${name} is listed twice; it is used once.`);
     else if (read.letters.length > wide)
       reasons.push(`${name} has ${read.letters.length} letters, the grid is ${wide} wide.`);
     else usable.set(letters, read);

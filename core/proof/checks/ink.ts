@@ -30,7 +30,7 @@ export const minimums: Check = {
         pageFinding(
           'minimums',
           seen,
-          `a line is ${thinnest.toFixed(2)} pt thick; ${leastStroke} pt is the least. Use thicker lines.`,
+          `a line is ${thinnest.toFixed(2)} pt thick; ${leastStroke} pt is the minimum. Use thicker lines.`,
         ),
       );
     if (smallest < leastType - 1e-9) {
@@ -42,7 +42,7 @@ export const minimums: Check = {
         pageFinding(
           'minimums',
           seen,
-          `type is ${smallest.toFixed(1)} pt; ${leastType} pt is the least. ${remedy}`,
+          `type is ${smallest.toFixed(1)} pt; ${leastType} pt is the minimum. ${remedy}`,
         ),
       );
     }
@@ -64,7 +64,7 @@ export const minimums: Check = {
       wrapFinding(
         'minimums',
         'fix',
-        `“${smallest.mark.text.slice(0, 30)}” is ${smallest.size.toFixed(1)} pt; ${leastType} pt is the least. ${onSpine ? 'Hide the words on the spine, or add pages.' : 'Shorten it.'}`,
+        `“${smallest.mark.text.slice(0, 30)}” is ${smallest.size.toFixed(1)} pt; ${leastType} pt is the minimum. ${onSpine ? 'Hide the words on the spine, or add pages.' : 'Shorten it.'}`,
       ),
     ];
   },

@@ -12,11 +12,11 @@ export const pageCount: Check = {
     if (recipe.sections.length === 0) return fix('The book has no pages yet. Add a section in the flatplan.');
     if (pages < limits.min)
       return fix(
-        `The book has ${pages} pages; ${rules.service.name} prints ${limits.min} at least. Add ${limits.min - pages}.`,
+        `The book has ${pages} pages; ${rules.service.name} prints at least ${limits.min}. Add ${limits.min - pages}.`,
       );
     if (pages > limits.max)
       return fix(
-        `The book has ${pages} pages; ${rules.service.name} prints ${limits.max} at most on ${paper} paper. Remove ${pages - limits.max}.`,
+        `The book has ${pages} pages; ${rules.service.name} prints at most ${limits.max} on ${paper} paper. Remove ${pages - limits.max}.`,
       );
     return pages % 2 === 0 ? [] : fix(`The book has ${pages} pages; the count must be even.`);
   },

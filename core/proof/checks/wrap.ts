@@ -50,7 +50,7 @@ export const spineText: Check = {
         return [
           fix(
             'spine-text',
-            `The spine carries words, but ${context.ticket.pages} pages are too few: ${rules.textFromPages} at least. Remove them.`,
+            `The spine has text, but ${context.ticket.pages} pages are too few: at least ${rules.textFromPages} are needed. Remove it.`,
           ),
         ];
       const over = onSpine.some(

@@ -82,7 +82,7 @@ describe('artwork', () => {
     ['<use href="#a"/>', /repeats parts by reference/],
     ['<style>.a{fill:red}</style><path d="M0 0h1v1z"/>', /has a style sheet/],
     ['<script>alert(1)</script>', /has a program in it/],
-    ['<foreignObject/>', /no drawing/],
+    ['<foreignObject/>', /cannot be drawn/],
     ['<path d="M0 0h1v1z" filter="url(#b)"/>', /has effects/],
     ['<path d="M0 0h1v1z" clip-path="url(#b)"/>', /clipped to more than one plain shape/],
     [
@@ -90,7 +90,7 @@ describe('artwork', () => {
       /clipped to more than one plain shape/,
     ],
     ['<path d="M0 0h1v1z" fill="url(#g)"/>', /gradients or patterns/],
-    ['<path d="M0 0h1v1z" fill="reddish"/>', /the color “reddish”, which is none/],
+    ['<path d="M0 0h1v1z" fill="reddish"/>', /the color “reddish”, which is not a color/],
     ['<path d="M0 0 L 1"/>', /has a path that cannot be read/],
     ['<path d="M0 0 L 1e999 4"/>', /numbers that are too large/],
     ['<rect width="3em" height="3"/>', /has width="3em"/],
@@ -104,9 +104,9 @@ describe('artwork', () => {
   });
 
   it('that is no SVG, has no size, or unfolds into more than it is, is refused', async () => {
-    expect(await troubleOf(utf8('<html></html>'))).toMatch(/is no SVG\. Choose/);
+    expect(await troubleOf(utf8('<html></html>'))).toMatch(/is not an SVG\. Choose/);
     expect(await troubleOf(utf8('<svg><path'))).toMatch(/cut off/);
-    expect(await troubleOf(new Uint8Array([0xff, 0xfe, 0]))).toMatch(/no SVG in UTF-8/);
+    expect(await troubleOf(new Uint8Array([0xff, 0xfe, 0]))).toMatch(/not an SVG in UTF-8/);
     expect(await troubleOf(svg('<path d="M0 0h1v1z"/>', 'width="100%"'))).toMatch(/has width="100%"/);
     expect(await troubleOf(svg('<path d="M0 0h1v1z"/>', ''))).toMatch(/does not say how large/);
     const laughs = '<!DOCTYPE svg [<!ENTITY a "ha"><!ENTITY b "&a;&a;&a;">]><svg viewBox="0 0 1 1">&b;</svg>';

@@ -49,7 +49,7 @@ function paintOf(written: string): SvgPaint {
   if (written.startsWith('url('))
     throw new ResourceTrouble('is painted with gradients or patterns. Make its colors plain.');
   const found = rgb(written === 'currentColor' ? 'black' : written);
-  if (!found) throw new ResourceTrouble(`has the color “${written.slice(0, 40)}”, which is none.`);
+  if (!found) throw new ResourceTrouble(`has the color “${written.slice(0, 40)}”, which is not a color.`);
   const { r, g, b, alpha = 1 } = found;
   return { color: r === g && g === b ? { gray: r } : { rgb: [r, g, b] }, opacity: alpha };
 }

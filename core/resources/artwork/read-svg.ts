@@ -26,13 +26,13 @@ const SILENT = [
 /** What changes how a drawing looks and is not read: what to do about each. */
 const REFUSED: Readonly<Record<string, string>> = {
   text: 'has text in it. Turn the words into outlines.',
-  image: 'has pictures in it. Take them out, or use the picture itself.',
+  image: 'has pictures in it. Remove them, or use the picture itself.',
   use: 'repeats parts by reference. Save it with the parts themselves.',
   style: 'has a style sheet. Save it with colors on each shape.',
-  script: 'has a program in it. Take that out.',
-  foreignObject: 'has parts that are no drawing. Take them out.',
+  script: 'has a program in it. Remove it.',
+  foreignObject: 'has parts that cannot be drawn. Remove them.',
   mask: 'has masks. Cut the parts to shape.',
-  filter: 'has effects such as blurs. Take them out.',
+  filter: 'has effects such as blurs. Remove them.',
   pattern: 'has patterns. Make its colors plain.',
   marker: 'has markers on its lines. Turn them into outlines.',
 };
@@ -55,11 +55,11 @@ function parsed(bytes: Uint8Array): Parsed[] {
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
-    throw new ResourceTrouble('is no SVG in UTF-8. Save it again as SVG.');
+    throw new ResourceTrouble('is not an SVG in UTF-8. Save it again as SVG.');
   }
   if (/<!ENTITY/i.test(text)) throw new ResourceTrouble('has entities in it. Save it as plain SVG.');
   if (XMLValidator.validate(text) !== true)
-    throw new ResourceTrouble('is no SVG that can be read, or is cut off. Save it again as SVG.');
+    throw new ResourceTrouble('is not a readable SVG, or is cut off. Save it again as SVG.');
   try {
     return parser.parse(text) as Parsed[];
   } catch {
@@ -118,7 +118,7 @@ function clipOf(written: string | undefined, clips: ReadonlyMap<string, Parsed>)
   )
     throw new ResourceTrouble('has parts clipped to more than one plain shape. Cut them to shape.');
   const path = outlineOf(nameOf(shapes[0]!), at, matrixOf(`${whole.transform ?? ''} ${at.transform ?? ''}`));
-  if (!path) throw new ResourceTrouble('has parts clipped to nothing. Take them out.');
+  if (!path) throw new ResourceTrouble('has parts clipped to nothing. Remove them.');
   return { path, rule: at['clip-rule'] === 'evenodd' ? 'evenodd' : 'nonzero' };
 }
 
@@ -130,7 +130,7 @@ function clipOf(written: string | undefined, clips: ReadonlyMap<string, Parsed>)
  */
 export function readSvg(bytes: Uint8Array): { art: Artwork; numbers: number } {
   const root = parsed(bytes).find((element) => nameOf(element) === 'svg');
-  if (!root) throw new ResourceTrouble('is no SVG. Choose an SVG file.');
+  if (!root) throw new ResourceTrouble('is not an SVG. Choose an SVG file.');
   const { x, y, width, height } = sheetOf(root[':@'] ?? {});
   const clips = new Map<string, Parsed>();
   collectClips([root], clips);
@@ -164,7 +164,7 @@ export function readSvg(bytes: Uint8Array): { art: Artwork; numbers: number } {
     if (isShape(name)) marks = shape(name, at, now);
     else if (['g', 'a', 'switch'].includes(name) || depth === 0)
       marks = (element[name] as Parsed[]).flatMap((child) => marksOf(child, now, depth + 1));
-    else throw new ResourceTrouble(`has a part “${name.slice(0, 40)}” that is not known here. Take it out.`);
+    else throw new ResourceTrouble(`has a part “${name.slice(0, 40)}” that is not known here. Remove it.`);
     const matrix = depth === 0 ? undefined : matrixOf(at.transform);
     const opacity = opacityOf(at, 'opacity');
     if (marks.length === 0 || opacity === 0) return [];

@@ -24,7 +24,7 @@ export const pdf = defineType({
       if (error instanceof ResourceTrouble) throw error;
       if (error instanceof EncryptedPDFError)
         throw new ResourceTrouble('is locked with a password. Save it without one.');
-      throw new ResourceTrouble('is no PDF that can be read, or is cut off. Save it again.');
+      throw new ResourceTrouble('is not a readable PDF, or is cut off. Save it again.');
     }
   },
 });

@@ -17,6 +17,6 @@ export function formatOf(bytes: Uint8Array): FontFormat {
   if (start === 'ttcf')
     throw new ResourceTrouble('is a collection of fonts. Save each font as its own file.');
   const format = FORMATS[start];
-  if (!format) throw new ResourceTrouble('is no font. TTF, OTF, WOFF and WOFF2 can be read.');
+  if (!format) throw new ResourceTrouble('is not a font. TTF, OTF, WOFF and WOFF2 can be read.');
   return format;
 }

@@ -3,7 +3,7 @@ import { embeddingTrouble } from '../../faces/embedding.ts';
 import { ResourceTrouble } from '../resource.ts';
 import type { TypefaceFacts } from './index.ts';
 
-const BROKEN = 'is no font that can be read, or is cut off. Save it again as TTF or OTF.';
+const BROKEN = 'is not a readable font, or is cut off. Save it again as TTF or OTF.';
 
 /** A name from a font, fit for a line; `otherwise` where there is none. */
 const said = (name: unknown, otherwise: string): string =>
@@ -61,7 +61,7 @@ function troubleOf(font: fontkit.Font, bytes: number): string | null {
   if (Object.values(tables).some(({ offset, length }) => offset + length > bytes)) return BROKEN;
   if (tables.fvar)
     return 'is a variable font. Upload it, which makes a typeface of each of its styles, or save one style.';
-  if (tables.CFF2) return 'has outlines of a kind that PDF does not know (CFF2). Save it as TTF.';
+  if (tables.CFF2) return 'has outlines of a kind that PDF does not support (CFF2). Save it as TTF.';
   if (!tables.glyf && !tables['CFF ']) return 'has no outlines. Choose one that has.';
   if (!(font.unitsPerEm >= 16 && font.unitsPerEm <= 16_384)) return BROKEN;
   return embeddingTrouble(font);

@@ -51,7 +51,7 @@ describe('a typeface of one’s own', () => {
     expect(await troubleOf(await convert(variable, 'sfnt'))).toMatch(/is a variable font\. Upload it/);
     expect(await troubleOf(new TextEncoder().encode('ttcf\0\x01\0\0'))).toMatch(/collection/);
     for (const bytes of [new Uint8Array(), new TextEncoder().encode('%PDF-1.7')])
-      expect(await troubleOf(bytes)).toMatch(/is no font\. TTF, OTF/);
+      expect(await troubleOf(bytes)).toMatch(/is not a font\. TTF, OTF/);
   });
 
   it('that is cut off or damaged is read or refused, and nothing else happens', async () => {
