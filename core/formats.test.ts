@@ -1,5 +1,7 @@
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
+import { recipeOf } from './book/book.sample.ts';
+import { bookFrom, jobTicket } from './book/index.ts';
 import { formatsSchema, formatting, USUAL_FORMATS } from './formats.ts';
 import { inches } from './units.ts';
 
@@ -31,9 +33,17 @@ describe('the forms in which a workspace reads days and lengths', () => {
     expect(metric!.length(inches(0.27), true)).toBe('6.86 mm');
   });
 
+  it('the market that is paid in the chosen currency stands first, or the first where none is', () => {
+    const { markets } = jobTicket(bookFrom(recipeOf([])));
+    const paid = (currency: string) => formatting({ ...USUAL_FORMATS, currency }).market(markets)?.currency;
+    expect([paid('USD'), paid('GBP'), paid('JPY')]).toEqual(['USD', 'GBP', 'USD']);
+    expect(formatting(USUAL_FORMATS).market([])).toBeUndefined();
+  });
+
   it('what was never chosen is the usual, and nothing else can be chosen', () => {
-    expect(v.parse(formatsSchema, {})).toEqual({ units: 'in', days: 'month first' });
+    expect(v.parse(formatsSchema, {})).toEqual({ units: 'in', days: 'month first', currency: 'USD' });
     expect(v.safeParse(formatsSchema, { units: 'pt' }).success).toBe(false);
+    expect(v.safeParse(formatsSchema, { currency: '£' }).success).toBe(false);
     expect(formatting(USUAL_FORMATS)).toBe(formatting({ ...USUAL_FORMATS }));
   });
 });

@@ -4,17 +4,21 @@ import { showLength, showSize } from './units.ts';
 
 const units = enumOf(['in', 'mm']);
 const days = enumOf(['month first', 'day first', 'year first']);
+const currency = v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'should be a currency such as “USD”.'));
 
-/** How lengths and days are written for the people of a workspace. */
+/** How lengths and days are written, and in which currency prices are shown first, for the people of a workspace. */
 export const formatsSchema = exactObject({
   units: v.optional(units, 'in'),
   days: v.optional(days, 'month first'),
+  /** ISO 4217; of a book's markets, the one that is paid in it is shown where only one is. */
+  currency: v.optional(currency, 'USD'),
 });
 
 /** Some of them, the others as they are. */
 export const formatsChangeSchema = exactObject({
   units: v.exactOptional(units),
   days: v.exactOptional(days),
+  currency: v.exactOptional(currency),
 });
 
 export type Formats = v.InferOutput<typeof formatsSchema>;
@@ -37,13 +41,15 @@ export interface Formatting extends Formats {
   length(points: number, exact?: boolean): string;
   /** Width and height, in points. */
   size(width: number, height: number, exact?: boolean): string;
+  /** The market that is paid in the chosen currency, or the first where none is. */
+  market<M extends { currency: string }>(markets: readonly M[]): M | undefined;
 }
 
 const known = new Map<string, Formatting>();
 
 /** Writes days, times and lengths in the forms that were chosen. The same for the same choice. */
 export function formatting(formats: Formats): Formatting {
-  const key = `${formats.units} ${formats.days}`;
+  const key = `${formats.units} ${formats.days} ${formats.currency}`;
   let found = known.get(key);
   if (!found) {
     found = make(formats);
@@ -52,7 +58,7 @@ export function formatting(formats: Formats): Formatting {
   return found;
 }
 
-function make({ units, days }: Formats): Formatting {
+function make({ units, days, currency }: Formats): Formatting {
   const locale = LOCALES[days];
   const words = { year: 'numeric', month: 'short', day: 'numeric' } as const;
   const figures = { year: 'numeric', month: '2-digit', day: '2-digit' } as const;
@@ -69,11 +75,13 @@ function make({ units, days }: Formats): Formatting {
   return {
     units,
     days,
+    currency,
     day: (day) => dayForm.format(new Date(`${day}T12:00:00Z`)),
     dayOfYear: (at) => yearless.format(at),
     time: (at) => timeForm.format(at),
     moment: (at) => `${dateForm.format(at)}, ${timeForm.format(at)}`,
     length: (points, exact = false) => showLength(points, units, exact ? decimals : undefined),
     size: (width, height, exact = false) => showSize(width, height, units, exact ? decimals : undefined),
+    market: (markets) => markets.find((market) => market.currency === currency) ?? markets[0],
   };
 }

@@ -125,7 +125,7 @@ function Cell({
 /** The book's derived numbers and the state of its checks, always in view. */
 export function JobTicket() {
   const edit = useBook((state) => state.edit);
-  const { length, size } = useFormats();
+  const { length, size, market } = useFormats();
   const {
     book: { rules },
     ticket,
@@ -137,7 +137,6 @@ export function JobTicket() {
   const to = (view: string) => () => void navigate(`/books/${book}/${view}`);
   const print = (change: Partial<Recipe['print']>) => () =>
     void edit((now) => ({ ...now, print: { ...now.print, ...change } }));
-  const [home] = ticket.markets;
   const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
   const listed = rules.trims.map(({ name, points, width, height }) => ({
     // A trim that is named by its size is named in the units of the workspace.
@@ -153,6 +152,7 @@ export function JobTicket() {
       act: print({ ink, paper: paper.id }),
     })),
   );
+  const home = market(ticket.markets);
   const price = home?.price ?? null;
   return (
     <Box

@@ -18,7 +18,7 @@ export interface ProofState {
 /** The findings of the open book, looked for in the background after every change. */
 export function useProof(madeFrom: MadeFrom): ProofState {
   const recipe = useBook((state) => state.value);
-  const { units, days } = useFormats();
+  const { units, days, currency } = useFormats();
   const [state, setState] = useState<{ findings: Finding[]; of: Recipe | null }>({ findings: [], of: null });
   useEffect(() => {
     let wanted = true;
@@ -27,7 +27,7 @@ export function useProof(madeFrom: MadeFrom): ProofState {
       await viewDrawn();
       if (!wanted) return;
       begun = true;
-      const findings = await proofingRenderer().proof(recipe, madeFrom, { units, days });
+      const findings = await proofingRenderer().proof(recipe, madeFrom, { units, days, currency });
       if (wanted && findings) setState({ findings, of: recipe });
     }, REST_MS);
     return () => {
@@ -35,7 +35,7 @@ export function useProof(madeFrom: MadeFrom): ProofState {
       clearTimeout(timer);
       if (begun) void proofingRenderer().leaveProof();
     };
-  }, [recipe, madeFrom, units, days]);
+  }, [recipe, madeFrom, units, days, currency]);
   const current = state.of === recipe;
   return useMemo(() => ({ findings: state.findings, current }), [state.findings, current]);
 }

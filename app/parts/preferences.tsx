@@ -7,13 +7,19 @@ import Stack from '@mui/material/Stack';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
 import type { Formats } from '#core/formats.ts';
+import { printServices } from '#core/print/service.ts';
 import { Choice } from './choice.tsx';
 import { useFormats } from './formats.tsx';
 import { useCommand } from './shortcuts.tsx';
 
-/** The name of the workspace, which opens how it reads lengths and days. */
+const named = new Intl.DisplayNames('en', { type: 'currency' });
+const CURRENCIES = [
+  ...new Set(printServices().flatMap(({ markets }) => markets.map((market) => market.currency))),
+].map((value) => ({ value, label: named.of(value) ?? value }));
+
+/** The name of the workspace, which opens how it reads lengths, days and prices. */
 export function Preferences({ name }: { name: string }) {
-  const { units, days } = useFormats();
+  const { units, days, currency } = useFormats();
   const [open, setOpen] = useState(false);
   const fetcher = useFetcher();
   useCommand({ does: 'Preferences', group: 'Everywhere' }, () => setOpen(true));
@@ -59,6 +65,12 @@ export function Preferences({ name }: { name: string }) {
                 { value: 'year first', label: '2026-11-24' },
               ]}
               onChange={(chosen) => choose({ days: chosen })}
+            />
+            <Choice
+              label="Currency of prices shown first"
+              value={currency}
+              choices={CURRENCIES}
+              onChange={(chosen) => choose({ currency: chosen })}
             />
           </Stack>
         </DialogContent>

@@ -31,7 +31,7 @@ export default function Brief() {
   const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   const { ticket } = useOpenBook();
-  const { size } = useFormats();
+  const { size, market } = useFormats();
   const { brief, style } = recipe;
   const numbering = style.numbering as { form: string; place: string; from: number };
   const set = (change: Partial<Recipe['brief']>, mergeAs: string) =>
@@ -47,7 +47,7 @@ export default function Brief() {
       }),
       'numbering',
     );
-  const [home] = ticket.markets;
+  const home = market(ticket.markets);
   const kinds = sectionsOf(recipe.sections).map((section) => {
     const { name, extent } = pageKind(section.kind);
     const count =

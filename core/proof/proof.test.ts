@@ -216,7 +216,7 @@ describe('each check fails when it should', () => {
     expect(safeArea.ofPage!(context, pageWith([line(26, 300)]))[0]!.message).toMatch(
       /extends 0\.014 in into the margin/,
     );
-    const metric = { ...context, formats: formatting({ units: 'mm', days: 'day first' }) };
+    const metric = { ...context, formats: formatting({ ...USUAL_FORMATS, units: 'mm' }) };
     expect(safeArea.ofPage!(metric, pageWith([line(26, 300)]))[0]!.message).toMatch(
       /extends 0\.4 mm into the margin/,
     );
