@@ -4,6 +4,7 @@ import { writeWords } from '#core/resources/index.ts';
 import { sumUpBooks } from './book-summary.ts';
 import { db, sql } from './db/client.ts';
 import { book, bookRevision, submission } from './db/schema.ts';
+import { judgeUnjudged } from './niches/looks.ts';
 import { keepContents, keepResource } from './resources/resources.ts';
 
 /** Recipes looked at at a time. */
@@ -16,6 +17,7 @@ export async function bringUp(): Promise<void> {
   await bringUpRecipes(bookRevision, ['bookId', 'revision']);
   await bringUpRecipes(submission, ['id']);
   await sumUpBooks();
+  await judgeUnjudged();
 }
 
 /** Word banks were rows; their words go to the file store. */

@@ -8,23 +8,18 @@ import {
   type AssumptionField,
   AssumptionsSchema,
   assumptionFields,
-  DEFAULT_CHOICES,
+  DEFAULT_ASSUMPTIONS,
   type NicheAssumptions,
-  PARTS,
-  type PartId,
   type PhraseLists,
 } from '#core/niche/index.ts';
 import { NumberField } from '../parts/number-field.tsx';
 import { useDraft } from './use-draft.ts';
 
-const PART_HEADINGS: Record<PartId, string> = {
-  results: 'Search results',
-  demand: 'Monthly sales of the top 20',
-  earnings: 'Monthly earnings of a new title, $',
-  reviews: 'Median reviews, top 20',
-  leaders: 'Share of the top 3 in the copies',
-  fresh: 'Share of new titles among the sellers',
-};
+const WORDS: readonly [AssumptionField['group'], string][] = [
+  ['open', 'Open: all of these'],
+  ['crowded', 'Crowded: any of these'],
+  ['no demand', 'No demand: both of these'],
+];
 
 const LISTS: [keyof PhraseLists, string][] = [
   ['audiences', 'Audience'],
@@ -89,33 +84,28 @@ export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
     <Box component="section" aria-label="Assumptions">
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 2 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
-          The verdict
+          Conditions of the verdict
         </Typography>
         <Button size="small" disabled={!canUndo} onClick={undo}>
           Undo
         </Button>
-        <Button size="small" onClick={() => edit(() => DEFAULT_CHOICES)}>
+        <Button size="small" onClick={() => edit(() => DEFAULT_ASSUMPTIONS)}>
           Reset to defaults
         </Button>
         <Typography variant="caption" role="status">
           {words}
         </Typography>
       </Box>
-      {PARTS.map((part) => (
-        <Box key={part} sx={{ mb: 2.5 }}>
+      {WORDS.map(([word, heading]) => (
+        <Box key={word} sx={{ mb: 3 }}>
           <Typography variant="h3" sx={{ mb: 1.5 }}>
-            {PART_HEADINGS[part]}
+            {heading}
           </Typography>
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 110px', gap: 3 }}>
-            {group('verdict')
-              .filter(({ path }) => path[1] === part)
-              .map(field)}
-          </Box>
+          <Box sx={{ ...two }}>{group(word).map(field)}</Box>
         </Box>
       ))}
-      <Box sx={{ ...two, mb: 4 }}>{group('words').map(field)}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
-        A typical new title
+        A new book
       </Typography>
       <Box sx={{ ...two, mb: 4 }}>{group('newcomer').map(field)}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
@@ -127,7 +117,7 @@ export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
       <Typography variant="h2" sx={{ mb: 2 }}>
         Requests and thresholds
       </Typography>
-      <Box sx={{ ...two, mb: 4 }}>{group('asking').map(field)}</Box>
+      <Box sx={{ ...two, mb: 4 }}>{group('requests').map(field)}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
         Keyword modifiers
       </Typography>

@@ -5,6 +5,7 @@ import {
   type IndexedRivals,
   indexRivals,
   judge,
+  lookedAt,
   type NicheAssumptions,
   type Rival,
   type RivalFilter,
@@ -26,6 +27,7 @@ import { fetchRivals } from './rivals.ts';
 export interface ShownLook {
   day: string;
   results: number;
+  searches: number | null;
   demand: number;
   unread: number;
   categories: { id: string; name: string; count: number }[];
@@ -89,8 +91,11 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
   const filtered = useMemo(() => indexed.filterBy(filter), [indexed, filter]);
   const counted = useMemo(() => (rivals ?? NO_RIVALS).filter(counts), [rivals]);
   const verdict = useMemo(
-    () => (latest && rivals ? judge(latest.results, counted, assumptions, latest.day) : null),
-    [latest, rivals, counted, assumptions],
+    () =>
+      looks.length && rivals
+        ? judge({ ...lookedAt(looks, curve, new Date().toISOString()), comparables: counted }, assumptions)
+        : null,
+    [looks, curve, rivals, counted, assumptions],
   );
   const all = useJobs();
   const jobs = useMemo(() => all.filter(({ nicheId }) => nicheId === niche.id), [all, niche.id]);

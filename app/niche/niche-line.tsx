@@ -16,22 +16,24 @@ export const rowsOfNiches = (niches: readonly NicheRow[]) => [
   [
     'phrase',
     'verdict',
-    'points',
+    'confidence',
     'results',
     'monthly sales of the top 20',
-    'a new title could earn at least',
-    'at most',
+    'a new book earns a month',
+    'middle half from',
+    'to',
     'day',
     'watched',
   ],
   ...niches.map(({ phrase, latest, watched }) => [
     phrase,
     latest?.word,
-    latest?.points.toFixed(1),
+    latest?.confidence ?? '',
     latest?.results,
     latest?.demand.toFixed(1),
-    latest?.newcomer.low.toFixed(2),
-    latest?.newcomer.high.toFixed(2),
+    latest?.earnings?.mean.toFixed(2),
+    latest?.earnings?.low.toFixed(2),
+    latest?.earnings?.high.toFixed(2),
     latest?.day,
     watched ? 'yes' : 'no',
   ]),
@@ -53,7 +55,7 @@ export function NicheLine({
     <Paper
       sx={{
         display: 'grid',
-        gridTemplateColumns: '34px 118px minmax(0, 1fr) 100px 210px',
+        gridTemplateColumns: '34px 118px minmax(0, 1fr) 100px 330px',
         columnGap: 3,
         alignItems: 'center',
         px: 2,
@@ -100,11 +102,13 @@ export function NicheLine({
       {latest ? (
         <Box sx={{ textAlign: 'right' }}>
           <Typography sx={{ fontWeight: 700, color: VERDICT_COLORS[latest.word] }}>
-            <VerdictMark word={latest.word} /> {sentence(latest.word)}, {latest.points.toFixed(1)}
+            <VerdictMark word={latest.word} /> {sentence(latest.word)}
           </Typography>
           <Typography variant="caption">
-            a new title could earn {wholeDollars(latest.newcomer.low)}–{wholeDollars(latest.newcomer.high)} a
-            month
+            {latest.earnings
+              ? `a new book earns ${wholeDollars(latest.earnings.mean)} a month`
+              : 'no books to judge by'}
+            {latest.confidence && `, ${latest.confidence} confidence`}
           </Typography>
         </Box>
       ) : (

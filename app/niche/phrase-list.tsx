@@ -11,14 +11,14 @@ import { VerdictMark } from './verdict-mark.tsx';
 
 const SHOWN = 40;
 
-/** The phrases with the most points, short: what the niche could be narrowed or turned to. */
+/** The phrases with the highest earnings, short: what the niche could be narrowed or turned to. */
 export function PhraseList() {
   const { niche, phrases } = useNiche();
   const best = useMemo(
     () =>
       phrases
         .filter(({ state, results }) => state === 'done' && (results ?? 0) > 0)
-        .sort((a, b) => (b.points ?? 0) - (a.points ?? 0) || (b.demand ?? 0) - (a.demand ?? 0))
+        .sort((a, b) => (b.earnings ?? 0) - (a.earnings ?? 0) || (b.demand ?? 0) - (a.demand ?? 0))
         .slice(0, SHOWN),
     [phrases],
   );

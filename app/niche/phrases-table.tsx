@@ -4,7 +4,16 @@ import type { PhraseRow } from '#server/niches/phrases.ts';
 import { Mark } from '../parts/mark.tsx';
 import { type RowGroup, RowTable } from '../parts/row-table.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
-import { copies, count, dollars, NOTHING, sentence, VERDICT_COLORS, verdictOrder } from './show.ts';
+import {
+  copies,
+  count,
+  dollars,
+  NOTHING,
+  sentence,
+  VERDICT_COLORS,
+  verdictOrder,
+  wholeDollars,
+} from './show.ts';
 import { VerdictMark } from './verdict-mark.tsx';
 
 export type PhraseSort =
@@ -15,7 +24,7 @@ export type PhraseSort =
   | 'demand'
   | 'sellers'
   | 'price'
-  | 'points'
+  | 'earnings'
   | 'word';
 
 const wayName = (way: PhraseRow['way']): string =>
@@ -55,10 +64,10 @@ const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
     },
   },
   {
-    key: 'points',
-    name: 'Points',
-    width: 62,
-    show: ({ points, results }) => (points === null || results === 0 ? NOTHING : points.toFixed(1)),
+    key: 'earnings',
+    name: 'Earns/mo',
+    width: 76,
+    show: ({ earnings }) => wholeDollars(earnings),
   },
   { key: 'results', upwards: true, name: 'Results', width: 74, show: ({ results }) => count(results) },
   { key: 'demand', name: 'Copies/mo', width: 84, show: ({ demand }) => copies(demand) },
@@ -75,7 +84,6 @@ export function comparePhrases(by: PhraseSort, down: boolean): (a: PhraseRow, b:
     if (by === 'phrase') return row.phrase;
     if (by === 'way') return wayName(row.way);
     if (by === 'word') return row.state === 'done' ? verdictOrder(row.word) : null;
-    if (by === 'points' && row.results === 0) return null;
     return row[by];
   };
   return (a, b) => {

@@ -17,6 +17,7 @@ type Row = [
   hidden: boolean,
   notComparable: boolean,
   watched: boolean,
+  usualRank: number | null,
 ];
 
 /** Rows as the server sends them (server/niches/rivals.ts), with the sums of the workspace's curve. */
@@ -39,9 +40,10 @@ export const rivalsFrom = (rows: readonly Row[], curve: SalesCurve): Rival[] =>
       hidden,
       notComparable,
       watched,
+      usualRank,
     ]) => {
       const trim = width !== null && height !== null ? { width, height } : null;
-      const sums = estimateSales({ price, trim, pages, ink, rank }, curve);
+      const sums = estimateSales({ price, trim, pages, ink, rank, usualRank }, curve);
       // Written out: copying a hundred thousand objects property by property takes seconds.
       return {
         id,
@@ -52,6 +54,7 @@ export const rivalsFrom = (rows: readonly Row[], curve: SalesCurve): Rival[] =>
         pages,
         ink,
         rank,
+        usualRank,
         reviews,
         published,
         category,

@@ -5,11 +5,11 @@ import { type Job, secondsLeft } from '../parts/jobs.tsx';
 import { comparePhrases } from './phrases-table.tsx';
 import { rivalsFrom } from './rivals.ts';
 import {
+  conditionValue,
   copies,
   count,
   dollars,
   NOTHING,
-  partValue,
   percent,
   sentence,
   verdictOrder,
@@ -32,10 +32,10 @@ describe('numbers for people', () => {
     [wholeDollars(-40), '−$40'],
     [percent(0.425), '43%'],
     [sentence('worth a try'), 'Worth a try'],
-    [partValue(0.2, 'share'), '20%'],
-    [partValue(60, 'money'), '$60 a month'],
-    [partValue(511.4, 'copies'), '511 a month'],
-    [partValue(412, 'books'), '412'],
+    [conditionValue(0.2, 'share'), '20%'],
+    [conditionValue(60, 'money'), '$60 a month'],
+    [conditionValue(511.4, 'copies'), '511'],
+    [conditionValue(412, 'books'), '412'],
   ])('%s', (shown, wanted) => {
     expect(shown).toBe(wanted);
   });
@@ -59,7 +59,7 @@ describe('the order of phrases', () => {
     sellers: 1,
     price: 9,
     word: 'open',
-    points: 5,
+    earnings: 5,
     day: '2026-11-24',
     chosen: false,
     removed: false,
@@ -73,16 +73,16 @@ describe('the order of phrases', () => {
 
   it('is that of the column, either way, and what is not known comes last both ways', () => {
     const rows = [
-      row('a', { points: 3 }),
-      row('b', { points: null }),
-      row('c', { points: 8 }),
-      // Nobody there: its points say nothing.
-      row('d', { points: 9, results: 0 }),
+      row('a', { earnings: 3 }),
+      row('b', { earnings: null }),
+      row('c', { earnings: 8 }),
+      // No books to judge by.
+      row('d', { earnings: null, results: 0 }),
     ];
-    expect(sorted(rows, 'points', true).slice(0, 2)).toEqual(['c', 'a']);
-    expect(sorted(rows, 'points', false).slice(0, 2)).toEqual(['a', 'c']);
-    expect(sorted(rows, 'points', true).slice(2).sort()).toEqual(['b', 'd']);
-    expect(sorted(rows, 'points', false).slice(2).sort()).toEqual(['b', 'd']);
+    expect(sorted(rows, 'earnings', true).slice(0, 2)).toEqual(['c', 'a']);
+    expect(sorted(rows, 'earnings', false).slice(0, 2)).toEqual(['a', 'c']);
+    expect(sorted(rows, 'earnings', true).slice(2).sort()).toEqual(['b', 'd']);
+    expect(sorted(rows, 'earnings', false).slice(2).sort()).toEqual(['b', 'd']);
   });
 
   it('by verdict runs from open to no demand; what waits comes last', () => {
@@ -119,6 +119,7 @@ describe('rivals as the server sends them', () => {
       false,
       true,
       false,
+      null,
     ] as Parameters<typeof rivalsFrom>[0][number];
     const [whole] = rivalsFrom([row], DEFAULT_CURVE);
     expect(whole).toMatchObject({

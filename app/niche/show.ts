@@ -1,4 +1,4 @@
-import { VERDICT_WORDS, type VerdictPart, type VerdictWord } from '#core/niche/index.ts';
+import { type Condition, VERDICT_WORDS, type VerdictWord } from '#core/niche/index.ts';
 
 /** How the sums are written for people. A dash stands for what is not known. */
 export const NOTHING = '–';
@@ -20,10 +20,12 @@ export const percent = (value: number): string => `${Math.round(value * 100)}%`;
 
 export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-export const partValue = (value: number, unit: VerdictPart['unit']): string => {
+/** The value of a condition, or its bound. */
+export const conditionValue = (value: number | null, unit: Condition['unit']): string => {
+  if (value === null) return 'not known';
   if (unit === 'share') return percent(value);
   if (unit === 'money') return `${wholeDollars(value)} a month`;
-  return unit === 'copies' ? `${copies(value)} a month` : count(value);
+  return unit === 'copies' ? copies(value) : count(value);
 };
 
 /** Beside the sign of a verdict, never alone. */

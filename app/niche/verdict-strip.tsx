@@ -1,16 +1,27 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
+import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
+import { Check, X } from 'lucide-react';
 import { Link as To } from 'react-router';
-import type { Verdict } from '#core/niche/index.ts';
-import { tokens } from '../theme.ts';
-import { partValue, sentence, VERDICT_COLORS, wholeDollars } from './show.ts';
+import type { Condition, Odds, Outlook, Verdict } from '#core/niche/index.ts';
+import {
+  conditionValue,
+  copies,
+  count,
+  dollars,
+  percent,
+  sentence,
+  VERDICT_COLORS,
+  wholeDollars,
+} from './show.ts';
 import { VerdictMark } from './verdict-mark.tsx';
 
-/** The verdict in a word, with each of its parts: its value, its two thresholds, its weight, and how much it counts. */
+/** The verdict in a word, how sure it is, what a new book would earn, and every condition it follows from. */
 export function VerdictStrip({ verdict }: { verdict: Verdict }) {
-  const { word, points, parts, newcomer } = verdict;
-  const weights = parts.reduce((sum, { weight }) => sum + weight, 0) || 1;
+  const { word, confidence, outlook, odds, veto } = verdict;
+  const decided = verdict.conditions.filter((one) => one.word === 'open');
+  const against = verdict.conditions.filter((one) => one.word !== 'open');
   return (
     <Box
       component="section"
@@ -20,10 +31,14 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
         border: 1,
         borderColor: 'divider',
         borderRadius: 1,
-        display: 'flex',
+        display: 'grid',
+        gridTemplateColumns: {
+          xs: 'minmax(0, 1.3fr) minmax(0, 1fr)',
+          lg: 'minmax(0, 1.15fr) minmax(0, 1fr) minmax(0, 1fr)',
+        },
       }}
     >
-      <Box sx={{ p: 2.5, minWidth: 150 }}>
+      <Box sx={{ p: 2.5 }}>
         <Typography variant="caption">Verdict</Typography>
         <Typography
           sx={{
@@ -36,35 +51,106 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
         >
           <VerdictMark word={word} /> {sentence(word)}
         </Typography>
-        <Typography variant="body2">{points.toFixed(1)} of 10 points</Typography>
-        <Typography variant="body2" sx={{ mt: 0.5 }}>
-          A new title could earn {wholeDollars(newcomer.low)}–{wholeDollars(newcomer.high)} a month
+        <Tooltip
+          title={
+            <Box component="ul" sx={{ m: 0, pl: 4 }}>
+              {confidence.reasons.map((reason) => (
+                <li key={reason}>{reason}</li>
+              ))}
+            </Box>
+          }
+          disableHoverListener={confidence.reasons.length === 0}
+        >
+          <Typography
+            variant="body2"
+            tabIndex={0}
+            sx={{ textDecoration: 'underline dotted', width: 'fit-content' }}
+          >
+            {sentence(confidence.level)} confidence
+          </Typography>
+        </Tooltip>
+        <Typography variant="body2" sx={{ mt: 1 }}>
+          {outlook?.books ? <Earnings outlook={outlook} /> : 'No books to judge by.'}
         </Typography>
+        {odds.all.of > 0 && (
+          <Typography variant="body2" sx={{ mt: 0.5 }}>
+            {saidOdds(odds.fresh, 'new')} {saidOdds(odds.all, 'all')}
+          </Typography>
+        )}
+        {veto && (
+          <Typography variant="body2" sx={{ mt: 0.5, fontWeight: 700 }}>
+            Not open for one reason: {veto.charAt(0).toLowerCase() + veto.slice(1)}.
+          </Typography>
+        )}
         <Link component={To} to="/niches/assumptions" variant="body2">
           Change the assumptions
         </Link>
       </Box>
-      <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: 'repeat(3, minmax(0, 1fr))' }}>
-        {parts.map(({ id, what, value, unit, score, weight, poor, good }) => (
-          <Box key={id} sx={{ px: 2.5, py: 1.5, borderLeft: '1px dashed', borderColor: 'divider' }}>
-            <Typography variant="caption" component="div" noWrap>
-              {what}
-            </Typography>
-            <Typography sx={{ fontWeight: 700, lineHeight: 1.25 }}>{partValue(value, unit)}</Typography>
+      <Conditions title="Open, if all are met" conditions={decided} good />
+      <Conditions title="No demand or crowded, if met" conditions={against} />
+    </Box>
+  );
+}
+
+const Earnings = ({
+  outlook: { mean, low, high, earnings, royalty, breakEvenClick, anHour },
+}: {
+  outlook: Outlook;
+}) => (
+  <>
+    A new book earns <strong>{wholeDollars(mean)} a month</strong> on average, the middle half{' '}
+    {wholeDollars(low)} to {wholeDollars(high)}, one in ten {wholeDollars(earnings.at(-1)!)} or more.{' '}
+    {wholeDollars(12 * mean)} in 12 months, {wholeDollars(anHour)} for an hour of making. Royalty{' '}
+    {dollars(royalty)}
+    {royalty > 0 ? `; a click breaks even at ${dollars(breakEvenClick)}` : ', a loss on every copy'}.
+  </>
+);
+
+const saidOdds = ({ sell, of, low, high }: Odds, which: 'new' | 'all'): string =>
+  of === 0
+    ? which === 'new'
+      ? 'No new books were read.'
+      : ''
+    : `${count(sell)} of ${count(of)} ${which === 'new' ? 'new books' : 'books read'} ${sell === 1 ? 'sells' : 'sell'}${which === 'new' ? `, the middle half ${copies(low)} to ${copies(high)} copies a month` : ''}.`;
+
+const boundOf = ({ bound, unit, from }: Condition): string => {
+  const value = unit === 'share' ? percent(bound) : unit === 'money' ? wholeDollars(bound) : count(bound);
+  return `${from ? 'at least' : 'at most'} ${value}`;
+};
+
+/** Conditions with their numbers, each marked as met or not. */
+function Conditions({
+  title,
+  conditions,
+  good = false,
+}: {
+  title: string;
+  conditions: readonly Condition[];
+  good?: boolean;
+}) {
+  return (
+    <Box sx={{ px: 2.5, py: 2, borderLeft: '1px dashed', borderColor: 'divider', minWidth: 0 }}>
+      <Typography variant="caption" component="h3">
+        {title}
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, fontSize: 13, lineHeight: 1.3 }}>
+        {conditions.map((one) => (
+          <Box
+            component="li"
+            key={one.id}
+            sx={{ display: 'flex', gap: 1, py: 0.25, color: one.met ? 'text.primary' : 'text.secondary' }}
+          >
             <Box
+              component="span"
+              sx={{ color: one.met ? (good ? 'primary.main' : 'error.main') : 'text.secondary', pt: 0.25 }}
               role="img"
-              aria-label={`counts ${Math.round(score * 100)} of 100`}
-              sx={{ height: 4, bgcolor: 'divider', borderRadius: 1, my: 0.5 }}
+              aria-label={one.met ? 'met' : 'not met'}
             >
-              <Box
-                sx={{ height: 4, borderRadius: 1, bgcolor: tokens.verdigris }}
-                style={{ width: `${score * 100}%` }}
-              />
+              {one.met ? <Check size={14} /> : <X size={14} />}
             </Box>
-            <Typography variant="caption" component="div" sx={{ fontSize: 12, lineHeight: 1.25 }}>
-              {partValue(poor, unit).replace(' a month', '')} →{' '}
-              {partValue(good, unit).replace(' a month', '')} · weighs {weight} of {weights}
-            </Typography>
+            <span>
+              {one.what} <strong>{conditionValue(one.value, one.unit)}</strong>, {boundOf(one)}
+            </span>
           </Box>
         ))}
       </Box>

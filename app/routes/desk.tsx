@@ -169,7 +169,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
               <span>
                 {latest ? (
                   <>
-                    <VerdictMark word={latest.word} /> {latest.word}, {latest.points.toFixed(1)}
+                    <VerdictMark word={latest.word} /> {latest.word}
                   </>
                 ) : (
                   'not searched yet'

@@ -42,7 +42,7 @@ export default function NicheGaps() {
   const fetcher = useFetcher();
   const known = useMemo<KnownPhrase[]>(
     () =>
-      phrases.flatMap(({ id, phrase, results, demand, sellers, state }) =>
+      phrases.flatMap(({ id, phrase, results, demand, sellers, state, way }) =>
         state === 'done' && results !== null && demand !== null
           ? [
               {
@@ -51,6 +51,7 @@ export default function NicheGaps() {
                 results,
                 demand,
                 sellers: sellers ?? 0,
+                itself: way === 'itself',
                 parts: partsOf(phrase, assumptions.lists),
               },
             ]
@@ -146,7 +147,8 @@ export default function NicheGaps() {
                 PART_NAMES[leftPart],
                 'copies in 30 days',
                 'sellers',
-                'copies per seller, including you',
+                'books on sale',
+                'copies per book, including yours',
                 'phrases',
               ],
               ...table.cells
@@ -160,6 +162,7 @@ export default function NicheGaps() {
                           cell.phrases[0]!.parts[leftPart] || ANY_PART[leftPart],
                           cell.demand.toFixed(1),
                           cell.sellers,
+                          cell.results,
                           cell.share.toFixed(1),
                           cell.phrases.map(({ phrase }) => phrase).join('; '),
                         ],
@@ -171,7 +174,7 @@ export default function NicheGaps() {
         </Box>
         <Box
           component="table"
-          aria-label="Monthly sales per seller"
+          aria-label="Monthly sales and books on sale"
           sx={{
             borderCollapse: 'collapse',
             fontSize: 14,
@@ -200,7 +203,7 @@ export default function NicheGaps() {
                         component="button"
                         type="button"
                         onClick={() => setOpen(cell)}
-                        aria-label={`${cell.row}, ${cell.column}: ${copies(cell.demand)} copies a month, ${cell.sellers} ${cell.sellers === 1 ? 'seller' : 'sellers'}`}
+                        aria-label={`${cell.row}, ${cell.column}: ${copies(cell.demand)} copies a month, ${onSale(cell)}`}
                         sx={{
                           font: 'inherit',
                           width: '100%',
@@ -214,9 +217,9 @@ export default function NicheGaps() {
                         style={{ background: cell.demand > 0 ? shade(cell) : 'transparent' }}
                       >
                         {table.best.includes(cell) && <VerdictMark word="open" />}{' '}
-                        {cell.demand > 0 ? copies(cell.demand) : 'none'}
+                        {cell.demand > 0 ? copies(cell.demand) : ''}
                         <Box component="span" sx={{ fontSize: 12, display: 'block', lineHeight: 1 }}>
-                          {cell.demand > 0 ? `${cell.sellers} sell` : '\u00a0'}
+                          {cell.results > 0 ? onSale(cell) : '\u00a0'}
                         </Box>
                       </Box>
                     ) : (
@@ -229,9 +232,9 @@ export default function NicheGaps() {
           </tbody>
         </Box>
         <Typography variant="caption" component="p" sx={{ mt: 2 }}>
-          Each cell: monthly copies of the best sellers, and how many books sell{' '}
-          {count(assumptions.sellsFrom)} or more. Darker means more copies per seller, including you;{' '}
-          <VerdictMark word="open" /> marks the five best. A dot: not looked up yet.
+          Each cell: monthly copies of the best sellers, and how many books are on sale. Darker means more
+          copies per book, including yours; <VerdictMark word="open" /> marks the five best. A dot: not looked
+          up yet.
         </Typography>
       </Box>
       <Box
@@ -251,9 +254,8 @@ export default function NicheGaps() {
               </Typography>
             )}
             <Typography variant="body2">
-              {copies(cell.demand)} copies a month, {cell.sellers}{' '}
-              {cell.sellers === 1 ? 'book sells' : 'books sell'}: {copies(cell.share)} per seller, including
-              you.
+              {copies(cell.demand)} copies a month, {onSale(cell)}, of which {count(cell.sellers)} sell{' '}
+              {count(assumptions.sellsFrom)} or more: {copies(cell.share)} per book, including yours.
             </Typography>
             {cell.phrases.slice(0, open ? 20 : 2).map(({ id, phrase, results }) => (
               <Typography key={id} variant="body2" color="text.secondary">
@@ -286,3 +288,5 @@ export default function NicheGaps() {
     </Box>
   );
 }
+
+const onSale = ({ results }: GapCell): string => `${count(results)} ${results === 1 ? 'book' : 'books'}`;

@@ -17,7 +17,7 @@ import { VerdictStrip } from '../niche/verdict-strip.tsx';
 
 /** What there is to decide, on one sheet: phrases, verdict, charts, rivals, and what the sums say. */
 export default function NicheSums() {
-  const { niche, verdict, rivals, latest, curve } = useNiche();
+  const { niche, verdict, rivals, latest, curve, assumptions } = useNiche();
   const { rowIndices, sort, onSort } = useSorted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const navigate = useNavigate();
@@ -82,10 +82,9 @@ export default function NicheSums() {
               Assumptions
             </Typography>
             <Typography variant="body2">
-              A new title would reach rank {verdict.newcomer.ranks.best.toLocaleString('en-US')} to{' '}
-              {verdict.newcomer.ranks.worst.toLocaleString('en-US')} at {dollars(verdict.newcomer.price)},
-              earn {dollars(verdict.newcomer.royalty)} royalty a copy, and spend{' '}
-              {percent(verdict.newcomer.advertisingShare)} of that on advertising.{' '}
+              {verdict.outlook?.price
+                ? `A new book is taken to cost ${dollars(verdict.outlook.price)} and to be made like those here. ${percent(assumptions.newcomer.advertisingShare)} of its royalty goes into advertising. `
+                : ''}
               {curve.sure.by === 'pairs'
                 ? `Copies are estimated from your own ${curve.sure.n} pairs of rank and sales.`
                 : `Copies are estimated from the default curve (rank ${OBSERVED_PAIR.rank} sells ${OBSERVED_PAIR.copies.toLocaleString('en-US')}), a rough guide: from half to double.`}

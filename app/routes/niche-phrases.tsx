@@ -115,7 +115,7 @@ export default function NichePhrases() {
   const [words, setWords] = useState('');
   const [grouped, setGrouped] = useState(false);
   const [onlyGood, setOnlyGood] = useState(false);
-  const [sort, setSort] = useState<Sort<PhraseSort>>({ by: 'points', down: true });
+  const [sort, setSort] = useState<Sort<PhraseSort>>({ by: 'earnings', down: true });
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [own, setOwn] = useState('');
   const [bringing, setBringing] = useState(false);
@@ -229,7 +229,7 @@ export default function NichePhrases() {
               [
                 'phrase',
                 'verdict',
-                'points',
+                'earnings a month',
                 'results',
                 'copies in 30 days',
                 'sellers',
@@ -242,7 +242,7 @@ export default function NichePhrases() {
               ...shown.map((row) => [
                 row.phrase,
                 row.word,
-                row.points?.toFixed(1),
+                row.earnings?.toFixed(2),
                 row.results,
                 row.demand?.toFixed(1),
                 row.sellers,

@@ -39,9 +39,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   ]);
   return {
     niche,
-    looks: looks.map(({ day, results, demand, unread, categories }) => ({
+    looks: looks.map(({ day, results, searches, demand, unread, categories }) => ({
       day,
       results,
+      searches,
       demand,
       unread,
       categories,

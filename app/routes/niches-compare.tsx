@@ -5,12 +5,28 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { redirect, Link as To } from 'react-router';
 import * as v from 'valibot';
-import { bestSellers, briefFrom, estimate, judge, sharedByBest } from '#core/niche/index.ts';
+import {
+  bestSellers,
+  briefFrom,
+  type ConditionId,
+  estimate,
+  judge,
+  lookedAt,
+  sharedByBest,
+} from '#core/niche/index.ts';
 import { assumptionsOf, curveOf } from '#server/niches/assumptions.ts';
 import { looksAt } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { countedRivals } from '#server/niches/rivals.ts';
-import { copies, count, dollars, partValue, sentence, VERDICT_COLORS, wholeDollars } from '../niche/show.ts';
+import {
+  conditionValue,
+  copies,
+  count,
+  dollars,
+  sentence,
+  VERDICT_COLORS,
+  wholeDollars,
+} from '../niche/show.ts';
 import { Spark } from '../niche/spark.tsx';
 import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { useFormats } from '../parts/formats.tsx';
@@ -44,7 +60,9 @@ export async function loader({ request }: Route.LoaderArgs) {
         ...niche,
         day: latest?.day ?? null,
         demand: looks.map((look) => look.demand),
-        verdict: latest ? judge(latest.results, rivals, assumptions, latest.day) : null,
+        verdict: latest
+          ? judge({ ...lookedAt(looks, curve, new Date().toISOString()), comparables: rivals }, assumptions)
+          : null,
         shared: sharedByBest(rivals, assumptions.lists)
           .map(({ text }) => text)
           .join(''),
@@ -59,37 +77,58 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { niches };
 }
 
-/** Up to four niches side by side, part by part. */
+/** What the verdicts rest on, each once: some conditions hold the same number against two bounds. */
+const NUMBERS_COMPARED: readonly ConditionId[] = [
+  'searches',
+  'demand',
+  'results',
+  'sells',
+  'reviews',
+  'leaders',
+  'press',
+];
+
+/** Up to four niches side by side, number by number. */
 export default function Compare({ loaderData }: Route.ComponentProps) {
   const formats = useFormats();
   const { niches } = loaderData;
   type Shown = (typeof niches)[number];
-  const parts = niches.find(({ verdict }) => verdict)?.verdict?.parts ?? [];
+  const conditions = niches.find(({ verdict }) => verdict)?.verdict?.conditions ?? [];
   /** Each row in words, as it is saved, and what is shown where words are not all. */
   const rows: { name: string; words: (niche: Shown) => string; show?: (niche: Shown) => ReactNode }[] = [
     {
       name: 'Verdict',
       words: ({ verdict }) =>
-        verdict ? `${sentence(verdict.word)}, ${verdict.points.toFixed(1)} of 10` : 'not searched yet',
+        verdict ? `${sentence(verdict.word)}, ${verdict.confidence.level} confidence` : 'not searched yet',
       show: ({ verdict }) =>
         verdict && (
           <Box component="strong" sx={{ color: VERDICT_COLORS[verdict.word] }}>
-            <VerdictMark word={verdict.word} /> {sentence(verdict.word)}, {verdict.points.toFixed(1)} of 10
+            <VerdictMark word={verdict.word} /> {sentence(verdict.word)}, {verdict.confidence.level}{' '}
+            confidence
           </Box>
         ),
     },
     {
-      name: 'A new title could earn a month',
+      name: 'A new book earns a month',
       words: ({ verdict }) =>
-        verdict ? `${wholeDollars(verdict.newcomer.low)} to ${wholeDollars(verdict.newcomer.high)}` : '–',
+        verdict?.outlook?.books
+          ? `${wholeDollars(verdict.outlook.mean)}, middle half ${wholeDollars(verdict.outlook.low)} to ${wholeDollars(verdict.outlook.high)}`
+          : 'no books to judge by',
     },
-    ...parts.map(({ what, id }) => ({
-      name: what,
-      words: ({ verdict }: Shown) => {
-        const part = verdict?.parts.find((one) => one.id === id);
-        return part ? `${partValue(part.value, part.unit)} · counts ${Math.round(part.score * 100)}%` : '–';
-      },
-    })),
+    ...NUMBERS_COMPARED.flatMap((id) => {
+      const named = conditions.find((one) => one.id === id);
+      if (!named) return [];
+      return [
+        {
+          name: named.what,
+          words: ({ verdict }: Shown) => {
+            const found = verdict?.conditions.find((one) => one.id === id);
+            return found ? conditionValue(found.value, found.unit) : '–';
+          },
+        },
+      ];
+    }),
+
     { name: 'Sellers in the top 20', words: ({ verdict }) => (verdict ? count(verdict.sellers) : '–') },
     {
       name: 'Sales over the snapshots',

@@ -3,81 +3,74 @@ import { exactObject, integerBetween, numberBetween, text } from '../schema.ts';
 import { DEFAULT_LISTS, ListsSchema } from './phrases/lists.ts';
 
 /**
- * Two values between which a part of the verdict is judged: at `poor` and beyond it counts nothing, at `good` and
- * beyond it counts whole, and evenly in between.
- */
-const scale = (max: number) =>
-  v.pipe(
-    exactObject({ poor: numberBetween(0, max), good: numberBetween(0, max) }),
-    v.check(({ poor, good }) => poor !== good, 'should be two different numbers.'),
-  );
-const weight = numberBetween(0, 10);
-
-export const PARTS = ['results', 'demand', 'earnings', 'reviews', 'leaders', 'fresh'] as const;
-export type PartId = (typeof PARTS)[number];
-
-/**
- * What the publisher decides about the sums. Result counts are common practice in the trade, no source; all other
- * numbers are from memory and there to be changed.
+ * What the publisher decides about the judgment. Result counts are common practice in the trade, no source; all other
+ * numbers are from memory, tuned in the trial that docs/judgment.md tells of, and there to be changed.
  */
 const DEFAULTS = {
-  scales: {
-    results: { poor: 2000, good: 1000 },
-    demand: { poor: 100, good: 600 },
-    earnings: { poor: 10, good: 60 },
-    reviews: { poor: 300, good: 30 },
-    leaders: { poor: 0.8, good: 0.4 },
-    fresh: { poor: 0, good: 0.2 },
+  thresholds: {
+    searches: 100,
+    copies: 100,
+    manyResults: 2000,
+    sellShare: 0.02,
+    reviews: 300,
+    press: 0.6,
+    wantedSearches: 300,
+    wantedCopies: 150,
+    fewResults: 1000,
+    leaders: 0.9,
+    books: 5,
+    earnings: 25,
   },
-  weights: { results: 3, demand: 2, earnings: 2, reviews: 1, leaders: 1, fresh: 1 },
-  words: { openFrom: 6.5, tryFrom: 4 },
-  newcomer: { reachesBest: 0.5, reachesWorst: 0.8, advertisingShare: 0.2, freshDays: 365 },
+  newcomer: {
+    advertisingShare: 0.2,
+    clicksPerSale: 12,
+    buysPerSearch: 0.1,
+    usualRoyalty: 2.5,
+    hours: 2,
+    freshDays: 365,
+  },
   sellsFrom: 20,
   lead: { sellingDays: 42, reviewDays: 3, ownDays: 7 },
   country: 'US',
   requestsASecond: 12,
 } as const;
 
+const amount = (usual: number) => v.optional(numberBetween(0, 1_000_000), usual);
+const share = (usual: number) => v.optional(numberBetween(0, 1), usual);
+
 export const AssumptionsSchema = exactObject({
-  scales: v.optional(
+  /** The bounds of the verdict's conditions. */
+  thresholds: v.optional(
     exactObject({
-      results: v.optional(scale(1_000_000), DEFAULTS.scales.results),
-      demand: v.optional(scale(1_000_000), DEFAULTS.scales.demand),
-      earnings: v.optional(scale(1_000_000), DEFAULTS.scales.earnings),
-      reviews: v.optional(scale(1_000_000), DEFAULTS.scales.reviews),
-      leaders: v.optional(scale(1), DEFAULTS.scales.leaders),
-      fresh: v.optional(scale(1), DEFAULTS.scales.fresh),
-    }),
-    {},
-  ),
-  weights: v.optional(
-    exactObject({
-      results: v.optional(weight, DEFAULTS.weights.results),
-      demand: v.optional(weight, DEFAULTS.weights.demand),
-      earnings: v.optional(weight, DEFAULTS.weights.earnings),
-      reviews: v.optional(weight, DEFAULTS.weights.reviews),
-      leaders: v.optional(weight, DEFAULTS.weights.leaders),
-      fresh: v.optional(weight, DEFAULTS.weights.fresh),
-    }),
-    {},
-  ),
-  /** Points of 10 from which a niche is called open, and worth a try. */
-  words: v.optional(
-    exactObject({
-      openFrom: v.optional(numberBetween(0, 10), DEFAULTS.words.openFrom),
-      tryFrom: v.optional(numberBetween(0, 10), DEFAULTS.words.tryFrom),
+      /** No demand: not more searches a month, and not more copies of the best sellers. */
+      searches: amount(DEFAULTS.thresholds.searches),
+      copies: amount(DEFAULTS.thresholds.copies),
+      /** Crowded: so many books on sale; not more of them sell; so many reviews; one press holds so much. */
+      manyResults: amount(DEFAULTS.thresholds.manyResults),
+      sellShare: share(DEFAULTS.thresholds.sellShare),
+      reviews: amount(DEFAULTS.thresholds.reviews),
+      press: share(DEFAULTS.thresholds.press),
+      /** Open: so many searches or copies; not more books; not more held by three; books to judge by; earnings. */
+      wantedSearches: v.optional(numberBetween(1, 1_000_000), DEFAULTS.thresholds.wantedSearches),
+      wantedCopies: v.optional(numberBetween(1, 1_000_000), DEFAULTS.thresholds.wantedCopies),
+      fewResults: amount(DEFAULTS.thresholds.fewResults),
+      leaders: share(DEFAULTS.thresholds.leaders),
+      books: amount(DEFAULTS.thresholds.books),
+      earnings: amount(DEFAULTS.thresholds.earnings),
     }),
     {},
   ),
   /**
-   * A typical newcomer: between which places among the rivals it comes to stand (0 the best rank, 1 the last), which
-   * part of the royalty goes into advertising, and for how many days a book counts as new.
+   * A new book: which part of its royalty goes into advertising, how many clicks bring a sale, how many searches do,
+   * what it earns a copy where no book says so, how many hours it takes to make, and for how many days it is new.
    */
   newcomer: v.optional(
     exactObject({
-      reachesBest: v.optional(numberBetween(0, 1), DEFAULTS.newcomer.reachesBest),
-      reachesWorst: v.optional(numberBetween(0, 1), DEFAULTS.newcomer.reachesWorst),
-      advertisingShare: v.optional(numberBetween(0, 1), DEFAULTS.newcomer.advertisingShare),
+      advertisingShare: share(DEFAULTS.newcomer.advertisingShare),
+      clicksPerSale: v.optional(numberBetween(1, 1000), DEFAULTS.newcomer.clicksPerSale),
+      buysPerSearch: share(DEFAULTS.newcomer.buysPerSearch),
+      usualRoyalty: v.optional(numberBetween(0, 1000), DEFAULTS.newcomer.usualRoyalty),
+      hours: v.optional(numberBetween(0.1, 1000), DEFAULTS.newcomer.hours),
       freshDays: v.optional(integerBetween(1, 3650), DEFAULTS.newcomer.freshDays),
     }),
     {},
@@ -107,20 +100,21 @@ export type NicheAssumptions = v.InferOutput<typeof AssumptionsSchema>;
 /** As it is stored: what was never changed may be left out. */
 export type AssumptionsInput = v.InferInput<typeof AssumptionsSchema>;
 
-export const DEFAULT_CHOICES: NicheAssumptions = v.parse(AssumptionsSchema, {});
+export const DEFAULT_ASSUMPTIONS: NicheAssumptions = v.parse(AssumptionsSchema, {});
 
-/** Where each number of the choices lies, what it is called, and what it may be: what the interface asks for. */
+/** Where each number of the assumptions lies, what it is called, and what it may be: what the interface asks for. */
 export interface AssumptionField {
   path: readonly string[];
-  group: 'verdict' | 'words' | 'newcomer' | 'lead' | 'asking';
+  group: AssumptionGroup;
   label: string;
   min: number;
   max: number;
   step: number;
 }
+export type AssumptionGroup = 'no demand' | 'crowded' | 'open' | 'newcomer' | 'lead' | 'requests';
 
 const inGroup =
-  (group: AssumptionField['group'], ...path: string[]) =>
+  (group: AssumptionGroup, ...path: string[]) =>
   (key: string, label: string, min: number, max: number, step = 1): AssumptionField => ({
     path: [...path, key],
     group,
@@ -129,31 +123,36 @@ const inGroup =
     max,
     step,
   });
-const words = inGroup('words', 'words');
+const noDemand = inGroup('no demand', 'thresholds');
+const crowded = inGroup('crowded', 'thresholds');
+const open = inGroup('open', 'thresholds');
 const newcomer = inGroup('newcomer', 'newcomer');
 const lead = inGroup('lead', 'lead');
-const asking = inGroup('asking');
+const requests = inGroup('requests');
+const MOST = 1_000_000;
 
 export const assumptionFields: readonly AssumptionField[] = [
-  ...PARTS.flatMap((part) => {
-    const share = part === 'leaders' || part === 'fresh';
-    const scaled = inGroup('verdict', 'scales', part);
-    const [max, step] = share ? [1, 0.05] : [1_000_000, 1];
-    return [
-      scaled('poor', 'Scores 0 at', 0, max, step),
-      scaled('good', 'Full score at', 0, max, step),
-      inGroup('verdict', 'weights')(part, 'Weight', 0, 10, 0.5),
-    ];
-  }),
-  words('openFrom', 'Open from, of 10 points', 0, 10, 0.5),
-  words('tryFrom', 'Worth a try from, of 10 points', 0, 10, 0.5),
-  newcomer('reachesBest', 'Best position reached (0 top, 1 bottom)', 0, 1, 0.05),
-  newcomer('reachesWorst', 'Worst position reached', 0, 1, 0.05),
+  noDemand('searches', 'Searches a month, at most', 0, MOST, 10),
+  noDemand('copies', 'Monthly copies of the top 20, at most', 0, MOST, 10),
+  crowded('manyResults', 'Books on sale, at least', 0, MOST, 100),
+  crowded('sellShare', 'Share of books that sell, at most', 0, 1, 0.01),
+  crowded('reviews', 'Median reviews of the top 20, at least', 0, MOST, 10),
+  crowded('press', 'Share of the largest press, at least', 0, 1, 0.05),
+  open('wantedSearches', 'Searches a month, at least', 1, MOST, 10),
+  open('wantedCopies', 'Or monthly copies of the top 20', 1, MOST, 10),
+  open('fewResults', 'Books on sale, at most', 0, MOST, 100),
+  open('leaders', 'Share of the top 3, at most', 0, 1, 0.05),
+  open('books', 'Books to judge by, at least', 0, MOST),
+  open('earnings', 'Monthly earnings of a new book, at least, $', 0, MOST),
   newcomer('advertisingShare', 'Advertising, share of royalty', 0, 1, 0.05),
+  newcomer('clicksPerSale', 'Ad clicks per sale', 1, 1000),
+  newcomer('buysPerSearch', 'Copies sold per search', 0, 1, 0.01),
+  newcomer('usualRoyalty', 'Royalty where no book says one, $', 0, 1000, 0.1),
+  newcomer('hours', 'Hours to make the book', 0.1, 1000, 0.5),
   newcomer('freshDays', 'Days for which a book counts as new', 1, 3650),
-  asking('sellsFrom', 'Monthly sales that count as selling', 0, 100_000),
+  requests('sellsFrom', 'Monthly copies that count as selling', 0, 100_000),
   lead('sellingDays', 'Days of selling before an occasion', 0, 365),
   lead('reviewDays', 'Days in review', 0, 60),
   lead('ownDays', 'Days to make the book', 0, 365),
-  asking('requestsASecond', 'Maximum requests per second', 0.2, 50, 0.2),
+  requests('requestsASecond', 'Maximum requests per second', 0.2, 50, 0.2),
 ];

@@ -7,7 +7,7 @@ import { hashOf, writeWords } from '../resources/index.ts';
 import {
   BriefSchema,
   briefFrom,
-  DEFAULT_CHOICES,
+  DEFAULT_ASSUMPTIONS,
   demandByMonth,
   estimate,
   publishBy,
@@ -16,7 +16,7 @@ import {
 } from './index.ts';
 import { rival } from './rivals.sample.ts';
 
-const { lists } = DEFAULT_CHOICES;
+const { lists } = DEFAULT_ASSUMPTIONS;
 const own = {
   id: 'new',
   seed: 's',

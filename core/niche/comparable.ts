@@ -11,6 +11,8 @@ export interface Comparable {
   ink: 'black' | 'color';
   /** Sales rank: 1 is the best seller of the whole shop. */
   rank: number | null;
+  /** The geometric mean of its ranks over recent looks, where there are several: sales are estimated from it. */
+  usualRank?: number | null;
   reviews: number | null;
   /** ISO 8601 day. */
   published: string | null;

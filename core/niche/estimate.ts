@@ -20,12 +20,20 @@ export type EstimatedComparable = Comparable & Estimate;
 
 /** The sums of a rival, with the print cost a book of its make has at the service. */
 export function estimateSales(
-  { rank, trim, pages, price, ink }: Pick<Comparable, 'rank' | 'trim' | 'pages' | 'price' | 'ink'>,
+  {
+    rank: latest,
+    usualRank,
+    trim,
+    pages,
+    price,
+    ink,
+  }: Pick<Comparable, 'rank' | 'usualRank' | 'trim' | 'pages' | 'price' | 'ink'>,
   curve: SalesCurve = DEFAULT_CURVE,
   serviceId = 'wrenfair',
 ): Estimate {
   const service = printRules(serviceId, 'paperback');
   const market = service.markets[0] as Market;
+  const rank = usualRank ?? latest;
   const copies = rank === null ? null : copiesAMonth(rank, curve);
   const range = rank === null ? null : copiesRange(rank, curve);
   const cost =

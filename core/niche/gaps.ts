@@ -10,6 +10,8 @@ export interface KnownPhrase {
   demand: number;
   /** How many of them sell. */
   sellers: number;
+  /** The phrase of the niche itself: what it says is no news. */
+  itself: boolean;
 }
 
 export interface GapCell {
@@ -17,7 +19,9 @@ export interface GapCell {
   column: string;
   demand: number;
   sellers: number;
-  /** Copies in 30 days for each seller there already is, counting the newcomer. */
+  /** Books on sale. */
+  results: number;
+  /** Copies in 30 days for each book on sale, counting the new one. */
   share: number;
   phrases: KnownPhrase[];
 }
@@ -33,8 +37,8 @@ export interface GapTable {
 const BEST = 5;
 
 /**
- * Crosses two parts of the phrases that were looked up: where buyers are and few books sell, the share of a newcomer
- * is large. A cell that several phrases fall into takes the one with the most demand, since the same buyers type them.
+ * Crosses two parts of the phrases that were looked up: where buyers are and few books are on sale, the share of a
+ * new one is large. A cell that several phrases fall into takes the one with the most demand, since the same buyers type them.
  * @param leastDemand copies in 30 days under which a cell is no gap, but an empty corner
  */
 export function gapTable(
@@ -57,7 +61,8 @@ export function gapTable(
         column,
         demand: known.demand,
         sellers: known.sellers,
-        share: known.demand / (known.sellers + 1),
+        results: known.results,
+        share: known.demand / (known.results + 1),
         phrases: [known, ...(cell?.phrases ?? [])],
       });
     } else cell.phrases.push(known);
@@ -75,7 +80,7 @@ export function gapTable(
     columns,
     cells: rows.map((row) => columns.map((column) => cells.get(JSON.stringify([row, column])) ?? null)),
     best: [...cells.values()]
-      .filter(({ demand }) => demand >= leastDemand)
+      .filter(({ demand, phrases: said }) => demand >= leastDemand && !said.every(({ itself }) => itself))
       .sort((a, b) => b.share - a.share)
       .slice(0, BEST),
   };

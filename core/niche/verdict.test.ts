@@ -5,21 +5,22 @@ import {
   bestSellers,
   changesBetween,
   changesOfRivals,
-  DEFAULT_CHOICES,
+  DEFAULT_ASSUMPTIONS,
+  DEFAULT_CURVE,
   estimate,
   judge,
-  newcomerEarnings,
-  PARTS,
+  type Looked,
   quantile,
-  scoreOn,
   sharedByBest,
 } from './index.ts';
 import { rival } from './rivals.sample.ts';
 
 const DAY = '2026-11-24';
+const MADE = { pages: 110, price: 8.99, reviews: 20 };
+/** Forty books by ten authors. */
 const sellers = (best: number, more = {}) =>
   Array.from({ length: 40 }, (_, i) =>
-    estimate(rival({ id: `wf-${i}`, rank: best + i * 500, pages: 110, price: 8.99, reviews: 20, ...more })),
+    estimate(rival({ id: `wf-${i}`, rank: best + i * 500, penName: `Author ${i % 10}`, ...MADE, ...more })),
   );
 
 describe('quantiles', () => {
@@ -34,38 +35,98 @@ describe('quantiles', () => {
   });
 });
 
+/** Looked at often, lately and over the year, by pairs of one's own: nothing lowers confidence but the books. */
+const sure = {
+  ...DEFAULT_CURVE,
+  sure: { by: 'pairs', n: 12, meanX: 10, sumXX: 40, deviation: 0.3, quantile: 1.8 },
+} as const;
+const looked = (more: Partial<Looked> = {}): Looked => ({
+  results: 70,
+  searches: 900,
+  comparables: sellers(20_000),
+  day: DAY,
+  season: 1,
+  curve: sure,
+  looks: 6,
+  months: 12,
+  age: 0,
+  ...more,
+});
+const judged = (more: Partial<Looked> = {}, assumptions = DEFAULT_ASSUMPTIONS) =>
+  judge(looked(more), assumptions);
+const met = ({ conditions }: ReturnType<typeof judge>, word: string) =>
+  conditions.filter((one) => one.word === word && one.met).map(({ id }) => id);
+
 describe('the verdict', () => {
-  it.each([
-    [400, 20_000, 'open'],
-    [1700, 20_000, 'worth a try'],
-    // Over 2,000 results is crowded, under 1,000 sells without advertising (common practice, no source).
-    [2001, 20_000, 'crowded'],
-    [400, 4_000_000, 'no demand'],
-  ])('%i results, best rank %i: %s', (results, rank, word) => {
-    expect(judge(results, sellers(rank), DEFAULT_CHOICES, DAY).word).toBe(word);
+  it('follows from named conditions, each with its number and its bound', () => {
+    const open = judged();
+    expect(open.word).toBe('open');
+    expect(open.veto).toBeNull();
+    expect(met(open, 'open')).toEqual(['wanted', 'room', 'leaders', 'judged', 'earnings']);
+    expect(met(open, 'crowded')).toEqual([]);
+    expect(open.conditions.find(({ id }) => id === 'room')).toMatchObject({
+      value: 70,
+      bound: 1000,
+      from: false,
+    });
   });
 
-  it('is the weighted mean of its parts, each between its two thresholds', () => {
+  it.each<[string, Partial<Looked>, string]>([
+    ['over 2,000 results are a crowd (common practice, no source)', { results: 2001 }, 'crowded'],
+    ['between 1,000 and 2,000 it can be tried', { results: 1700 }, 'worth a try'],
+    ['nobody buys and nobody searches', { comparables: sellers(4_000_000), searches: 20 }, 'no demand'],
+    [
+      'searched for, and hardly bought: that is not no demand',
+      { comparables: sellers(4_000_000).slice(0, 8), results: 8, searches: 328 },
+      'worth a try',
+    ],
+    [
+      'searched for, and no book there: a chance',
+      { comparables: [], results: 0, searches: 328 },
+      'worth a try',
+    ],
+    ['no book and nobody who asks', { comparables: [], results: 0, searches: null }, 'no demand'],
+    ['every book has hundreds of reviews', { comparables: sellers(20_000, { reviews: 900 }) }, 'crowded'],
+    [
+      'hardly any of many books sells',
+      { comparables: sellers(1_500_000), results: 900, searches: 5000 },
+      'crowded',
+    ],
+    ['one press holds the top', { comparables: sellers(20_000, { penName: 'Una Gossard' }) }, 'crowded'],
+    [
+      'one book holds the top, which is no press',
+      { comparables: [...sellers(90_000), estimate(rival({ id: 'x', rank: 300 }))] },
+      'worth a try',
+    ],
+  ])('%s', (_, more, word) => {
+    expect(judged(more).word).toBe(word);
+  });
+
+  it('low earnings alone keep a niche from being open, and are named', () => {
+    const cheap = judged({ comparables: sellers(20_000, { price: 3.7 }) });
+    expect(cheap).toMatchObject({ word: 'worth a try', veto: 'Monthly earnings' });
+  });
+
+  it('the same number on both sides of a bound never gives two words for one condition', () => {
     fc.assert(
       fc.property(
-        fc.integer({ min: 0, max: 5000 }),
-        fc.integer({ min: 100, max: 2_000_000 }),
-        fc.array(fc.integer({ min: 0, max: 10 }), { minLength: 6, maxLength: 6 }),
-        (results, rank, weights) => {
-          const assumptions = {
-            ...DEFAULT_CHOICES,
-            weights: Object.fromEntries(PARTS.map((id, i) => [id, weights[i]!])) as never,
-          };
-          const verdict = judge(results, sellers(rank), assumptions, DAY);
-          const sum = weights.reduce((a, b) => a + b, 0);
-          const mean = verdict.parts.reduce((a, { score }, i) => a + score * weights[i]!, 0) / (sum || 1);
-          expect(verdict.points).toBeCloseTo(10 * mean, 9);
-          for (const { score } of verdict.parts) {
-            expect(score).toBeGreaterThanOrEqual(0);
-            expect(score).toBeLessThanOrEqual(1);
-          }
-          expect(verdict.newcomer.low).toBeLessThanOrEqual(verdict.newcomer.middle);
-          expect(verdict.newcomer.middle).toBeLessThanOrEqual(verdict.newcomer.high);
+        fc.integer({ min: 0, max: 4000 }),
+        fc.option(fc.integer({ min: 0, max: 3000 })),
+        fc.integer({ min: 100, max: 3_000_000 }),
+        (results, searches, rank) => {
+          const verdict = judged({ results, searches, comparables: sellers(rank) });
+          for (const { value, bound, from, met: isMet } of verdict.conditions)
+            if (value !== null) expect(isMet).toBe(from ? value >= bound : value <= bound);
+          const has = (word: string, how: 'some' | 'every') =>
+            verdict.conditions.filter((one) => one.word === word)[how]((one) => one.met);
+          const word = has('no demand', 'every')
+            ? 'no demand'
+            : has('crowded', 'some')
+              ? 'crowded'
+              : has('open', 'every')
+                ? 'open'
+                : 'worth a try';
+          expect(verdict.word).toBe(word);
         },
       ),
     );
@@ -74,11 +135,21 @@ describe('the verdict', () => {
   it('the best sellers are those a sort of all would find', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.option(fc.integer({ min: 1, max: 500 })), { maxLength: 80 }),
+        fc.array(
+          fc.tuple(fc.option(fc.integer({ min: 1, max: 500 })), fc.option(fc.integer({ min: 1, max: 500 }))),
+          {
+            maxLength: 80,
+          },
+        ),
         fc.integer({ min: 1, max: 30 }),
         (ranks, max) => {
-          const books = ranks.map((rank, i) => estimate(rival({ id: `${i}`, rank })));
-          const sorted = books.filter(({ rank }) => rank !== null).sort((a, b) => a.rank! - b.rank!);
+          const books = ranks.map(([rank, usual], i) => ({
+            ...estimate(rival({ id: `${i}`, rank, usualRank: rank === null ? null : usual })),
+          }));
+          const standing = (book: (typeof books)[number]) => book.usualRank ?? book.rank;
+          const sorted = books
+            .filter((book) => book.rank !== null)
+            .sort((a, b) => standing(a)! - standing(b)!);
           expect(bestSellers(books, max).map(({ id }) => id)).toEqual(
             sorted.slice(0, max).map(({ id }) => id),
           );
@@ -87,42 +158,66 @@ describe('the verdict', () => {
     );
   });
 
-  it('scores run either way between poor and good', () => {
-    expect([500, 1000, 1500, 2000, 9000].map((n) => scoreOn(n, { poor: 2000, good: 1000 }))).toEqual([
-      1, 1, 0.5, 0, 0,
-    ]);
-    expect([0, 100, 350, 600].map((n) => scoreOn(n, { poor: 100, good: 600 }))).toEqual([0, 0, 0.5, 1]);
+  it('odds are counted among all books and among the new ones', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 100, max: 2_000_000 }), fc.boolean()), { maxLength: 40 }),
+        (books) => {
+          const comparables = books.map(([rank, fresh], i) =>
+            estimate(rival({ id: `${i}`, rank, published: fresh ? '2026-08-01' : '2020-01-01' })),
+          );
+          const { odds } = judged({ comparables });
+          const sells = ({ copies }: { copies: number | null }) => copies! >= DEFAULT_ASSUMPTIONS.sellsFrom;
+          const fresh = comparables.filter((_, i) => books[i]![1]);
+          expect([odds.all.sell, odds.all.of]).toEqual([
+            comparables.filter(sells).length,
+            comparables.length,
+          ]);
+          expect([odds.fresh.sell, odds.fresh.of]).toEqual([fresh.filter(sells).length, fresh.length]);
+        },
+      ),
+    );
   });
 
-  it('fresh entrants are counted among the sellers alone', () => {
-    const books = sellers(2000).map((book, i) => ({
-      ...book,
-      published: i < 5 ? '2026-08-01' : '2020-01-01',
-    }));
-    const fresh = judge(10, books, DEFAULT_CHOICES, DAY).parts.find(({ id }) => id === 'fresh')!;
-    expect(fresh.value).toBe(0.25);
-  });
-
-  it('a newcomer’s earnings follow the assumptions', () => {
-    const books = sellers(20_000);
-    const usual = newcomerEarnings(books, DEFAULT_CHOICES);
-    const bold = newcomerEarnings(books, {
-      newcomer: { ...DEFAULT_CHOICES.newcomer, advertisingShare: 0 },
+  it('confidence is as high as its weakest ground, and each is told', () => {
+    expect(judged().confidence).toEqual({ level: 'high', reasons: [] });
+    const told = (more: Partial<Looked>) => judged(more).confidence;
+    expect(told({ comparables: sellers(20_000).slice(0, 3) })).toEqual({
+      level: 'low',
+      reasons: [
+        'Only 3 books have a known rank.',
+        'The best 3 of 70 books were read; the others are estimated.',
+      ],
     });
-    expect(bold.middle * 0.8).toBeCloseTo(usual.middle, 9);
-    expect(usual.price).toBe(8.99);
-    // 0.6 × 8.99 − (0.85 + 110 × 0.012): the worked rates of print/, by hand.
-    expect(usual.royalty).toBeCloseTo(3.224, 9);
-    expect(newcomerEarnings([], DEFAULT_CHOICES)).toMatchObject({ low: 0, high: 0 });
+    expect(told({ comparables: [], results: 0 }).reasons).toEqual(['There are no books to judge by.']);
+    expect(told({ age: 40 })).toEqual({ level: 'fair', reasons: ['The latest look is 40 days old.'] });
+    expect(told({ age: 200 }).level).toBe('low');
+    expect(told({ looks: 1, months: 1 }).reasons).toEqual([
+      'It rests on a single look.',
+      'Your looks cover November; the season is not taken out.',
+    ]);
+    expect(told({ curve: DEFAULT_CURVE }).reasons[0]).toMatch(/default curve/);
+    // Own sales between ranks of about 7,000 and 70,000 say little of the best sellers of a shop.
+    expect(told({ comparables: sellers(3).map((book) => ({ ...book, rank: 40 })) }).reasons).toEqual([
+      'Most ranks here lie outside those of your own sales.',
+    ]);
   });
 
-  it('every number of the choices can be asked for in the interface', () => {
+  it('every number of the assumptions can be asked for in the interface', () => {
     for (const { path, min, max } of assumptionFields) {
-      const value = path.reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], DEFAULT_CHOICES);
+      const value = path.reduce<unknown>(
+        (at, key) => (at as Record<string, unknown>)[key],
+        DEFAULT_ASSUMPTIONS,
+      );
       expect(value, path.join('.')).toBeTypeOf('number');
       expect(value).toBeGreaterThanOrEqual(min);
       expect(value).toBeLessThanOrEqual(max);
     }
+    const { thresholds, newcomer, lead } = DEFAULT_ASSUMPTIONS;
+    const asked = (group: string) => assumptionFields.filter(({ path }) => path[0] === group).length;
+    expect([asked('thresholds'), asked('newcomer'), asked('lead')]).toEqual(
+      [thresholds, newcomer, lead].map((group) => Object.keys(group).length),
+    );
   });
 });
 
@@ -133,7 +228,7 @@ describe('what the best sellers share', () => {
       trim: i < 6 ? { width: 6, height: 9 } : { width: 8.5, height: 11 },
       pages: 100 + i,
     }));
-    const pieces = sharedByBest(books, DEFAULT_CHOICES.lists);
+    const pieces = sharedByBest(books, DEFAULT_ASSUMPTIONS.lists);
     const text = pieces.map((piece) => piece.text).join('');
     expect(text).toMatch(
       /^Of the ten best sellers, six are 6 × 9 in\. Most have 101 to 108 pages and cost \$8\.99/,
@@ -141,7 +236,7 @@ describe('what the best sellers share', () => {
     expect(text).toContain('say “word search” in the title');
     const trim = pieces.find((piece) => piece.filter?.trim)!;
     expect(trim.filter).toMatchObject({ trim: '6×9', ids: expect.arrayContaining(['wf-0', 'wf-9']) });
-    expect(sharedByBest(books.slice(0, 2), DEFAULT_CHOICES.lists)[0]!.text).toMatch(/too few/);
+    expect(sharedByBest(books.slice(0, 2), DEFAULT_ASSUMPTIONS.lists)[0]!.text).toMatch(/too few/);
   });
 });
 

@@ -11,7 +11,14 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { AssumptionsInput, Brief, Expansion, Newcomer, VerdictWord } from '#core/niche/index.ts';
+import type {
+  AssumptionsInput,
+  Brief,
+  Confidence,
+  Expansion,
+  Outlook,
+  VerdictWord,
+} from '#core/niche/index.ts';
 import { at, book, created, niche, ofWorkspace } from './schema.ts';
 
 const ofNiche = () =>
@@ -35,8 +42,11 @@ export const look = pgTable(
     demand: doublePrecision('demand').notNull(),
     sellers: integer('sellers').notNull(),
     word: text('word').$type<VerdictWord>().notNull(),
-    points: doublePrecision('points').notNull(),
-    newcomer: jsonb('newcomer').$type<Pick<Newcomer, 'low' | 'middle' | 'high'>>().notNull(),
+    /** Times a month the phrase was typed; null where the marketplace did not say. */
+    searches: integer('searches'),
+    confidence: text('confidence').$type<Confidence>(),
+    /** What a new book earns a month: on average, and the middle half; null without a book to judge by. */
+    earnings: jsonb('earnings').$type<Pick<Outlook, 'low' | 'mean' | 'high'>>(),
     /** Ids of the best sellers, best first. */
     best: jsonb('best').$type<string[]>().notNull(),
     /** Counts up, so that the latest of a day is known. */
@@ -119,7 +129,8 @@ export const phrase = pgTable(
     sellers: integer('sellers'),
     price: doublePrecision('price'),
     word: text('word').$type<VerdictWord>(),
-    points: doublePrecision('points'),
+    /** What a new book earns a month, on average; null without a book to judge by. */
+    earnings: doublePrecision('earnings'),
     day: text('day'),
     /** Chosen as a keyword candidate of the brief. */
     chosen: boolean('chosen').notNull().default(false),

@@ -93,10 +93,10 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
       const batch = await waitingPhrases(workspaceId, niche.id, BATCH);
       if (batch.length === 0 || canceled) break;
       await Promise.all(
-        batch.map(async ({ id, phrase }) => {
+        batch.map(async ({ id, phrase, volume }) => {
           try {
             const answer = await market.ask(() => wrenfair.search(phrase, COMPARABLES_PER_LOOK));
-            await notePhrase(id, answer, curve, assumptions);
+            await notePhrase({ id, volume }, answer, curve, assumptions);
           } catch (error) {
             if (!(error instanceof TransientServiceError) && !(error instanceof ServiceRefusal)) throw error;
             failed++;

@@ -3,7 +3,7 @@ import * as v from 'valibot';
 import {
   AssumptionsSchema,
   curveFrom,
-  DEFAULT_CHOICES,
+  DEFAULT_ASSUMPTIONS,
   type NicheAssumptions,
   type SalesCurve,
   type SalesPair,
@@ -27,7 +27,7 @@ export async function assumptionsOf(workspaceId: string): Promise<NicheAssumptio
     .from(nicheAssumptions)
     .where(eq(nicheAssumptions.workspaceId, workspaceId));
   const read = v.safeParse(AssumptionsSchema, row?.assumptions ?? {});
-  return read.success ? read.output : DEFAULT_CHOICES;
+  return read.success ? read.output : DEFAULT_ASSUMPTIONS;
 }
 
 export async function saveAssumptions(workspaceId: string, assumptions: NicheAssumptions): Promise<void> {

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql as raw } from 'drizzle-orm';
 import * as v from 'valibot';
 import {
   type Brief,
@@ -54,7 +54,7 @@ export async function draftBrief(workspaceId: string, nicheId: string, text: str
           eq(phrase.removed, false),
         ),
       )
-      .orderBy(desc(phrase.points)),
+      .orderBy(raw`${phrase.earnings} desc nulls last`),
   ]);
   return briefFrom(
     text,

@@ -9,6 +9,7 @@ import {
   estimate,
   judge,
   type LookSummary,
+  lookedAt,
   TOP,
 } from '#core/niche/index.ts';
 import { db, sql } from '../db/client.ts';
@@ -28,6 +29,8 @@ import { countedRivals, putRivals } from './rivals.ts';
 export const COMPARABLES_PER_LOOK = 60;
 /** Best sellers whose covers stand for the niche. */
 const FACES = 3;
+/** Suggestions asked for, to hear how often the phrase itself is typed. */
+const SUGGESTIONS = 20;
 const LOOKS_SHOWN = 400;
 
 export type LookRow = typeof look.$inferSelect;
@@ -42,7 +45,12 @@ export async function takeLook(
   phrase: string,
   seconds?: number,
 ): Promise<void> {
-  await keepLook(workspaceId, nicheId, await wrenfair.search(phrase, COMPARABLES_PER_LOOK, seconds));
+  const [answer, suggested] = await Promise.all([
+    wrenfair.search(phrase, COMPARABLES_PER_LOOK, seconds),
+    wrenfair.suggest(phrase, SUGGESTIONS, seconds),
+  ]);
+  const searches = suggested.find((one) => one.phrase === phrase.toLowerCase())?.volume ?? null;
+  await keepLook(workspaceId, nicheId, answer, searches);
   await briefsOrDraft(workspaceId, nicheId, phrase);
 }
 
@@ -63,7 +71,12 @@ export const lookLater = (workspaceId: string, nicheId: string): Promise<string>
   enqueueJob(workspaceId, { nicheId }, 'look', {}, { key: `${nicheId} look` });
 
 /** Keeps an answer with its day: a look of its own, the rivals as they are now, and the changes that matter. */
-async function keepLook(workspaceId: string, nicheId: string, answer: MarketAnswer): Promise<void> {
+async function keepLook(
+  workspaceId: string,
+  nicheId: string,
+  answer: MarketAnswer,
+  searches: number | null,
+): Promise<void> {
   const id = newId();
   const once = [...new Map(answer.comparables.map((book) => [book.id, book])).values()];
   await db().transaction(async (tx) => {
@@ -86,8 +99,7 @@ async function keepLook(workspaceId: string, nicheId: string, answer: MarketAnsw
       demand: 0,
       sellers: 0,
       word: 'no demand',
-      points: 0,
-      newcomer: { low: 0, middle: 0, high: 0 },
+      searches,
       best: [],
     });
     if (once.length)
@@ -128,7 +140,8 @@ export async function recalculateNiche(workspaceId: string, nicheId: string): Pr
 
 /** Works the latest look's verdict out again: own rows count in it too. */
 async function recalculate(workspaceId: string, nicheId: string): Promise<void> {
-  const [latest] = await latestLooks(workspaceId, nicheId, 1);
+  const looks = await looksAt(workspaceId, nicheId);
+  const latest = looks.at(-1);
   if (!latest) return;
   const [assumptions, curve, rivals] = await Promise.all([
     assumptionsOf(workspaceId),
@@ -136,21 +149,18 @@ async function recalculate(workspaceId: string, nicheId: string): Promise<void> 
     countedRivals(workspaceId, nicheId),
   ]);
   const estimated = rivals.map((row) => ({ ...estimate(row, curve), source: row.source }));
-  const { word, points, newcomer, demand, sellers } = judge(
-    latest.results,
-    estimated,
+  const { word, outlook, confidence, demand, sellers } = judge(
+    { ...lookedAt(looks, curve, latest.day), comparables: estimated },
     assumptions,
-    latest.day,
   );
-  const { low, middle, high } = newcomer;
   await db()
     .update(look)
     .set({
       word,
-      points,
+      confidence: confidence.level,
       demand,
       sellers,
-      newcomer: { low, middle, high },
+      earnings: outlook?.books ? { low: outlook.low, mean: outlook.mean, high: outlook.high } : null,
       // Only the marketplace has covers to show.
       best: bestSellers(
         estimated.filter(({ source }) => source === 'market'),
@@ -183,6 +193,15 @@ async function recalculateDemand(workspaceId: string, nicheId: string): Promise<
     await db().execute(raw`update look set demand = given.demand
       from jsonb_to_recordset(${JSON.stringify(demands)}::jsonb) as given(id text, demand float8)
       where look.id = given.id and look.workspace_id = ${workspaceId}`);
+}
+
+/** Judges the niches whose latest look an earlier program judged, and so without a confidence. */
+export async function judgeUnjudged(): Promise<void> {
+  const niches = await sql()<{ workspace_id: string; niche_id: string }[]>`
+    select workspace_id, niche_id from (
+      select distinct on (niche_id) workspace_id, niche_id, confidence from look order by niche_id, turn desc
+    ) latest where confidence is null`;
+  for (const { workspace_id, niche_id } of niches) await recalculate(workspace_id, niche_id);
 }
 
 /** Works all niches of a workspace out again, one after the other: the curve or the choices changed. */

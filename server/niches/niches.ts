@@ -1,5 +1,5 @@
 import { and, desc, eq } from 'drizzle-orm';
-import type { VerdictWord } from '#core/niche/index.ts';
+import type { Confidence, VerdictWord } from '#core/niche/index.ts';
 import { among, db, sql } from '../db/client.ts';
 import { notice } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
@@ -18,8 +18,9 @@ export interface NicheRow extends OpenedNiche {
     results: number;
     demand: number;
     word: VerdictWord;
-    points: number;
-    newcomer: { low: number; middle: number; high: number };
+    searches: number | null;
+    confidence: Confidence | null;
+    earnings: { low: number; mean: number; high: number } | null;
     best: string[];
   } | null;
   /** Demand of the looks, oldest first. */
@@ -38,8 +39,8 @@ export async function listNiches(workspaceId: string, max = 2000): Promise<Niche
       (select count(*)::int from notice where notice.niche_id = n.id and not seen) as unseen
     from niche n
     left join lateral (
-      select turn, json_build_object('day', day, 'results', results, 'demand', demand, 'word', word, 'points', points,
-        'newcomer', newcomer, 'best', best) as latest
+      select turn, json_build_object('day', day, 'results', results, 'demand', demand, 'word', word, 'searches', searches,
+        'confidence', confidence, 'earnings', earnings, 'best', best) as latest
       from look where look.niche_id = n.id order by turn desc limit 1) l on true
     left join lateral (
       select json_agg(demand order by turn) as spark

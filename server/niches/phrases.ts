@@ -6,6 +6,7 @@ import {
   estimate,
   expand,
   judge,
+  lookedOnce,
   median,
   type NicheAssumptions,
   type SalesCurve,
@@ -158,7 +159,7 @@ export async function addOwnPhrases(
 /** Phrases of a niche that wait to be asked for, a few at a time. */
 export const waitingPhrases = (workspaceId: string, nicheId: string, max: number) =>
   db()
-    .select({ id: phrase.id, phrase: phrase.phrase })
+    .select({ id: phrase.id, phrase: phrase.phrase, volume: phrase.volume })
     .from(phrase)
     .where(and(inSight(workspaceId, nicheId), eq(phrase.state, 'waiting')))
     .orderBy(asc(phrase.phrase))
@@ -180,13 +181,16 @@ export async function countPhrases(
 
 /** Notes what the marketplace answered to a phrase, with what the sums say of it. */
 export async function notePhrase(
-  id: string,
+  { id, volume }: Pick<PhraseRow, 'id' | 'volume'>,
   answer: MarketAnswer,
   curve: SalesCurve,
   assumptions: NicheAssumptions,
 ): Promise<void> {
   const books = answer.comparables.map((book) => estimate(book, curve));
-  const { word, points, demand, sellers } = judge(answer.results, books, assumptions, answer.day);
+  const { word, outlook, demand, sellers } = judge(
+    { ...lookedOnce(answer, volume, curve), comparables: books },
+    assumptions,
+  );
   const prices = bestSellers(books, TOP).flatMap(({ price }) => (price === null ? [] : [price]));
   await db()
     .update(phrase)
@@ -198,7 +202,7 @@ export async function notePhrase(
       sellers,
       price: prices.length ? median(prices) : null,
       word,
-      points,
+      earnings: outlook?.books ? outlook.mean : null,
       day: answer.day,
     })
     .where(eq(phrase.id, id));

@@ -1,9 +1,17 @@
 import { and, eq, sql as raw } from 'drizzle-orm';
 import { makePgArray } from 'drizzle-orm/pg-core';
-import type { Comparable, Rival } from '#core/niche/index.ts';
+import { type Comparable, RANKS_OF_DAYS, type Rival } from '#core/niche/index.ts';
 import { among, type Database, db, sql } from '../db/client.ts';
 import { rival } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
+
+/** The geometric mean of each rival's ranks over the looks of the last weeks, where it was seen more than once. */
+const usualRanks = (workspaceId: string, nicheId: string) => sql()<{ rival_id: string; rank: number }[]>`
+  select s.rival_id, exp(avg(ln(s.rank))) as rank
+  from sighting s join look l on l.id = s.look_id
+  where l.workspace_id = ${workspaceId} and l.niche_id = ${nicheId} and s.rank > 0
+    and l.day::date >= (select max(day)::date from look where look.niche_id = ${nicheId}) - ${RANKS_OF_DAYS}::int
+  group by s.rival_id having count(*) > 1`;
 
 /**
  * The rivals of a niche that count now, as JSON made by the database: a list of rows without names,
@@ -12,9 +20,10 @@ import { niche } from '../db/schema.ts';
  */
 export async function rivalsJson(workspaceId: string, nicheId: string): Promise<string> {
   const [row] = await sql()<{ rows: string }[]>`
-    select coalesce(json_agg(json_build_array(id, title, pen_name, price, width, height, pages, ink, rank, reviews,
-      published, category, source, hidden, not_comparable, watched) order by rank nulls last, id), '[]')::text as rows
-    from rival where workspace_id = ${workspaceId} and niche_id = ${nicheId}
+    select coalesce(json_agg(json_build_array(id, title, pen_name, price, width, height, pages, ink, rival.rank, reviews,
+      published, category, source, hidden, not_comparable, watched, usual.rank) order by rival.rank nulls last, id), '[]')::text as rows
+    from rival left join (${usualRanks(workspaceId, nicheId)}) usual on usual.rival_id = rival.id
+    where workspace_id = ${workspaceId} and niche_id = ${nicheId}
       and (current or source = 'own' or watched)`;
   return row!.rows;
 }
@@ -24,18 +33,22 @@ export async function countedRivals(
   workspaceId: string,
   nicheId: string,
 ): Promise<(Comparable & Pick<Rival, 'source'>)[]> {
-  const rows = await db()
-    .select()
-    .from(rival)
-    .where(
-      and(
-        eq(rival.workspaceId, workspaceId),
-        eq(rival.nicheId, nicheId),
-        eq(rival.current, true),
-        eq(rival.hidden, false),
-        eq(rival.notComparable, false),
+  const [usual, rows] = await Promise.all([
+    usualRanks(workspaceId, nicheId),
+    db()
+      .select()
+      .from(rival)
+      .where(
+        and(
+          eq(rival.workspaceId, workspaceId),
+          eq(rival.nicheId, nicheId),
+          eq(rival.current, true),
+          eq(rival.hidden, false),
+          eq(rival.notComparable, false),
+        ),
       ),
-    );
+  ]);
+  const ranks = new Map(usual.map(({ rival_id, rank }) => [rival_id, rank]));
   return rows.map(({ width, height, ...row }) => ({
     id: row.id,
     title: row.title,
@@ -45,6 +58,7 @@ export async function countedRivals(
     pages: row.pages,
     ink: row.ink,
     rank: row.rank,
+    ...(ranks.has(row.id) ? { usualRank: ranks.get(row.id)! } : {}),
     reviews: row.reviews,
     published: row.published,
     category: row.category,

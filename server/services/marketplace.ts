@@ -25,7 +25,7 @@ export interface Marketplace {
   /** The best sellers of a category, with its name. */
   topOf(category: string): Promise<{ day: string; name: string; comparables: Comparable[] }>;
   /** What people type that begins like this, most typed first. */
-  suggest(start: string, limit: number): Promise<Suggestion[]>;
+  suggest(start: string, limit: number, seconds?: number): Promise<Suggestion[]>;
   day(): Promise<string>;
   /** A book's cover, or one of its first pages, as PNG; null where there is none. */
   cover(id: string): Promise<Uint8Array | null>;

@@ -179,9 +179,9 @@ export const wrenfair: Marketplace & PrintingService = {
     const answer = await ask('GET', `/catalog/categories/${encodeURIComponent(category)}/top`, TopSchema);
     return { day: answer.day, name: answer.category.name, comparables: readable(answer.comparables) };
   },
-  async suggest(start, limit) {
+  async suggest(start, limit, seconds = SEARCH_SECONDS) {
     const path = `/catalog/suggestions?${new URLSearchParams({ start, limit: String(limit) })}`;
-    return (await ask('GET', path, SuggestionsSchema)).suggestions;
+    return (await ask('GET', path, SuggestionsSchema, { seconds })).suggestions;
   },
   day: async () => (await ask('GET', '/catalog/day', v.object({ day: isoDay }))).day,
   cover: (id) => picture(`/catalog/books/${encodeURIComponent(id)}/cover.png`),

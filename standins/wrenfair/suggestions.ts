@@ -1,5 +1,6 @@
+import { BOOKS, type Cell, cellsOf, normal } from './catalog/make.ts';
 import { stream } from './catalog/stream.ts';
-import { AUDIENCES, KINDS, SHELVES } from './catalog/vocabulary.ts';
+import { AUDIENCES } from './catalog/vocabulary.ts';
 
 export interface Suggestion {
   phrase: string;
@@ -30,29 +31,37 @@ const AFTER = [
   ' zipped',
 ];
 
-/** What people type into the shop, invented: topics, kinds, and what they add to them, with heavy-tailed volumes. */
-export function makeQueryLog(seed = 4621): Suggestion[] {
+/** Searches a month for a wanted book: so many people look for one for each book that is made, wanted as others are. */
+const SEARCHES_A_BOOK = 9;
+
+/**
+ * What people type into the shop, invented: topics, kinds, and what they add to them. Buyers search for what they buy:
+ * what is wanted in a cell is typed more, give or take; some of what they add no book says.
+ */
+export function makeQueryLog(cells: readonly Cell[] = cellsOf(), seed = 4621): Suggestion[] {
   const { unit, pick } = stream(seed);
   const log = new Map<string, number>();
   const add = (phrase: string, volume: number) => {
     const tidy = phrase.toLowerCase().replace(/’/g, '').replace(/\s+/g, ' ').trim();
     log.set(tidy, Math.max(log.get(tidy) ?? 0, Math.round(volume)));
   };
-  for (const shelf of SHELVES) {
-    for (const topic of shelf.topics) {
-      for (const word of topic.words) {
-        add(word, topic.weight * (40 + 200 * unit()));
-        for (const kind of KINDS) {
-          const base = topic.weight * kind.weight * (0.4 + 2.5 * unit() ** 2);
-          const name = kind.titles[0]!;
-          add(`${word} ${name}`, base * 3);
-          add(`${word} ${pick(kind.titles)}`, base * 2);
-          for (const audience of ASKED_FOR)
-            if (unit() < 0.45) add(`${word} ${name}${audience}`, base * (0.1 + unit() ** 2));
-          for (const before of BEFORE) if (unit() < 0.3) add(`${before}${word} ${name}`, base * unit() ** 2);
-          for (const after of AFTER)
-            if (unit() < 0.3) add(`${word} ${name}${after}`, base * 0.6 * unit() ** 2);
-        }
+  const weights = cells.reduce((sum, { weight }) => sum + weight, 0);
+  for (const topic of new Set(cells.map(({ about }) => about))) {
+    const inTopic = cells.filter(({ about }) => about === topic);
+    for (const word of topic.words) {
+      add(word, topic.weight * (40 + 200 * unit()));
+      for (const { kind, wanted, weight } of inTopic) {
+        const made = (BOOKS * weight) / weights;
+        const base = SEARCHES_A_BOOK * made * wanted * Math.exp(0.4 * normal(unit)) * (0.5 + unit());
+        const name = kind.titles[0]!;
+        add(`${word} ${name}`, base);
+        add(`${word} ${pick(kind.titles)}`, base * 0.6);
+        for (const audience of ASKED_FOR)
+          if (unit() < 0.45) add(`${word} ${name}${audience}`, base * 0.35 * (0.1 + unit() ** 2));
+        for (const before of BEFORE)
+          if (unit() < 0.3) add(`${before}${word} ${name}`, base * 0.35 * unit() ** 2);
+        for (const after of AFTER)
+          if (unit() < 0.3) add(`${word} ${name}${after}`, base * 0.25 * unit() ** 2);
       }
     }
   }

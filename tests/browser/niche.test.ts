@@ -13,7 +13,7 @@ test.use({ press: 'niches' });
 
 test('search, expand through trouble, calibrate, decide, start two books', async ({ page }) => {
   await look(page, 'stargazing journal');
-  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('of 10 points');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('confidence');
 
   // Widened while the shop is busy and connections break: nothing is lost, and it can be stopped and resumed.
   await view(page, 'Phrases');

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { bookFrom, jobTicket } from '#core/book/index.ts';
-import { type Comparable, copiesAMonth, DEFAULT_CHOICES, DEFAULT_CURVE } from '#core/niche/index.ts';
+import { type Comparable, copiesAMonth, DEFAULT_ASSUMPTIONS, DEFAULT_CURVE } from '#core/niche/index.ts';
 import { openBook } from '#server/books.ts';
 import { closeDatabase, db, sql } from '#server/db/client.ts';
 import { look, nicheAssumptions, notice, rival, sighting } from '#server/db/niche-schema.ts';
@@ -236,14 +236,14 @@ describe('the sums', () => {
   });
 
   it('choices are kept, and what can no longer be read falls back to the defaults', async () => {
-    await saveAssumptions(own, { ...DEFAULT_CHOICES, sellsFrom: 7 });
+    await saveAssumptions(own, { ...DEFAULT_ASSUMPTIONS, sellsFrom: 7 });
     expect((await assumptionsOf(own)).sellsFrom).toBe(7);
-    expect((await assumptionsOf(other)).sellsFrom).toBe(DEFAULT_CHOICES.sellsFrom);
+    expect((await assumptionsOf(other)).sellsFrom).toBe(DEFAULT_ASSUMPTIONS.sellsFrom);
     await db()
       .update(nicheAssumptions)
       .set({ assumptions: { sellsFrom: -3 } })
       .where(eq(nicheAssumptions.workspaceId, own));
-    expect(await assumptionsOf(own)).toEqual(DEFAULT_CHOICES);
+    expect(await assumptionsOf(own)).toEqual(DEFAULT_ASSUMPTIONS);
   });
 });
 
@@ -289,7 +289,7 @@ describe('expanding a phrase', () => {
 
   it('asks for every phrase through refusals and breaks, and for suggestions by letters', async () => {
     const id = await lookedAt();
-    await saveAssumptions(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
+    await saveAssumptions(own, { ...DEFAULT_ASSUMPTIONS, requestsASecond: 50 });
     await press.put('/behavior', { busy: 3, breakAfterWork: 3 });
     const job = await expandNiche(own, id, PHRASE, ['letters', 'audience'], 2026);
     await expandClaimed(await claimed(job));
@@ -301,19 +301,19 @@ describe('expanding a phrase', () => {
     expect(phrases.every(({ state }) => state === 'done')).toBe(true);
     expect(phrases.filter(({ way }) => way === 'letters').length).toBeGreaterThan(2);
     expect(phrases.filter(({ way }) => way === 'audience')).toHaveLength(
-      DEFAULT_CHOICES.lists.audiences.length,
+      DEFAULT_ASSUMPTIONS.lists.audiences.length,
     );
     const found = phrases.find(({ phrase }) => phrase === PHRASE)!;
     const [latest] = await looksAt(own, id);
     expect(found.results).toBe(latest!.results);
     expect(found.demand).toBeCloseTo(latest!.demand, 6);
     expect(found.word).toBe(latest!.word);
-    expect(found.points).toBeCloseTo(latest!.points!, 6);
+    expect(found.earnings).toBeCloseTo(latest!.earnings!.mean, 6);
   });
 
   it('asks no faster than the publisher said', async () => {
     const id = await lookedAt();
-    await saveAssumptions(own, { ...DEFAULT_CHOICES, requestsASecond: 10 });
+    await saveAssumptions(own, { ...DEFAULT_ASSUMPTIONS, requestsASecond: 10 });
     const job = await expandNiche(own, id, PHRASE, ['format', 'number'], 2026);
     press.asked.length = 0;
     await expandClaimed(await claimed(job));
@@ -324,7 +324,7 @@ describe('expanding a phrase', () => {
 
   it('goes on where it was canceled, and asks nothing twice', async () => {
     const id = await lookedAt();
-    await saveAssumptions(own, { ...DEFAULT_CHOICES, requestsASecond: 25 });
+    await saveAssumptions(own, { ...DEFAULT_ASSUMPTIONS, requestsASecond: 25 });
     const job = await expandNiche(own, id, PHRASE, ['audience', 'format', 'combined'], 2026);
     press.asked.length = 0;
     const running = expandClaimed(await claimed(job));
@@ -338,7 +338,7 @@ describe('expanding a phrase', () => {
       .filter(({ state }) => state === 'done')
       .map(({ phrase }) => phrase);
     press.asked.length = 0;
-    await saveAssumptions(own, { ...DEFAULT_CHOICES, requestsASecond: 50 });
+    await saveAssumptions(own, { ...DEFAULT_ASSUMPTIONS, requestsASecond: 50 });
     await expandClaimed(await claimed(await resumePhrases(own, id)));
     expect((await countPhrases(own, id)).waiting).toBe(0);
     const again = press.asked.map(({ path }) => new URLSearchParams(path.split('?')[1]).get('phrase'));
