@@ -1,10 +1,5 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
+import { ConflictDialog } from '../parts/conflict-dialog.tsx';
 import { complain } from '../parts/notices.tsx';
 import { useBook } from './store.ts';
 
@@ -19,17 +14,12 @@ export function BookMessages() {
     if (refused !== null) return complain(`${refused} Nothing was changed.`, dismissError);
   }, [refused, dismissError]);
   return (
-    <Dialog open={theirs !== null}>
-      <DialogTitle>This book was changed in another tab</DialogTitle>
-      <DialogContent>
-        <Typography>Nothing is lost: the version you do not choose stays in the history.</Typography>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={() => void takeTheirs()}>Use the other version</Button>
-        <Button onClick={keepMine} variant="contained">
-          Keep mine
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <ConflictDialog
+      open={theirs !== null}
+      what="This book was"
+      words="Nothing is lost: the version you do not choose stays in the history."
+      onTheirs={() => void takeTheirs()}
+      onMine={keepMine}
+    />
   );
 }

@@ -12,6 +12,7 @@ import {
   type NicheAssumptions,
   type PhraseLists,
 } from '#core/niche/index.ts';
+import { ConflictDialog } from '../parts/conflict-dialog.tsx';
 import { NumberField } from '../parts/number-field.tsx';
 import { useDraft } from './use-draft.ts';
 
@@ -61,6 +62,7 @@ export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
     undo,
     canUndo,
     words,
+    conflict,
   } = useDraft('/niches/assumptions/save', saved, refusalOf);
   const set = (path: readonly string[], value: unknown): string | null =>
     edit(
@@ -82,6 +84,7 @@ export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
   const two = { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 };
   return (
     <Box component="section" aria-label="Assumptions">
+      <ConflictDialog what="The assumptions were" {...conflict} />
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 2 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           Conditions of the verdict

@@ -19,6 +19,7 @@ import {
   titleIdeas,
 } from '#core/niche/index.ts';
 import { printRules, royalty, showMoney } from '#core/print/index.ts';
+import { ConflictDialog } from '../parts/conflict-dialog.tsx';
 import { DateField } from '../parts/date-field.tsx';
 import { LiveTextField } from '../parts/live-text-field.tsx';
 import { NumberField } from '../parts/number-field.tsx';
@@ -43,6 +44,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
     undo,
     canUndo,
     words,
+    conflict,
   } = useDraft(`/niches/${niche.id}/briefs/${id}`, saved, refusalOf);
   const change = (part: Partial<Brief>) => edit((now) => ({ ...now, ...part }), Object.keys(part).join(' '));
   const [keyword, setKeyword] = useState('');
@@ -61,6 +63,7 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
         alignItems: 'start',
       }}
     >
+      <ConflictDialog what="This brief was" {...conflict} />
       <Stack spacing={3}>
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
           <Typography variant="h2" sx={{ flex: 1 }}>

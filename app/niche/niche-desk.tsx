@@ -110,11 +110,21 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
   );
   const mark = useCallback(
     (ids: string[], marks: RivalMarks, words: string) => {
+      const those = new Set(ids);
+      const before = (rivals ?? NO_RIVALS).filter(({ id }) => those.has(id));
       send(ids, marks);
-      const back = Object.fromEntries(Object.entries(marks).map(([key, value]) => [key, !value]));
-      offerUndo(words, () => send(ids, back));
+      // Each gets back the marks that it had: of a mixed selection some had what all have now.
+      offerUndo(words, () => {
+        for (const [had, group] of groupsBy(before, (rival) =>
+          JSON.stringify(Object.keys(marks).map((key) => [key, rival[key as keyof RivalMarks]])),
+        ))
+          send(
+            group.map(({ id }) => id),
+            Object.fromEntries(JSON.parse(had) as [string, boolean][]),
+          );
+      });
     },
-    [send],
+    [send, rivals],
   );
   const remove = useCallback(
     (ids: string[]) => {
@@ -158,6 +168,13 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
       {children}
     </Context.Provider>
   );
+}
+
+/** Things by what they have in common. */
+function groupsBy<T>(things: readonly T[], key: (thing: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const thing of things) groups.set(key(thing), [...(groups.get(key(thing)) ?? []), thing]);
+  return groups;
 }
 
 function useRivals(nicheId: string, curve: SalesCurve, mark: string) {

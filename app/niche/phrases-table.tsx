@@ -48,13 +48,12 @@ const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
     key: 'word',
     upwards: true,
     name: 'Verdict',
-    color: ({ word, results }) => (word && results ? VERDICT_COLORS[word] : undefined),
+    color: ({ word }) => (word ? VERDICT_COLORS[word] : undefined),
     width: 120,
     left: true,
-    show: ({ word, state, results }) => {
+    show: ({ word, state }) => {
       if (state === 'waiting') return 'waiting';
       if (state === 'failed') return 'lookup failed';
-      if (results === 0) return 'no results';
       if (!word) return NOTHING;
       return (
         <>

@@ -1,3 +1,5 @@
+import type { SaveAnswer } from '../parts/draft.ts';
+
 const send = (path: string, body: unknown): Promise<Response> =>
   fetch(path, {
     method: 'POST',
@@ -22,11 +24,17 @@ export async function post(path: string, body: unknown): Promise<unknown> {
   });
 }
 
-/** As post, of what may be sent again and again. @returns why it is refused, or null. @throws Error when there is no answer */
-export async function refusedBy(path: string, body: unknown): Promise<string | null> {
-  const response = await send(path, body);
-  if (response.redirected) return SIGNED_OUT;
-  if (response.ok) return null;
+/**
+ * Saves a state that began from another. What may be sent again and again: an exception means that there was no answer.
+ * @param from what the server had when the change began
+ */
+export async function saveOnto<Value>(path: string, from: Value, to: Value): Promise<SaveAnswer<Value>> {
+  const response = await send(path, { from, to });
+  if (response.redirected) return { saved: false, reason: SIGNED_OUT };
+  if (response.ok) return { saved: true, revision: 0, savedAt: new Date() };
   if (response.status >= 500) throw new Error(String(response.status));
-  return (await response.text()).slice(0, MOST_LETTERS) || `The server answered ${response.status}.`;
+  if (response.status === 409)
+    return { saved: false, conflict: { value: (await response.json()) as Value, revision: 0 } };
+  const reason = (await response.text()).slice(0, MOST_LETTERS);
+  return { saved: false, reason: reason || `The server answered ${response.status}.` };
 }

@@ -91,10 +91,11 @@ export async function action({ request, params }: Route.ActionArgs) {
       await removePhrases(workspaceId, niche.id, asked.ids, asked.intent === 'remove');
       break;
     case 'save as niches':
-      return {
-        problem: null,
-        kept: await keepAsNiches(workspaceId, niche.id, asked.ids.slice(0, MOST_KEPT)),
-      };
+      if (asked.ids.length > MOST_KEPT)
+        return {
+          problem: `At most ${MOST_KEPT} phrases become niches at a time; ${asked.ids.length} are selected. Nothing was changed. Select fewer.`,
+        };
+      return { problem: null, kept: await keepAsNiches(workspaceId, niche.id, asked.ids) };
   }
   return { problem: null };
 }

@@ -92,7 +92,10 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
             onChange={(event) => {
               setSearch({ country: event.target.value }, { preventScrollReset: true });
               // The next niche opens with the same country.
-              void post('/niches/assumptions/save', { ...assumptions, country: event.target.value });
+              void post('/niches/assumptions/save', {
+                from: assumptions,
+                to: { ...assumptions, country: event.target.value },
+              });
             }}
             sx={{ width: 240 }}
           >

@@ -14,6 +14,7 @@ import {
   recipeFromBrief,
   titleIdeas,
 } from './index.ts';
+import { occasionsFrom } from './occasions.ts';
 import { rival } from './rivals.sample.ts';
 
 const { lists } = DEFAULT_ASSUMPTIONS;
@@ -93,6 +94,13 @@ describe('from a brief to a recipe', () => {
 });
 
 describe('when', () => {
+  it('occasions are named as their country writes them', () => {
+    const named = (country: string) => occasionsFrom(country, '2026-08-01').map(({ name }) => name);
+    // 5 U.S.C. §6103: Labor Day, the first Monday in September.
+    expect(named('US')).toContain('Labor Day');
+    expect(named('CA')).toContain('Labour Day');
+  });
+
   it('publish by = occasion − selling time, then review and own lead time before it', () => {
     expect(publishBy('2027-05-20', { sellingDays: 42, reviewDays: 3, ownDays: 7 })).toEqual({
       publish: '2027-04-08',

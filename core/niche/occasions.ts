@@ -13,6 +13,10 @@ export function countries(): [code: string, name: string][] {
   return Object.entries(new Holidays().getCountries('en')).sort((a, b) => (a[1] < b[1] ? -1 : 1));
 }
 
+/** The data set writes British English; the United States have a Labor Day. */
+const spelled = (name: string, country: string): string =>
+  country === 'US' ? name.replace('Labour', 'Labor') : name;
+
 /**
  * The occasions of a country from a day on, for a year. Data: date-holidays (CC BY-SA 3.0; see docs/licenses.md).
  * @param country ISO 3166-1 code
@@ -28,7 +32,7 @@ export function occasionsFrom(country: string, from: string): Occasion[] {
     .map(
       (holiday): Occasion => ({
         day: holiday.date.slice(0, 10),
-        name: holiday.name,
+        name: spelled(holiday.name, country),
         kind: holiday.type === 'public' ? 'public' : 'observed',
       }),
     )

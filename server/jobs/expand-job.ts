@@ -93,10 +93,11 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
       const batch = await waitingPhrases(workspaceId, niche.id, BATCH);
       if (batch.length === 0 || canceled) break;
       await Promise.all(
-        batch.map(async ({ id, phrase, volume }) => {
+        batch.map(async (waiting) => {
+          const { id, phrase } = waiting;
           try {
             const answer = await market.ask(() => wrenfair.search(phrase, COMPARABLES_PER_LOOK));
-            await notePhrase({ id, volume }, answer, curve, assumptions);
+            await notePhrase(waiting, answer, curve, assumptions);
           } catch (error) {
             if (!(error instanceof TransientServiceError) && !(error instanceof ServiceRefusal)) throw error;
             failed++;

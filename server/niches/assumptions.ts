@@ -1,4 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
+import same from 'fast-deep-equal';
 import * as v from 'valibot';
 import {
   AssumptionsSchema,
@@ -30,11 +31,23 @@ export async function assumptionsOf(workspaceId: string): Promise<NicheAssumptio
   return read.success ? read.output : DEFAULT_ASSUMPTIONS;
 }
 
-export async function saveAssumptions(workspaceId: string, assumptions: NicheAssumptions): Promise<void> {
+/**
+ * Saves the assumptions.
+ * @param from what the change began from; another tab's work since then is not overwritten. Left out, all is
+ * @returns what there was before, or what is there now where another tab changed it
+ */
+export async function saveAssumptions(
+  workspaceId: string,
+  assumptions: NicheAssumptions,
+  from?: NicheAssumptions,
+): Promise<{ saved: true; before: NicheAssumptions } | { saved: false; now: NicheAssumptions }> {
+  const now = await assumptionsOf(workspaceId);
+  if (from && !same(now, from) && !same(now, assumptions)) return { saved: false, now };
   await db()
     .insert(nicheAssumptions)
     .values({ workspaceId, assumptions })
     .onConflictDoUpdate({ target: nicheAssumptions.workspaceId, set: { assumptions } });
+  return { saved: true, before: now };
 }
 
 export interface KeptPair extends SalesPair {

@@ -1,4 +1,5 @@
 import { and, asc, eq, inArray, sql as raw } from 'drizzle-orm';
+import same from 'fast-deep-equal';
 import * as v from 'valibot';
 import {
   type Brief,
@@ -96,13 +97,30 @@ export async function takeCandidates(
 
 const mine = (workspaceId: string, id: string) => and(eq(brief.workspaceId, workspaceId), eq(brief.id, id));
 
-export async function saveBrief(workspaceId: string, id: string, decided: Brief): Promise<boolean> {
-  const saved = await db()
-    .update(brief)
-    .set({ brief: decided })
-    .where(mine(workspaceId, id))
-    .returning({ id: brief.id });
-  return saved.length > 0;
+/**
+ * Saves a brief.
+ * @param from what the change began from; another tab's work since then is not overwritten. Left out, all is
+ * @returns whether it was saved, or what is there now; null where there is no such brief
+ */
+export async function saveBrief(
+  workspaceId: string,
+  id: string,
+  decided: Brief,
+  from?: Brief,
+): Promise<{ saved: true } | { saved: false; now: Brief } | null> {
+  return db().transaction(async (tx) => {
+    const [row] = await tx
+      .select({ brief: brief.brief })
+      .from(brief)
+      .where(mine(workspaceId, id))
+      .for('update');
+    if (!row) return null;
+    const now = v.parse(BriefSchema, row.brief);
+    // What was sent before and not answered may have been saved all the same.
+    if (from && !same(now, from) && !same(now, decided)) return { saved: false, now };
+    await tx.update(brief).set({ brief: decided }).where(mine(workspaceId, id));
+    return { saved: true };
+  });
 }
 
 /** Takes a brief out of sight, or brings it back to its place. */

@@ -41,7 +41,7 @@ export async function listNiches(workspaceId: string, max = 2000): Promise<Niche
     left join lateral (
       select turn, json_build_object('day', day, 'results', results, 'demand', demand, 'word', word, 'searches', searches,
         'confidence', confidence, 'earnings', earnings, 'best', best) as latest
-      from look where look.niche_id = n.id order by turn desc limit 1) l on true
+      from look where look.niche_id = n.id and confidence is not null order by turn desc limit 1) l on true
     left join lateral (
       select json_agg(demand order by turn) as spark
       from (select demand, turn from look where look.niche_id = n.id order by turn desc limit ${SPARK}) recent) s on true

@@ -159,7 +159,13 @@ export async function addOwnPhrases(
 /** Phrases of a niche that wait to be asked for, a few at a time. */
 export const waitingPhrases = (workspaceId: string, nicheId: string, max: number) =>
   db()
-    .select({ id: phrase.id, phrase: phrase.phrase, volume: phrase.volume })
+    .select({
+      id: phrase.id,
+      phrase: phrase.phrase,
+      volume: phrase.volume,
+      way: phrase.way,
+      results: phrase.results,
+    })
     .from(phrase)
     .where(and(inSight(workspaceId, nicheId), eq(phrase.state, 'waiting')))
     .orderBy(asc(phrase.phrase))
@@ -181,14 +187,16 @@ export async function countPhrases(
 
 /** Notes what the marketplace answered to a phrase, with what the sums say of it. */
 export async function notePhrase(
-  { id, volume }: Pick<PhraseRow, 'id' | 'volume'>,
+  { id, volume, way, results: own }: Pick<PhraseRow, 'id' | 'volume' | 'way' | 'results'>,
   answer: MarketAnswer,
   curve: SalesCurve,
   assumptions: NicheAssumptions,
 ): Promise<void> {
   const books = answer.comparables.map((book) => estimate(book, curve));
+  // A count that the publisher brought with the phrase stays.
+  const results = (way === 'own' ? own : null) ?? answer.results;
   const { word, outlook, demand, sellers } = judge(
-    { ...lookedOnce(answer, volume, curve), comparables: books },
+    { ...lookedOnce({ ...answer, results }, volume, curve), comparables: books },
     assumptions,
   );
   const prices = bestSellers(books, TOP).flatMap(({ price }) => (price === null ? [] : [price]));
@@ -197,7 +205,7 @@ export async function notePhrase(
     .set({
       state: 'done',
       problem: '',
-      results: answer.results,
+      results,
       demand,
       sellers,
       price: prices.length ? median(prices) : null,

@@ -425,7 +425,7 @@ test('no press sees, marks or brings anything into the niches of another', async
   const answered = async (path: string, data: object) => (await post(request, path, data)).status();
   expect(await answered(`/niches/${id}/marks`, { ids: ['wf-000001'], marks: { hidden: true } })).toBe(404);
   expect(await answered(`/niches/${id}/own`, { table: 'comparables', rows: [], last: true })).toBe(404);
-  expect(await answered('/niches/assumptions/save', { weights: { results: 99 } })).toBe(400);
+  expect(await answered('/niches/assumptions/save', { from: {}, to: { newcomer: { hours: 0 } } })).toBe(400);
   await stranger.goto(url(`/niches/${id}`));
   await expect(stranger.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
   await context.close();

@@ -245,6 +245,35 @@ describe('the sums', () => {
       .where(eq(nicheAssumptions.workspaceId, own));
     expect(await assumptionsOf(own)).toEqual(DEFAULT_ASSUMPTIONS);
   });
+
+  it('two tabs do not overwrite each other: the later one is told what is there now', async () => {
+    const first = { ...DEFAULT_ASSUMPTIONS, sellsFrom: 7 };
+    const second = { ...DEFAULT_ASSUMPTIONS, country: 'CA' };
+    expect((await saveAssumptions(own, first, DEFAULT_ASSUMPTIONS)).saved).toBe(true);
+    expect(await saveAssumptions(own, second, DEFAULT_ASSUMPTIONS)).toEqual({ saved: false, now: first });
+    // The same once more, as when an answer was lost, is no conflict.
+    expect((await saveAssumptions(own, first, DEFAULT_ASSUMPTIONS)).saved).toBe(true);
+    expect(await assumptionsOf(own)).toEqual(first);
+    expect((await saveAssumptions(own, second, first)).saved).toBe(true);
+  });
+
+  it('ranks are averaged over the looks of the last weeks: a single day does not move the verdict', async () => {
+    const id = await lookedAt();
+    const before = await looksAt(own, id);
+    await press.put('/clock', { advance: 6 });
+    await takeLook(own, id, PHRASE);
+    const counted = await countedRivals(own, id);
+    const [best] = counted.filter(({ usualRank }) => usualRank);
+    const ranks = (await linesOf(own, id, [best!.id])).map(({ rank }) => rank!);
+    expect(ranks).toHaveLength(2);
+    // The geometric mean, worked out beside the database.
+    expect(best!.usualRank).toBeCloseTo(Math.sqrt(ranks[0]! * ranks[1]!), 4);
+    const stored = (await rows(id)).find(([rivalId]) => rivalId === best!.id)!;
+    expect(stored.at(-1)).toBeCloseTo(best!.usualRank!, 4);
+    const looks = await looksAt(own, id);
+    expect(looks.map(({ confidence }) => confidence)).toEqual(['fair', 'fair']);
+    expect(looks[0]!.demand).toBeCloseTo(before[0]!.demand, 6);
+  });
 });
 
 describe('own rivals', () => {
@@ -352,6 +381,15 @@ describe('expanding a phrase', () => {
     await cancelJob(own, job);
     const again = await claimed(await resumePhrases(own, id));
     expect(again.payload).toEqual({ letters: true });
+  });
+
+  it('a result count that the publisher brought is not overwritten by the marketplace’s', async () => {
+    const id = await lookedAt();
+    await addPhrases(own, id, [{ phrase: 'zzz nobody writes this', way: 'own', results: 340 }]);
+    await saveAssumptions(own, { ...DEFAULT_ASSUMPTIONS, requestsASecond: 50 });
+    await expandClaimed(await claimed(await resumePhrases(own, id)));
+    const [row] = await phrasesOf(own, id);
+    expect(row).toMatchObject({ state: 'done', results: 340, demand: 0, earnings: null });
   });
 
   it('phrases that are taken out come back as they were, and candidates go into the brief', async () => {
@@ -504,6 +542,24 @@ describe('briefs', () => {
   });
 });
 
+describe('a brief in two tabs', () => {
+  it('is not overwritten by what began before the other saved', async () => {
+    const id = await lookedAt();
+    const [{ id: briefId, brief: opened }] = (await briefsOrDraft(own, id, PHRASE)) as [
+      Awaited<ReturnType<typeof briefsOrDraft>>[number],
+    ];
+    const titled = (title: string) => ({ ...opened, title });
+    expect(await saveBrief(own, briefId, titled('One'), opened)).toEqual({ saved: true });
+    expect(await saveBrief(own, briefId, titled('Two'), opened)).toEqual({
+      saved: false,
+      now: titled('One'),
+    });
+    expect((await briefsOf(own, id))[0]!.brief.title).toBe('One');
+    expect(await saveBrief(own, briefId, titled('One'), opened)).toEqual({ saved: true });
+    expect(await saveBrief(own, briefId, titled('Two'), titled('One'))).toEqual({ saved: true });
+  });
+});
+
 describe('another press', () => {
   it('sees, marks, brings, expands, decides and starts nothing of this one', async () => {
     const id = await lookedAt();
@@ -521,7 +577,7 @@ describe('another press', () => {
     expect(await briefsOf(other, id)).toEqual([]);
     expect(await listNiches(other)).toEqual([]);
     expect(await addOwnRivals(other, id, [ownRow(1)])).toBe(false);
-    expect(await saveBrief(other, decided!.id, { ...decided!.brief, title: 'Theirs' })).toBe(false);
+    expect(await saveBrief(other, decided!.id, { ...decided!.brief, title: 'Theirs' })).toBeNull();
     expect(await startBooks(other, 'X', [decided!.id])).toEqual([]);
     await markRivals(other, id, [rivalId], { hidden: true });
     await dropOwnRivals(other, id, [rivalId]);

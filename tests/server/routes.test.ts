@@ -226,7 +226,7 @@ describe('every address', () => {
       ['niches', form({ intent: 'archive', ids: ids.niche! })],
       ['niches', form({ intent: 'start books', ids: ids.niche! })],
       ['niches/:niche/phrases', form({ intent: 'add', phrases: 'theirs' })],
-      ['niches/:niche/briefs/:brief', json({ ...brief, title: 'Theirs' })],
+      ['niches/:niche/briefs/:brief', json({ from: brief, to: { ...brief, title: 'Theirs' } })],
       ['niches/:niche/brief', form({ intent: 'remove', brief: ids.brief! })],
       ['niches/:niche/marks', json({ ids: ['wf-000001'], marks: { hidden: true } })],
       ['niches/:niche/own', json({ table: 'phrases', rows: [], last: true })],

@@ -34,6 +34,7 @@ export function WritingChoices({
             ['USD', '$'],
             ['GBP', '£'],
             ['EUR', '€'],
+            ['JPY', '¥'],
           ]}
           onPick={(currency) => setWriting({ currency })}
         />

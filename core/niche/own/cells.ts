@@ -5,7 +5,7 @@ import { median } from '../quantile.ts';
 export interface Writing {
   decimal: '.' | ',';
   /** ISO 4217 code of prices that carry no sign. */
-  currency: 'USD' | 'GBP' | 'EUR';
+  currency: 'USD' | 'GBP' | 'EUR' | 'JPY';
   /** Of lengths that carry no unit. */
   unit: 'in' | 'mm' | 'cm';
   days: 'year first' | 'day first' | 'month first';
@@ -15,17 +15,25 @@ const SIGNS: Record<string, Writing['currency']> = {
   $: 'USD',
   '£': 'GBP',
   '€': 'EUR',
+  '¥': 'JPY',
   usd: 'USD',
   gbp: 'GBP',
   eur: 'EUR',
+  jpy: 'JPY',
 };
 const PER_INCH = { in: 1, mm: 25.4, cm: 2.54 } as const;
 
 export type Read<T> = { value: T } | { problem: string };
 
-/** A number as it is written: digits, groups of three, one decimal mark. */
+/** What is written before a rank and behind a count: `#45,678`, `110 pages`. */
+const AROUND = /^#\s*|\s*(pages?|pp?\.?|reviews?|ratings?|copies|searches|results?)$/gi;
+
+/** A number as it is written: digits, groups of three, one decimal mark, and what is counted. */
 export function readNumber(text: string, { decimal }: Pick<Writing, 'decimal'>): Read<number> {
-  const bare = text.replace(/[\s\u00a0\u202f’']/g, '');
+  const bare = text
+    .trim()
+    .replace(AROUND, '')
+    .replace(/[\s\u00a0\u202f’']/g, '');
   const group = decimal === '.' ? ',' : '.';
   const pattern =
     decimal === '.' ? /^[-+−]?(\d{1,3}(,\d{3})+|\d+)(\.\d+)?$/ : /^[-+−]?(\d{1,3}(\.\d{3})+|\d+)(,\d+)?$/;
@@ -38,8 +46,8 @@ export function readMoney(
   text: string,
   writing: Writing,
 ): Read<{ amount: number; currency: Writing['currency'] }> {
-  const sign = /[$£€]|usd|gbp|eur/i.exec(text)?.[0].toLowerCase();
-  const read = readNumber(text.replace(/[$£€]|usd|gbp|eur/gi, ''), writing);
+  const sign = /[$£€¥]|usd|gbp|eur|jpy/i.exec(text)?.[0].toLowerCase();
+  const read = readNumber(text.replace(/[$£€¥]|usd|gbp|eur|jpy/gi, ''), writing);
   if ('problem' in read) return { problem: `“${text}” is not a price` };
   if (read.value < 0) return { problem: `“${text}” is negative` };
   return { value: { amount: read.value, currency: sign ? SIGNS[sign]! : writing.currency } };
@@ -61,8 +69,18 @@ export function readLength(text: string, writing: Writing): Read<number> {
   return { value: digits(read.value / PER_INCH[unit]) };
 }
 
-/** A trim such as `6 x 9 in` or `15,24 × 22,86 cm`, in inches. */
+/** Trims that have a name, in millimeters: ISO 216. */
+const NAMED_TRIMS: Record<string, readonly [number, number]> = {
+  a4: [210, 297],
+  a5: [148, 210],
+  a6: [105, 148],
+  b5: [176, 250],
+};
+
+/** A trim such as `6 x 9 in`, `15,24 × 22,86 cm` or `A5`, in inches. */
 export function readTrim(text: string, writing: Writing): Read<{ width: number; height: number }> {
+  const named = NAMED_TRIMS[text.trim().toLowerCase()];
+  if (named) return { value: { width: digits(named[0] / 25.4), height: digits(named[1] / 25.4) } };
   const [first, second, more] = text.split(/[x×*]|\sby\s/i).map((part) => part.trim());
   if (!first || !second || more !== undefined) return { problem: `“${text}” is not a trim such as 6 × 9 in` };
   const unit = unitOf(text) ?? writing.unit;
@@ -77,6 +95,9 @@ export function readTrim(text: string, writing: Writing): Read<{ width: number; 
 const SHAPES: [shape: RegExp, formats: (days: Writing['days']) => string[]][] = [
   [/^\d{4}-\d{1,2}-\d{1,2}$/, () => ['yyyy-M-d']],
   [/^\d{4}\/\d{1,2}\/\d{1,2}$/, () => ['yyyy/M/d']],
+  // A month alone stands for its first day.
+  [/^\d{4}-\d{1,2}$/, () => ['yyyy-M']],
+  [/^\p{L}+\.?,? \d{4}$/u, () => ['MMM yyyy', 'MMMM yyyy', 'MMM, yyyy', 'MMMM, yyyy']],
   [/^\d{4}\.\d{1,2}\.\d{1,2}$/, () => ['yyyy.M.d']],
   [/^\d{1,2}\/\d{1,2}\/\d{4}$/, (days) => [days === 'month first' ? 'M/d/yyyy' : 'd/M/yyyy']],
   [/^\d{1,2}-\d{1,2}-\d{4}$/, (days) => [days === 'month first' ? 'M-d-yyyy' : 'd-M-yyyy']],
@@ -129,7 +150,7 @@ export function guessWriting(cells: {
     else if (marks.length > 1 && marks.some((mark) => mark[0] !== sign)) votes[sign] += 2;
     else votes[sign === '.' ? ',' : '.'] += 1;
   }
-  const signs = cells.prices.flatMap((text) => /[$£€]|usd|gbp|eur/i.exec(text)?.[0].toLowerCase() ?? []);
+  const signs = cells.prices.flatMap((text) => /[$£€¥]|usd|gbp|eur|jpy/i.exec(text)?.[0].toLowerCase() ?? []);
   const sides = cells.lengths.flatMap((text) =>
     (text.match(/\d+([.,]\d+)?/g) ?? []).map((n) => Number(n.replace(',', '.'))),
   );

@@ -158,7 +158,11 @@ describe('cells', () => {
         },
       ),
     );
-    for (const text of ['', '1.2.3', '12a', '1,23,456', '--3'])
+    const counted = ['#45,678', '110 pages', '12 pp.', '1,204 ratings', '# 7'];
+    expect(counted.map((text) => readNumber(text, { decimal: '.' }))).toEqual(
+      [45678, 110, 12, 1204, 7].map((value) => ({ value })),
+    );
+    for (const text of ['', '#', 'pages', '1.2.3', '12a', '1,23,456', '--3'])
       expect(readNumber(text, { decimal: '.' })).toHaveProperty('problem');
   });
 
@@ -171,5 +175,11 @@ describe('cells', () => {
     expect(readTrim('148 × 210', metric)).toEqual({ value: { width: 5.827, height: 8.268 } });
     expect(readTrim('8.5" x 11"', metric)).toEqual({ value: { width: 8.5, height: 11 } });
     expect(readTrim('large', metric)).toHaveProperty('problem');
+    // ISO 216: A5 is 148 × 210 mm.
+    expect(readTrim('A5', metric)).toEqual({ value: { width: 5.827, height: 8.268 } });
+    expect(readDay('Jan 2023', { days: 'day first' })).toEqual({ value: '2023-01-01' });
+    expect(readDay('September 2024', { days: 'day first' })).toEqual({ value: '2024-09-01' });
+    expect(readDay('2023-11', { days: 'day first' })).toEqual({ value: '2023-11-01' });
+    expect(readDay('13 2023', { days: 'day first' })).toHaveProperty('problem');
   });
 });

@@ -87,7 +87,7 @@ export function matchColumns({ heading, rows }: RawTable, fields: readonly Field
     const cells = rows.slice(0, 50).flatMap((row) => row.cells[i] || []);
     const max = (pattern: RegExp) =>
       cells.length > 0 && cells.filter((cell) => pattern.test(cell)).length > cells.length * 0.7;
-    if (max(/[$£€]/)) return take(free(({ kind }) => kind === 'money'));
+    if (max(/[$£€¥]/)) return take(free(({ kind }) => kind === 'money'));
     if (max(/\d\s*[x×]\s*\d/)) return take(free(({ kind }) => kind === 'trim'));
     if (max(/^\d{4}-\d{1,2}-\d{1,2}$|^\d{1,2}[./]\d{1,2}[./]\d{4}$/))
       return take(free(({ kind }) => kind === 'day'));

@@ -17,7 +17,7 @@ export interface Field {
 /** Money of other countries is counted at these rates, shown and editable before anything is brought in. */
 export type Rates = Record<Writing['currency'], number>;
 /** Dollars for one of each (from memory). */
-export const USUAL_RATES: Rates = { USD: 1, GBP: 1.25, EUR: 1.08 };
+export const USUAL_RATES: Rates = { USD: 1, GBP: 1.25, EUR: 1.08, JPY: 0.0067 };
 
 export interface ReadContext {
   writing: Writing;
@@ -89,7 +89,7 @@ const between = (min: number, max: number) => (value: number) =>
 const readInk = (text: string): Read<'black' | 'color'> =>
   /^(colou?r|full colou?r|premium colou?r)$/i.test(text)
     ? { value: 'color' }
-    : /^(black|b\/?w|black (and|&) white|mono(chrome)?|grey|gray)$/i.test(text)
+    : /^(black|b ?[/&]? ?w|black (and|&) white|mono(chrome)?|grey|gray)$/i.test(text)
       ? { value: 'black' }
       : { problem: `“${text}” is neither black nor color` };
 
