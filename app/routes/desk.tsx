@@ -112,7 +112,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
           </Box>
           {changes.map(({ nicheId, phrase, day, messages }) => (
             <Box
-              key={nicheId}
+              key={`${nicheId} ${day}`}
               sx={{
                 display: 'grid',
                 gridTemplateColumns: '210px 100px 1fr auto',

@@ -97,7 +97,7 @@ export interface UnseenChanges {
 
 const NOTICES_READ = 300;
 
-/** The changes nobody has seen, niche by niche, the latest first. */
+/** The changes nobody has seen, by niche and day, the latest first. */
 export async function unseenChanges(workspaceId: string): Promise<UnseenChanges[]> {
   const rows = await db()
     .select({ nicheId: notice.nicheId, phrase: niche.phrase, day: notice.day, message: notice.message })
@@ -108,9 +108,11 @@ export async function unseenChanges(workspaceId: string): Promise<UnseenChanges[
     .limit(NOTICES_READ);
   const changes = new Map<string, UnseenChanges>();
   for (const { message, ...about } of rows) {
-    const known = changes.get(about.nicheId);
+    // Moves between two looks belong together; those of another day are another line.
+    const key = `${about.nicheId} ${about.day}`;
+    const known = changes.get(key);
     if (known) known.messages.push(message);
-    else changes.set(about.nicheId, { ...about, messages: [message] });
+    else changes.set(key, { ...about, messages: [message] });
   }
   return [...changes.values()];
 }

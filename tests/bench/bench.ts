@@ -16,6 +16,7 @@ import { boundsOf, eachMark, readPath } from '#core/scene/index.ts';
 import { graphemes as graphemesOf } from '#core/words/graphemes.ts';
 import { READY_BANKS } from '#server/banks/ready.ts';
 import { recipeOf } from '../support/books.ts';
+import { trustOf, tryJudgment } from '../trial/judgment.ts';
 import { curvesScene, drawCurves, FIGURES } from './curves.ts';
 
 const type = typesetterFromDisk();
@@ -212,3 +213,15 @@ for (let i = 0; i < ROUNDS; i++) {
 console.log(
   `120-page book from recipe to files     ${(median(wall) / 1000).toFixed(2)} s (under 4), ${(median(wall) / median(bare)).toFixed(0)} × an empty Node process`,
 );
+
+console.log('\nJudgment of random niches against what a new book there really earns (docs/judgment.md)');
+for (const seed of [1, 2, 3]) {
+  const { correlation, open, openInBestThird, words: said } = trustOf(await tryJudgment(folder, 200, seed));
+  console.log(
+    `200 niches, seed ${seed}                    rank correlation ${correlation.toFixed(2)} (at least 0.6); ${openInBestThird} of ${open} called open in the best third (at least 7 of 10); ${Object.entries(
+      said,
+    )
+      .map(([word, n]) => `${n} ${word}`)
+      .join(', ')}`,
+  );
+}

@@ -41,12 +41,14 @@ export function ImportDialog({
   const { table, brought, again, missing } = given;
   const { good, left } = given.count;
   const [problem, setProblem] = useState('');
+  const [imported, setImported] = useState(0);
   const { revalidate } = useRevalidator();
 
   const bring = (text: string) => {
     try {
       given.bring(text);
       setProblem('');
+      setImported(0);
     } catch (error) {
       setProblem((error as Error).message);
     }
@@ -55,7 +57,7 @@ export function ImportDialog({
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
       <DialogTitle>Import your own {table.name.toLowerCase()}</DialogTitle>
-      <DialogContent sx={{ display: 'grid', gap: 3 }}>
+      <DialogContent sx={{ display: 'grid', gridAutoRows: 'max-content', gap: 3 }}>
         <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
           <TextField
             label="Paste from a spreadsheet, or CSV"
@@ -103,6 +105,12 @@ export function ImportDialog({
             {problem}
           </Alert>
         )}
+        {imported > 0 && (
+          <Alert severity="success" variant="outlined">
+            {count(imported)} {imported === 1 ? 'row is' : 'rows are'} in. Fix the others below and import
+            them, or close.
+          </Alert>
+        )}
         {brought && (
           <>
             <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
@@ -132,7 +140,11 @@ export function ImportDialog({
         onBrought={(whole) => {
           void revalidate();
           onBrought?.();
-          if (whole && left === 0) onClose();
+          if (!whole) return;
+          if (left === 0) return onClose();
+          // What is in need not be offered again.
+          setImported(imported + good);
+          given.keepUnread();
         }}
         onClose={onClose}
       />

@@ -75,6 +75,15 @@ export function useBrought(id: OwnTableId) {
     setRates,
     /** Rows to fix, mended ones among them. */
     again,
+    /** Leaves only the rows that cannot be read yet. */
+    keepUnread() {
+      const left = new Set(again.flatMap(({ line, now }) => ('problems' in now ? [line] : [])));
+      if (brought)
+        setBrought({
+          ...brought,
+          raw: { ...brought.raw, rows: brought.raw.rows.filter(({ line }) => left.has(line)) },
+        });
+    },
     mend: (line: number, field: string, cell: string) =>
       setMended({ ...mended, [line]: { ...mended[line], [field]: cell } }),
     setWriting: (part: Partial<Writing>) =>

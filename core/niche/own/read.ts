@@ -40,7 +40,8 @@ export function readRaw(text: string, fields: readonly Field[]): RawTable {
   const delimiter = guessDelimiter(clean);
   const parsed = Papa.parse<string[]>(clean, { delimiter, skipEmptyLines: false });
   for (const cells of parsed.data) {
-    const trimmed = cells.map((cell) => cell.trim());
+    // An apostrophe before a sign is how tables from here keep spreadsheets from running a cell (core/csv.ts).
+    const trimmed = cells.map((cell) => cell.trim().replace(/^'(?=[=+\-@])/, ''));
     if (trimmed.some(Boolean)) rows.push({ line, cells: trimmed });
     // A quoted cell may run over lines.
     line += 1 + cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);

@@ -143,6 +143,7 @@ const COMPARABLE_FIELDS: readonly Field[] = [
     headings: ['published', 'publication date', 'date', 'since', 'pub date', 'release date', 'datum'],
   },
   { key: 'ink', name: 'Ink', kind: 'ink', headings: ['ink', 'interior', 'color', 'colour'] },
+  { key: 'category', name: 'Category', kind: 'text', headings: ['category', 'categories', 'kategorie'] },
   { key: 'id', name: 'Id', kind: 'text', headings: ['id', 'sku', 'identifier', 'isbn'] },
 ];
 
@@ -193,7 +194,7 @@ export const comparablesTable: OwnTable<Comparable> = {
       rank: one('rank', whole(writing), between(1, MOST_RANK)),
       reviews: one('reviews', whole(writing), between(0, 10_000_000)),
       published: one('published', (text) => readDay(text, writing)),
-      category: '',
+      category: one('category', asText(200)) ?? '',
     };
     return problems.length ? { problems } : { row };
   },
