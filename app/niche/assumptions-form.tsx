@@ -28,6 +28,7 @@ const LISTS: [keyof PhraseLists, string][] = [
   ['numbers', 'Numbers'],
   ['occasions', 'Occasions'],
   ['kinds', 'Kinds of book'],
+  ['risky', 'Words to be careful with'],
 ];
 
 type Tree = Record<string, unknown>;

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -15,6 +16,7 @@ import {
   type BriefKind,
   BriefSchema,
   briefCosts,
+  briefWarnings,
   KEYWORD_LETTERS,
   titleIdeas,
 } from '#core/niche/index.ts';
@@ -36,8 +38,19 @@ function refusalOf(brief: Brief): string | null {
 }
 
 /** A brief that is saved by itself; what is not possible is answered at its field and not saved. */
-export function BriefForm({ id, saved, children }: { id: string; saved: Brief; children?: React.ReactNode }) {
-  const { niche, assumptions, rivals, phrases } = useNiche();
+export function BriefForm({
+  id,
+  saved,
+  ownBooks,
+  children,
+}: {
+  id: string;
+  saved: Brief;
+  /** Titles of the books that were started for this niche. */
+  ownBooks: readonly string[];
+  children?: React.ReactNode;
+}) {
+  const { niche, assumptions, rivals, phrases, verdict } = useNiche();
   const {
     value: draft,
     edit,
@@ -50,6 +63,13 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
   const [keyword, setKeyword] = useState('');
   const ideas = titleIdeas(draft.phrase, assumptions.lists);
   const costs = briefCosts(draft);
+  const warnings = briefWarnings(draft, {
+    titles: (rivals ?? []).map(({ title }) => title),
+    ownBooks,
+    risky: assumptions.lists.risky,
+    press: verdict?.press ?? null,
+    today: new Date().toISOString().slice(0, 10),
+  });
   const prices = draft.prices as Record<string, number>;
   const candidates = phrases.filter(({ chosen, phrase }) => chosen && !draft.keywords.includes(phrase));
   const addKeywords = (more: string[]) =>
@@ -64,6 +84,18 @@ export function BriefForm({ id, saved, children }: { id: string; saved: Brief; c
       }}
     >
       <ConflictDialog what="This brief was" {...conflict} />
+      {warnings.length > 0 && (
+        <Alert
+          severity="warning"
+          variant="outlined"
+          sx={{ gridColumn: '1 / -1' }}
+          aria-label="Before you start"
+        >
+          {warnings.map((warning) => (
+            <div key={warning}>{warning}</div>
+          ))}
+        </Alert>
+      )}
       <Stack spacing={3}>
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
           <Typography variant="h2" sx={{ flex: 1 }}>

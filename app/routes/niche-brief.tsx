@@ -8,6 +8,7 @@ import { Link, redirect, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
 import {
   addBrief,
+  booksFor,
   briefsOf,
   briefsOrDraft,
   draftBrief,
@@ -34,7 +35,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  return { briefs: await briefsOrDraft(workspaceId, niche.id, niche.phrase) };
+  const [briefs, ownBooks] = await Promise.all([
+    briefsOrDraft(workspaceId, niche.id, niche.phrase),
+    booksFor(workspaceId, niche.phrase),
+  ]);
+  return { briefs, ownBooks };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -80,7 +85,7 @@ const BRIEF_FIELDS = [
 /** What is decided. Several briefs make several books at once. */
 export default function NicheBrief({ loaderData }: Route.ComponentProps) {
   const { niche } = useNiche();
-  const { briefs } = loaderData;
+  const { briefs, ownBooks } = loaderData;
   const [search, setSearch] = useSearchParams();
   const fetcher = useFetcher();
   const open = briefs.find((row) => row.id === search.get('brief')) ?? briefs[0]!;
@@ -162,7 +167,7 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
           </Button>
         )}
       </Box>
-      <BriefForm key={open.id} id={open.id} saved={open.brief}>
+      <BriefForm key={open.id} id={open.id} saved={open.brief} ownBooks={ownBooks}>
         {open.bookId && (
           <Typography variant="body2">
             A book was started from this brief: <Link to={`/books/${open.bookId}/flatplan`}>open it</Link>.

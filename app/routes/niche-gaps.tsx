@@ -42,7 +42,7 @@ export default function NicheGaps() {
   const fetcher = useFetcher();
   const known = useMemo<KnownPhrase[]>(
     () =>
-      phrases.flatMap(({ id, phrase, results, demand, sellers, state, way }) =>
+      phrases.flatMap(({ id, phrase, results, demand, sellers, state, way, volume }) =>
         state === 'done' && results !== null && demand !== null
           ? [
               {
@@ -52,6 +52,7 @@ export default function NicheGaps() {
                 demand,
                 sellers: sellers ?? 0,
                 itself: way === 'itself',
+                searches: volume,
                 parts: partsOf(phrase, assumptions.lists),
               },
             ]
@@ -71,8 +72,9 @@ export default function NicheGaps() {
         rowPart,
         columnPart,
         assumptions.sellsFrom,
+        assumptions.newcomer.buysPerSearch,
       ),
-    [known, held, rowPart, columnPart, leftPart, assumptions.sellsFrom],
+    [known, held, rowPart, columnPart, leftPart, assumptions],
   );
   const max = Math.max(1, ...table.cells.flat().map((cell) => cell?.share ?? 0));
   const shade = ({ share }: GapCell) =>
@@ -148,6 +150,7 @@ export default function NicheGaps() {
                 'copies in 30 days',
                 'sellers',
                 'books on sale',
+                'searches a month',
                 'copies per book, including yours',
                 'phrases',
               ],
@@ -163,6 +166,7 @@ export default function NicheGaps() {
                           cell.demand.toFixed(1),
                           cell.sellers,
                           cell.results,
+                          cell.searches,
                           cell.share.toFixed(1),
                           cell.phrases.map(({ phrase }) => phrase).join('; '),
                         ],
@@ -214,12 +218,12 @@ export default function NicheGaps() {
                           color: 'text.primary',
                           outline: cell === open ? `2px solid ${tokens.ink}` : 'none',
                         }}
-                        style={{ background: cell.demand > 0 ? shade(cell) : 'transparent' }}
+                        style={{ background: cell.share > 0 ? shade(cell) : 'transparent' }}
                       >
                         {table.best.includes(cell) && <VerdictMark word="open" />}{' '}
                         {cell.demand > 0 ? copies(cell.demand) : ''}
                         <Box component="span" sx={{ fontSize: 12, display: 'block', lineHeight: 1 }}>
-                          {cell.results > 0 ? onSale(cell) : '\u00a0'}
+                          {cell.results > 0 ? onSale(cell) : `${count(cell.searches)} searches`}
                         </Box>
                       </Box>
                     ) : (
@@ -254,6 +258,7 @@ export default function NicheGaps() {
               </Typography>
             )}
             <Typography variant="body2">
+              {cell.searches ? `${count(cell.searches)} searches, ` : ''}
               {copies(cell.demand)} copies a month, {onSale(cell)}, of which {count(cell.sellers)} sell{' '}
               {count(assumptions.sellsFrom)} or more: {copies(cell.share)} per book, including yours.
             </Typography>

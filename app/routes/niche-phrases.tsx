@@ -259,7 +259,7 @@ export default function NichePhrases() {
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minHeight: 36 }}>
           {chosen.size > 0 ? (
             <>
-              <strong>{chosen.size} chosen</strong>
+              <strong>{chosen.size} selected</strong>
               <Button size="small" onClick={() => withChosen('add to keywords')}>
                 Add to keywords
               </Button>

@@ -89,7 +89,7 @@ export default function NicheRivals() {
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minHeight: 36 }}>
           {ids.length > 0 ? (
             <>
-              <strong>{ids.length} chosen</strong>
+              <strong>{ids.length} selected</strong>
               <Button size="small" onClick={() => act({ notComparable: true }, 'marked as not comparable')}>
                 Not comparable
               </Button>

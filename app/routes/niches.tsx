@@ -157,7 +157,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
         </Typography>
         {chosen.size > 0 ? (
           <>
-            <strong>{chosen.size} chosen</strong>
+            <strong>{chosen.size} selected</strong>
             <Button
               size="small"
               disabled={chosen.size < 2 || chosen.size > MOST_COMPARED}

@@ -7,6 +7,7 @@ import { hashOf, writeWords } from '../resources/index.ts';
 import {
   BriefSchema,
   briefFrom,
+  briefWarnings,
   DEFAULT_ASSUMPTIONS,
   demandByMonth,
   estimate,
@@ -94,6 +95,37 @@ describe('from a brief to a recipe', () => {
 });
 
 describe('when', () => {
+  it('warns before a book is made of what is wrong with it, and of nothing else', () => {
+    const plainly = {
+      titles: ['Other Bees'],
+      ownBooks: [],
+      risky: lists.risky,
+      press: null,
+      today: '2026-11-24',
+    };
+    const decided = {
+      ...briefFrom('bee word search', [], lists),
+      title: 'The Hive, Hunted',
+      subtitle: '',
+      keywords: ['bees'],
+      publishBy: '',
+    };
+    const told = (more: object, around: object = {}) =>
+      briefWarnings({ ...decided, ...more }, { ...plainly, ...around });
+    expect(told({})).toEqual([]);
+    expect(told({}, { titles: ['the HIVE: hunted!'] })).toEqual([
+      'A rival is called “the HIVE: hunted!”. Choose another title.',
+    ]);
+    expect(told({ subtitle: 'The Official Best Seller' })[0]).toMatch(/^“official”, “best seller” in title/);
+    // Inside another word it is no word.
+    expect(told({ title: 'Freedom of Bees, Unofficially' })).toEqual([]);
+    expect(told({}, { ownBooks: ['Bees'] })[0]).toMatch(/You already have a book for/);
+    expect(told({}, { press: { name: 'Una', share: 0.29 } })).toEqual([]);
+    expect(told({}, { press: { name: 'Una', share: 0.41 } })[0]).toMatch(/^Una holds 41%/);
+    expect(told({ publishBy: '2026-11-23' })[0]).toMatch(/has passed/);
+    expect(told({ publishBy: '2026-11-24' })).toEqual([]);
+  });
+
   it('occasions are named as their country writes them', () => {
     const named = (country: string) => occasionsFrom(country, '2026-08-01').map(({ name }) => name);
     // 5 U.S.C. §6103: Labor Day, the first Monday in September.

@@ -10,6 +10,8 @@ export interface KnownPhrase {
   demand: number;
   /** How many of them sell. */
   sellers: number;
+  /** Times a month it is typed; null where nobody says. */
+  searches: number | null;
   /** The phrase of the niche itself: what it says is no news. */
   itself: boolean;
 }
@@ -21,7 +23,8 @@ export interface GapCell {
   sellers: number;
   /** Books on sale. */
   results: number;
-  /** Copies in 30 days for each book on sale, counting the new one. */
+  searches: number | null;
+  /** Copies in 30 days for each book on sale, counting the new one: those that are sold, or would be by the searches. */
   share: number;
   phrases: KnownPhrase[];
 }
@@ -39,37 +42,45 @@ const BEST = 5;
 /**
  * Crosses two parts of the phrases that were looked up: where buyers are and few books are on sale, the share of a
  * new one is large. A cell that several phrases fall into takes the one with the most demand, since the same buyers type them.
+ * Where nobody sells, buys or searches there is nothing to show, and a row or column of nothing else is left out.
  * @param leastDemand copies in 30 days under which a cell is no gap, but an empty corner
+ * @param buysPerSearch copies that are sold for each search
  */
 export function gapTable(
   phrases: readonly KnownPhrase[],
   rowPart: PartName,
   columnPart: PartName,
   leastDemand: number,
+  buysPerSearch: number,
 ): GapTable {
   const named = (part: PartName, value: string) => value || ANY_PART[part];
   const cells = new Map<string, GapCell>();
   const totals = { rows: new Map<string, number>(), columns: new Map<string, number>() };
+  const wanted = ({ demand, searches }: Pick<KnownPhrase, 'demand' | 'searches'>) =>
+    Math.max(demand, (searches ?? 0) * buysPerSearch);
   for (const known of phrases) {
+    if (known.results === 0 && wanted(known) === 0) continue;
     const row = named(rowPart, known.parts[rowPart]);
     const column = named(columnPart, known.parts[columnPart]);
     const key = JSON.stringify([row, column]);
     const cell = cells.get(key);
-    if (!cell || known.demand > cell.demand) {
+    if (!cell || wanted(known) > wanted(cell)) {
       cells.set(key, {
         row,
         column,
         demand: known.demand,
         sellers: known.sellers,
         results: known.results,
-        share: known.demand / (known.results + 1),
+        searches: known.searches,
+        share: wanted(known) / (known.results + 1),
         phrases: [known, ...(cell?.phrases ?? [])],
       });
     } else cell.phrases.push(known);
   }
-  for (const { row, column, demand } of cells.values()) {
-    totals.rows.set(row, (totals.rows.get(row) ?? 0) + demand);
-    totals.columns.set(column, (totals.columns.get(column) ?? 0) + demand);
+  for (const cell of cells.values()) {
+    const { row, column } = cell;
+    totals.rows.set(row, (totals.rows.get(row) ?? 0) + wanted(cell));
+    totals.columns.set(column, (totals.columns.get(column) ?? 0) + wanted(cell));
   }
   const inOrder = (map: Map<string, number>) =>
     [...map].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([name]) => name);
@@ -80,7 +91,7 @@ export function gapTable(
     columns,
     cells: rows.map((row) => columns.map((column) => cells.get(JSON.stringify([row, column])) ?? null)),
     best: [...cells.values()]
-      .filter(({ demand, phrases: said }) => demand >= leastDemand && !said.every(({ itself }) => itself))
+      .filter((cell) => wanted(cell) >= leastDemand && !cell.phrases.every(({ itself }) => itself))
       .sort((a, b) => b.share - a.share)
       .slice(0, BEST),
   };

@@ -15,4 +15,5 @@ export * from './quantile.ts';
 export * from './rivals.ts';
 export * from './sharing.ts';
 export * from './verdict.ts';
+export * from './warnings.ts';
 export * from './when.ts';

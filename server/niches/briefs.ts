@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, sql as raw } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql as raw } from 'drizzle-orm';
 import same from 'fast-deep-equal';
 import * as v from 'valibot';
 import {
@@ -14,7 +14,7 @@ import { gather, words } from '#core/resources/index.ts';
 import { createBook } from '../books.ts';
 import { db } from '../db/client.ts';
 import { brief, phrase } from '../db/niche-schema.ts';
-import { niche } from '../db/schema.ts';
+import { book, niche } from '../db/schema.ts';
 import { newId } from '../ids.ts';
 import { usualPenName } from '../pen-names.ts';
 import { storeLoader } from '../resources/loader.ts';
@@ -126,6 +126,22 @@ export async function saveBrief(
 /** Takes a brief out of sight, or brings it back to its place. */
 export async function removeBrief(workspaceId: string, id: string, removed: boolean): Promise<void> {
   await db().update(brief).set({ removed }).where(mine(workspaceId, id));
+}
+
+/** Titles of the books that were started for a phrase and are still there. */
+export async function booksFor(workspaceId: string, phrase: string): Promise<string[]> {
+  const rows = await db()
+    .select({ title: raw<string>`${book.recipe}->>'title'` })
+    .from(book)
+    .where(
+      and(
+        eq(book.workspaceId, workspaceId),
+        isNull(book.deletedAt),
+        raw`lower(${book.recipe}->'brief'->>'niche') = ${phrase.toLowerCase()}`,
+      ),
+    )
+    .limit(20);
+  return rows.map(({ title }) => title);
 }
 
 /** The workspace's word bank whose name or words say most of what the phrase says. */

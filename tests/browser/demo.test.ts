@@ -26,7 +26,7 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await expect(grid(page, /Phrases/)).toBeVisible();
   await picture(page, 'phrases');
   await view(page, 'Gaps');
-  await expect(page.getByRole('table', { name: 'Monthly sales per seller' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Monthly sales and books on sale' })).toBeVisible();
   await picture(page, 'gaps');
   await view(page, 'Brief');
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue(/Beekeeping/);

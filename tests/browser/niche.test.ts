@@ -52,7 +52,7 @@ test('search, expand through trouble, calibrate, decide, start two books', async
   await page.keyboard.press(' ');
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('Shift+ArrowDown');
-  await expect(page.getByText('3 chosen')).toBeVisible();
+  await expect(page.getByText('3 selected')).toBeVisible();
   await page.keyboard.press('k');
   await expect(page.getByText(/^3 of \d+ phrases are candidates/)).toBeVisible();
   await page.getByRole('button', { name: 'Group by keyword' }).click();
@@ -65,7 +65,7 @@ test('search, expand through trouble, calibrate, decide, start two books', async
 
   // Gaps from what was looked up.
   await view(page, 'Gaps');
-  await expect(page.getByRole('table', { name: 'Monthly sales per seller' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Monthly sales and books on sale' })).toBeVisible();
   await noSeriousFindings(page, 'gaps');
 
   // Calibrated with own sales: the estimates follow at once.
@@ -214,6 +214,48 @@ test('a slow shop, damaged rows, and a watch that tells what changed', async ({ 
   } finally {
     await passDays(-300);
   }
+});
+
+test('an import that leaves rows behind says so and offers only those; undo gives each rival back its own mark', async ({
+  page,
+}) => {
+  await look(page, 'otter journal');
+  await view(page, 'Rivals');
+  await page.getByRole('button', { name: 'Import…' }).click();
+  const dialog = page.getByRole('dialog');
+  const damaged = Array.from({ length: 12 }, (_, i) => `Otter ${i};far`);
+  await page
+    .getByLabel('Paste from a spreadsheet, or CSV')
+    .fill(['Title;Rank', 'Otter A;#45,678', 'Otter B;2,000', ...damaged].join('\n'));
+  await expect(page.getByText('2 rows can be read, 12 cannot')).toBeVisible();
+  // However many rows are to be fixed, the columns stay in view.
+  const columns = dialog.getByRole('table', { name: 'Columns' });
+  expect((await columns.boundingBox())!.height).toBeGreaterThan(100);
+  await dialog.getByRole('button', { name: 'Import 2 rows' }).click();
+  await expect(dialog.getByText('2 rows are in.')).toBeVisible();
+  await expect(page.getByText('0 rows can be read, 12 cannot')).toBeVisible();
+  await dialog.getByLabel('Rank', { exact: true }).first().fill('900');
+  await dialog.getByRole('button', { name: 'Import 1 row' }).click();
+  await expect(dialog.getByText('3 rows are in.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+
+  await page.getByLabel('Show').click();
+  await page.getByRole('option', { name: 'My own rows' }).click();
+  const rivals = grid(page, /Rivals/);
+  await expect(rivals.getByRole('checkbox', { name: /^Select Otter/ })).toHaveCount(3);
+  const left = rivals.getByTitle('Not really comparable');
+  await rivals.getByRole('checkbox', { name: 'Select Otter A' }).check();
+  await page.getByRole('button', { name: 'Not comparable' }).click();
+  await expect(left).toHaveCount(1);
+  // One of the three is left out already; all are included, and undo leaves out that one alone.
+  await rivals.getByRole('checkbox', { name: 'Select all' }).check();
+  await page.getByRole('button', { name: 'Include', exact: true }).click();
+  await expect(left).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(left).toHaveCount(1);
+  await expect(
+    rivals.getByRole('row', { name: /Otter A/ }).getByTitle('Not really comparable'),
+  ).toBeVisible();
 });
 
 test('columns are hidden, moved and made wider, and stay so', async ({ page }) => {

@@ -7,18 +7,24 @@ const list = v.pipe(
   v.maxLength(MOST_IN_LIST, `has more than ${MOST_IN_LIST} entries.`),
 );
 
-/** The words phrases are expanded by; the publisher's to change. */
+const splitList = (words: string) => words.split(', ');
+
+/** Words that shops refuse in titles and keywords, or that promise what a book cannot keep. From memory. */
+const RISKY = splitList(
+  'official, licensed, authorized, trademark, bestseller, best seller, number one, free, guaranteed, cure, diagnose',
+);
+
+/** The words phrases are expanded by, and those to be careful with; the publisher's to change. */
 export const ListsSchema = exactObject({
   audiences: list,
   formats: list,
   numbers: list,
   occasions: list,
   kinds: list,
+  risky: v.optional(list, RISKY),
 });
 
 export type PhraseLists = v.InferOutput<typeof ListsSchema>;
-
-const splitList = (words: string) => words.split(', ');
 
 export const DEFAULT_LISTS: PhraseLists = {
   audiences: splitList(
@@ -30,4 +36,5 @@ export const DEFAULT_LISTS: PhraseLists = {
   kinds: splitList(
     'word search, word hunt, journal, notebook, diary, log book, logbook, tracker, planner, coloring book, sudoku, mazes, crosswords, activity book, guest book, memory book',
   ),
+  risky: RISKY,
 };

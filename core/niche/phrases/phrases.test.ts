@@ -105,6 +105,7 @@ describe('gaps', () => {
     demand,
     sellers,
     itself: phrase === 'bee word search',
+    searches: null,
   });
   it('demand with few books on sale comes first; empty corners are no gaps', () => {
     const table = gapTable(
@@ -119,6 +120,7 @@ describe('gaps', () => {
       'audience',
       'format',
       50,
+      0.1,
     );
     expect(table.best.map(({ row, column }) => `${row} ${column}`)).toEqual([
       'adults any format',
@@ -129,5 +131,25 @@ describe('gaps', () => {
     expect(at('kids', 'large print')).toMatchObject({ demand: 400, sellers: 1, results: 49, share: 8 });
     expect(at('kids', 'large print')!.phrases).toHaveLength(2);
     expect(at('adults', 'large print')).toBeNull();
+  });
+
+  it('what is searched for and on sale nowhere is a gap; what nobody asks for is left out', () => {
+    const table = gapTable(
+      [
+        known('bee word search for adults', 900, 18),
+        { ...known('bee word search for nurses', 0, 0), results: 0, searches: 700 },
+        { ...known('bee word search for dads', 0, 0), results: 0, searches: null },
+      ],
+      'audience',
+      'format',
+      50,
+      0.1,
+    );
+    // 700 searches sell 70 copies, to a single book.
+    expect(table.best.map(({ row, share }) => [row, share])).toEqual([
+      ['nurses', expect.closeTo(70, 9)],
+      ['adults', 18],
+    ]);
+    expect(table.rows).toEqual(['adults', 'nurses']);
   });
 });

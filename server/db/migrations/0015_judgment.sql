@@ -5,4 +5,5 @@ ALTER TABLE "phrase" ADD COLUMN "earnings" double precision;--> statement-breakp
 ALTER TABLE "look" DROP COLUMN "points";--> statement-breakpoint
 ALTER TABLE "look" DROP COLUMN "newcomer";--> statement-breakpoint
 ALTER TABLE "phrase" DROP COLUMN "points";--> statement-breakpoint
-UPDATE "niche_assumptions" SET "assumptions" = "assumptions" - 'scales' - 'weights' - 'words' #- '{newcomer,reachesBest}' #- '{newcomer,reachesWorst}';
+UPDATE "niche_assumptions" SET "assumptions" = "assumptions" - 'scales' - 'weights' - 'words' #- '{newcomer,reachesBest}' #- '{newcomer,reachesWorst}';--> statement-breakpoint
+UPDATE "phrase" SET "word" = NULL;

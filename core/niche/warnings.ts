@@ -1,0 +1,49 @@
+import type { Brief } from './brief.ts';
+import type { Verdict } from './verdict.ts';
+
+/** What is known beside a brief. */
+export interface Surroundings {
+  /** Titles of the rivals. */
+  titles: readonly string[];
+  /** The publisher's own books that were started for this phrase. */
+  ownBooks: readonly string[];
+  /** Words that get books refused or sued over; the publisher's to change. */
+  risky: readonly string[];
+  press: Verdict['press'];
+  /** ISO 8601 day. */
+  today: string;
+}
+
+/** From this share on, one press among the best sellers is worth a word. */
+const STRONG_PRESS = 0.3;
+
+const plain = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
+/** What is worth a second look before a book is made from a brief, each in a sentence that says what to do. */
+export function briefWarnings(brief: Brief, around: Surroundings): string[] {
+  const told: string[] = [];
+  const title = plain(brief.title);
+  const twin = title && around.titles.find((one) => plain(one) === title);
+  if (twin) told.push(`A rival is called “${twin}”. Choose another title.`);
+  const said = ` ${[brief.title, brief.subtitle, ...brief.keywords].map(plain).join(' | ')} `;
+  const risky = around.risky.filter((word) => plain(word) && said.includes(` ${plain(word)} `));
+  if (risky.length)
+    told.push(
+      `${risky.map((word) => `“${word}”`).join(', ')} in title or keywords may be refused. Use other words, or change the list under Assumptions.`,
+    );
+  if (around.ownBooks.length)
+    told.push(
+      `You already have a book for “${brief.phrase}”: ${around.ownBooks.map((one) => `“${one}”`).join(', ')}. Another one sells beside it.`,
+    );
+  if (around.press && around.press.share >= STRONG_PRESS)
+    told.push(
+      `${around.press.name} holds ${Math.round(around.press.share * 100)}% of the copies of the best sellers. Look at what those books have in common.`,
+    );
+  if (brief.publishBy && brief.publishBy < around.today)
+    told.push('The day to publish by has passed. Choose another occasion, or none.');
+  return told;
+}
