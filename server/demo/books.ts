@@ -27,6 +27,7 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
       ...common,
       id: idFor('hunt'),
       seed: 'moth-7',
+      brief: { niche: 'beekeeping word search', audience: 'adults' },
       title: 'The Beekeeper’s Word Hunt',
       subtitle: '84 word searches from the hive',
       series: { name: 'Hive & Hedge', volume: 2 },
