@@ -66,7 +66,7 @@ export function BriefForm({
   const warnings = briefWarnings(draft, {
     titles: (rivals ?? []).map(({ title }) => title),
     ownBooks,
-    risky: assumptions.lists.risky,
+    lists: assumptions.lists,
     press: verdict?.press ?? null,
     today: new Date().toISOString().slice(0, 10),
   });

@@ -1,6 +1,9 @@
 import { Star } from 'lucide-react';
-import { EXPANSIONS } from '#core/niche/index.ts';
+import { useMemo } from 'react';
+import type { Formatting } from '#core/formats.ts';
+import { daysBetween, EXPANSIONS, OLD_DAYS } from '#core/niche/index.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { Mark } from '../parts/mark.tsx';
 import { type RowGroup, RowTable } from '../parts/row-table.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
@@ -25,12 +28,13 @@ export type PhraseSort =
   | 'sellers'
   | 'price'
   | 'earnings'
-  | 'word';
+  | 'word'
+  | 'day';
 
 const wayName = (way: PhraseRow['way']): string =>
   way === 'itself' ? 'the phrase' : way === 'own' ? 'your own' : EXPANSIONS[way];
 
-const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
+const columnsOf = (formats: Formatting): RowColumn<PhraseRow, PhraseSort>[] => [
   {
     key: 'phrase',
     upwards: true,
@@ -74,7 +78,17 @@ const COLUMNS: RowColumn<PhraseRow, PhraseSort>[] = [
   { key: 'price', name: 'Price', width: 66, show: ({ price }) => dollars(price) },
   { key: 'volume', name: 'Searches/mo', width: 92, show: ({ volume }) => count(volume) },
   { key: 'way', upwards: true, name: 'Found by', width: 118, left: true, show: ({ way }) => wayName(way) },
+  {
+    key: 'day',
+    name: 'Checked',
+    width: 112,
+    show: ({ day }) => (day ? formats.day(day) : NOTHING),
+    color: ({ day }) => (day && isOld(day) ? 'warning.main' : undefined),
+    hint: ({ day }) => (day && isOld(day) ? `More than ${OLD_DAYS} days old. Look it up again.` : undefined),
+  },
 ];
+
+const isOld = (day: string): boolean => daysBetween(day, new Date().toISOString()) > OLD_DAYS;
 
 /** Compares two phrases by a column; what is not known comes last. */
 export function comparePhrases(by: PhraseSort, down: boolean): (a: PhraseRow, b: PhraseRow) => number {
@@ -108,11 +122,13 @@ export function PhrasesTable({
   onChosen: (ids: ReadonlySet<string>) => void;
   onStar: (ids: string[], chosen: boolean) => void;
 }) {
+  const formats = useFormats();
+  const columns = useMemo(() => columnsOf(formats), [formats]);
   return (
     <RowTable<PhraseRow, PhraseSort>
       label="Phrases"
       keysTold="Arrows move, Space selects, K adds to keywords"
-      columns={COLUMNS}
+      columns={columns}
       count={lines.length}
       lineAt={(index) => lines[index]!}
       idOf={({ id }) => id}

@@ -1,21 +1,22 @@
 import Box from '@mui/material/Box';
 import { ArrowDown, ArrowUp, EqualNot, Eye, Pencil } from 'lucide-react';
-import { counts, type Rival, type SortKey } from '#core/niche/index.ts';
+import { useMemo } from 'react';
+import { authorShares, counts, type Rival, type SortKey } from '#core/niche/index.ts';
 import { inches } from '#core/units.ts';
 import { useFormats } from '../parts/formats.tsx';
 import { Mark } from '../parts/mark.tsx';
 import { RowTable } from '../parts/row-table.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
 import { useNiche } from './niche-desk.tsx';
-import { copies, count, dollars, NOTHING, wholeDollars } from './show.ts';
+import { copies, count, dollars, NOTHING, percent, wholeDollars } from './show.ts';
 
 type ColumnKey = SortKey | 'moved';
 
 /** Columns left out where there is less room. */
 const LEFT_OUT: Record<'whole' | 'beside a rival' | 'short', ReadonlySet<ColumnKey>> = {
   whole: new Set(),
-  'beside a rival': new Set(['printCost', 'age']),
-  short: new Set(['printCost', 'moved', 'age', 'pages']),
+  'beside a rival': new Set(['author', 'printCost', 'age']),
+  short: new Set(['author', 'printCost', 'moved', 'age', 'pages']),
 };
 
 /** The rivals: sorted by any column, chosen by mouse or keys, marked where they stand. */
@@ -40,6 +41,7 @@ export function RivalsTable({
 }) {
   const { rivals, moves, mark, latest } = useNiche();
   const formats = useFormats();
+  const authors = useMemo(() => authorShares(rivals ?? []), [rivals]);
   const today = latest ? Date.parse(latest.day) : 0;
   const columns: RowColumn<Rival, ColumnKey>[] = [
     {
@@ -72,6 +74,20 @@ export function RivalsTable({
           </Box>
         </>
       ),
+    },
+    {
+      key: 'author',
+      upwards: true,
+      name: 'Author',
+      width: 116,
+      left: true,
+      show: ({ penName }) => penName || NOTHING,
+      hint: ({ penName }) => {
+        const author = authors.get(penName);
+        return author
+          ? `${penName}: ${author.books} ${author.books === 1 ? 'book' : 'books'} here, ${percent(author.share)} of the copies`
+          : undefined;
+      },
     },
     {
       key: 'trim',

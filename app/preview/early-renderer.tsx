@@ -29,7 +29,7 @@ export function EarlyRenderer() {
     return draws && loaderData ? [draws(loaderData)] : [];
   })[0];
   if (!early) return null;
-  const begun = `window.${EARLY_RENDERER}=new Worker(${JSON.stringify(rendererUrl)},{type:'module',name: 'renderer'})`;
+  const begun = `window.${EARLY_RENDERER}=new Worker(${JSON.stringify(rendererUrl)},{type:'module',name:'renderer'})`;
   const script = `(${begun}).postMessage(${JSON.stringify({ begin: early } satisfies EarlyWork)})`;
   return (
     <script nonce={nonce} suppressHydrationWarning>

@@ -99,7 +99,7 @@ describe('when', () => {
     const plainly = {
       titles: ['Other Bees'],
       ownBooks: [],
-      risky: lists.risky,
+      lists,
       press: null,
       today: '2026-11-24',
     };
@@ -122,6 +122,10 @@ describe('when', () => {
     expect(told({}, { ownBooks: ['Bees'] })[0]).toMatch(/You already have a book for/);
     expect(told({}, { press: { name: 'Una', share: 0.29 } })).toEqual([]);
     expect(told({}, { press: { name: 'Una', share: 0.41 } })[0]).toMatch(/^Una holds 41%/);
+    expect(told({ phrase: 'bee sudoku', kinds: ['ruled'] })).toEqual([
+      'Pages of the kind “sudoku” cannot be made yet. The book starts with ruled pages in their place.',
+    ]);
+    expect(told({ phrase: 'bee journal', kinds: ['ruled'] })).toEqual([]);
     expect(told({ publishBy: '2026-11-23' })[0]).toMatch(/has passed/);
     expect(told({ publishBy: '2026-11-24' })).toEqual([]);
   });

@@ -14,9 +14,13 @@ export interface LookAt {
 /** Ranks are averaged over looks that lie so near to the latest, in days. */
 export const RANKS_OF_DAYS = 60;
 /** From so many months on, the season is taken out. */
-const MONTHS_OF_A_SEASON = 10;
+export const MONTHS_OF_A_SEASON = 10;
 
-const daysBetween = (from: string, to: string): number =>
+/** A look that is older says less. In days. */
+export const OLD_DAYS = 30;
+
+/** Whole days from one ISO 8601 day to another. */
+export const daysBetween = (from: string, to: string): number =>
   Math.round((Date.parse(to.slice(0, 10)) - Date.parse(from.slice(0, 10))) / 86_400_000);
 const mean = (values: readonly number[]): number => values.reduce((sum, n) => sum + n, 0) / values.length;
 

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { histogram, indexRivals, niceStep, type RivalFilter, scatterPoints, trimShares } from './index.ts';
+import {
+  authorShares,
+  histogram,
+  indexRivals,
+  niceStep,
+  type RivalFilter,
+  scatterPoints,
+  trimShares,
+} from './index.ts';
 import { indexed } from './rivals.sample.ts';
 
 const DAY = '2026-11-24';
@@ -101,6 +109,23 @@ describe('the rivals on the table', () => {
 });
 
 describe('charts', () => {
+  it('authors are counted with their books and their share of the copies', () => {
+    const rivals = [
+      indexed({ id: 'a', penName: 'Una', rank: 1000 }),
+      indexed({ id: 'b', penName: 'Una', rank: null }),
+      indexed({ id: 'c', penName: 'Ivo', rank: 1000 }),
+      indexed({ id: 'd', penName: 'Ivo', rank: 10, hidden: true }),
+      indexed({ id: 'e', penName: '', rank: 10 }),
+    ];
+    expect([...authorShares(rivals)]).toEqual([
+      ['Una', { books: 2, share: 0.5 }],
+      ['Ivo', { books: 1, share: 0.5 }],
+    ]);
+    const table = indexRivals(rivals, DAY);
+    const sorted = table.sort(table.filterBy({}).rowIndices, 'author', false);
+    expect(Array.from(sorted, (i) => rivals[i]!.penName)).toEqual(['', 'Ivo', 'Una', 'Una']);
+  });
+
   it('bars hold every known value once, in even steps from a round number', () => {
     fc.assert(
       fc.property(some, (rows) => {

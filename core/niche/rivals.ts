@@ -22,7 +22,7 @@ export const RIVAL_NUMBERS = [
   'pages',
 ] as const;
 export type RivalNumber = (typeof RIVAL_NUMBERS)[number];
-export type SortKey = RivalNumber | 'title' | 'age' | 'trim';
+export type SortKey = RivalNumber | 'title' | 'author' | 'age' | 'trim';
 export type Range = readonly [min: number, max: number];
 
 /** What is shown of the rivals. A range takes in both its ends; rows without the number fall out of it. */
@@ -175,10 +175,10 @@ export function indexRivals(rivals: readonly Rival[], day: string) {
     const kept = orders.get(by);
     if (kept) return kept;
     let made: { order: Uint32Array; known: number };
-    if (by === 'title') {
-      const titles = rivals.map(({ title }) => title.toLowerCase());
-      const order = Uint32Array.from(titles.keys()).sort((a, b) =>
-        titles[a]! < titles[b]! ? -1 : titles[a]! > titles[b]! ? 1 : a - b,
+    if (by === 'title' || by === 'author') {
+      const words = rivals.map(({ title, penName }) => (by === 'title' ? title : penName).toLowerCase());
+      const order = Uint32Array.from(words.keys()).sort((a, b) =>
+        words[a]! < words[b]! ? -1 : words[a]! > words[b]! ? 1 : a - b,
       );
       made = { order, known: n };
     } else {
@@ -220,6 +220,23 @@ export function indexRivals(rivals: readonly Rival[], day: string) {
     return made;
   }
   return { numbers, trims, trimOf, filterBy, sort, logs };
+}
+
+/** What each author has of the rivals that count: books, and the share of all copies. */
+export function authorShares(rivals: readonly Rival[]): Map<string, { books: number; share: number }> {
+  const authors = new Map<string, { books: number; copies: number }>();
+  let all = 0;
+  for (const rival of rivals) {
+    if (!rival.penName || !counts(rival)) continue;
+    const known = authors.get(rival.penName) ?? { books: 0, copies: 0 };
+    known.books++;
+    known.copies += rival.copies ?? 0;
+    all += rival.copies ?? 0;
+    authors.set(rival.penName, known);
+  }
+  return new Map(
+    [...authors].map(([name, { books, copies }]) => [name, { books, share: all ? copies / all : 0 }]),
+  );
 }
 
 export type IndexedRivals = ReturnType<typeof indexRivals>;

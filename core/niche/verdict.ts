@@ -1,6 +1,7 @@
 import type { NicheAssumptions } from './assumptions.ts';
 import type { SalesCurve } from './curve.ts';
 import type { EstimatedComparable } from './estimate.ts';
+import { MONTHS_OF_A_SEASON, OLD_DAYS } from './looked.ts';
 import { type Evidence, isNew, type Outlook, outlook } from './outlook.ts';
 import { median, quantile } from './quantile.ts';
 
@@ -249,9 +250,7 @@ function pressOf(top: readonly EstimatedComparable[], demand: number): Verdict['
 /** From memory: what lowers confidence, and how far. */
 const FEW_BOOKS = 15;
 const VERY_FEW_BOOKS = 5;
-const OLD_DAYS = 30;
 const VERY_OLD_DAYS = 120;
-const ENOUGH_MONTHS = 10;
 /** A rank so far beyond those of the publisher's own pairs is outside of what they tell. */
 const OUTSIDE = 3;
 
@@ -273,7 +272,7 @@ function confidenceOf(
   if (age > VERY_OLD_DAYS) low.push(`The latest look is ${age} days old.`);
   else if (age > OLD_DAYS) fair.push(`The latest look is ${age} days old.`);
   if (looks < 2) fair.push('It rests on a single look.');
-  if (months < ENOUGH_MONTHS)
+  if (months < MONTHS_OF_A_SEASON)
     fair.push(
       `Your looks cover ${months === 1 ? MONTH.format(new Date(`${day}T12:00:00Z`)) : `${months} months of the year`}; the season is not taken out.`,
     );

@@ -1,4 +1,5 @@
-import type { Brief } from './brief.ts';
+import { BRIEF_KINDS, type Brief } from './brief.ts';
+import { type PhraseLists, partsOf } from './phrases/index.ts';
 import type { Verdict } from './verdict.ts';
 
 /** What is known beside a brief. */
@@ -7,8 +8,8 @@ export interface Surroundings {
   titles: readonly string[];
   /** The publisher's own books that were started for this phrase. */
   ownBooks: readonly string[];
-  /** Words that get books refused or sued over; the publisher's to change. */
-  risky: readonly string[];
+  /** The kinds of book by which a phrase is read, and the words to be careful with. */
+  lists: PhraseLists;
   press: Verdict['press'];
   /** ISO 8601 day. */
   today: string;
@@ -16,6 +17,9 @@ export interface Surroundings {
 
 /** From this share on, one press among the best sellers is worth a word. */
 const STRONG_PRESS = 0.3;
+
+/** Kinds of book that there are pages for: puzzles of words, and lines to write on. */
+const WITH_PAGES = /^(word ?(search|hunt|find)|journal|notebook|diary)/;
 
 const plain = (text: string): string =>
   text
@@ -26,11 +30,16 @@ const plain = (text: string): string =>
 /** What is worth a second look before a book is made from a brief, each in a sentence that says what to do. */
 export function briefWarnings(brief: Brief, around: Surroundings): string[] {
   const told: string[] = [];
+  const { kind } = partsOf(brief.phrase, around.lists);
+  if (kind && !WITH_PAGES.test(kind))
+    told.push(
+      `Pages of the kind “${kind}” cannot be made yet. The book starts with ${brief.kinds.map((one) => BRIEF_KINDS[one].toLowerCase()).join(' and ')} in their place.`,
+    );
   const title = plain(brief.title);
   const twin = title && around.titles.find((one) => plain(one) === title);
   if (twin) told.push(`A rival is called “${twin}”. Choose another title.`);
   const said = ` ${[brief.title, brief.subtitle, ...brief.keywords].map(plain).join(' | ')} `;
-  const risky = around.risky.filter((word) => plain(word) && said.includes(` ${plain(word)} `));
+  const risky = around.lists.risky.filter((word) => plain(word) && said.includes(` ${plain(word)} `));
   if (risky.length)
     told.push(
       `${risky.map((word) => `“${word}”`).join(', ')} in title or keywords may be refused. Use other words, or change the list under Assumptions.`,

@@ -8,6 +8,7 @@ import {
   estimate,
   MOST_KEYWORDS,
   KEYWORD_LETTERS as MOST_LETTERS,
+  partsOf,
   recipeFromBrief,
 } from '#core/niche/index.ts';
 import { gather, words } from '#core/resources/index.ts';
@@ -144,9 +145,12 @@ export async function booksFor(workspaceId: string, phrase: string): Promise<str
   return rows.map(({ title }) => title);
 }
 
-/** The workspace's word bank whose name or words say most of what the phrase says. */
-async function bankFor(text: string, banks: KeptResource[]): Promise<KeptResource | undefined> {
-  const asked = text.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
+/**
+ * The workspace's word bank whose name or words say most of what a phrase is about; none where no bank says any of it: the
+ * words of another book would be worse than none.
+ */
+async function bankFor(topic: string, banks: KeptResource[]): Promise<KeptResource | undefined> {
+  const asked = topic.match(/\p{L}{3,}/gu) ?? [];
   const contents = await gather(
     Object.fromEntries(Object.entries(banks)),
     storeLoader(banks.map(({ hash }) => hash)),
@@ -154,9 +158,15 @@ async function bankFor(text: string, banks: KeptResource[]): Promise<KeptResourc
   const score = ({ name }: KeptResource, place: number) => {
     const list = contents.has(String(place)) ? contents.value(words, String(place)) : [];
     const said = `${name} ${list.join(' ')}`.toLowerCase();
-    return asked.filter((word) => said.includes(word.slice(0, 4))).length;
+    // Bees for beekeeping: by how a word begins, the more of it the better.
+    const begins = (start: string) => new RegExp(`(^|[^\\p{L}])${start}`, 'u').test(said);
+    return asked.reduce(
+      (sum, word) => sum + (begins(word.slice(0, 3)) ? 1 : 0) + (begins(word.slice(0, 5)) ? 1 : 0),
+      0,
+    );
   };
-  return banks.map((bank, i) => [bank, score(bank, i)] as const).sort((a, b) => b[1] - a[1])[0]?.[0];
+  const [best] = banks.map((bank, i) => [bank, score(bank, i)] as const).sort((a, b) => b[1] - a[1]);
+  return best && best[1] > 0 ? best[0] : undefined;
 }
 
 /** Starts a book from each of the briefs. @returns the books, in the order of the briefs */
@@ -171,9 +181,10 @@ export async function startBooks(
     .from(brief)
     .innerJoin(niche, eq(niche.id, brief.nicheId))
     .where(and(eq(brief.workspaceId, workspaceId), inArray(brief.id, ids as string[])));
-  const [penName, banks] = await Promise.all([
+  const [penName, banks, { lists }] = await Promise.all([
     usualPenName(workspaceId, imprint),
     listResources(workspaceId, words.id),
+    assumptionsOf(workspaceId),
   ]);
   const books: string[] = [];
   for (const id of ids) {
@@ -184,7 +195,7 @@ export async function startBooks(
       seed: newId(),
       penName,
       imprint,
-      bank: await bankFor(row.brief.phrase, banks),
+      bank: await bankFor(partsOf(row.brief.phrase, lists).topic, banks),
     });
     const bookId = await createBook(workspaceId, recipe);
     await db().update(brief).set({ bookId }).where(mine(workspaceId, id));

@@ -37,7 +37,7 @@ test('a drawing that takes long says how far it is, and no longer when it is the
   context,
 }) => {
   await openBook(page, 'The Beekeeper’s Word Hunt');
-  await context.route(/press\.worker/, async (route) => {
+  await context.route(/renderer\.worker/, async (route) => {
     await new Promise((later) => setTimeout(later, 3000));
     await route.continue();
   });

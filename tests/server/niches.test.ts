@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { bookFrom, jobTicket } from '#core/book/index.ts';
 import { type Comparable, copiesAMonth, DEFAULT_ASSUMPTIONS, DEFAULT_CURVE } from '#core/niche/index.ts';
+import { writeWords } from '#core/resources/index.ts';
 import { openBook } from '#server/books.ts';
 import { closeDatabase, db, sql } from '#server/db/client.ts';
 import { look, nicheAssumptions, notice, rival, sighting } from '#server/db/niche-schema.ts';
@@ -67,6 +68,7 @@ import {
   putRivals,
   rivalsJson,
 } from '#server/niches/rivals.ts';
+import { keepResource } from '#server/resources/resources.ts';
 import { OPENING, openPress, type Press } from './press.ts';
 
 let press: Press;
@@ -528,6 +530,23 @@ describe('briefs', () => {
     expect(jobTicket(bookFrom(pocket)).trim).toEqual({ width: 360, height: 576 });
     expect((await briefsOf(own, id)).map(({ bookId }) => bookId)).toEqual(books);
     expect(await briefsOrDraft(own, id, 'beekeeping word search')).toHaveLength(2);
+  });
+
+  it('a book takes the words that fit its niche, and none where no word bank does', async () => {
+    const bank = (name: string, list: string[]) =>
+      keepResource(own, { type: 'words', name }, [writeWords(list)]);
+    await bank('Bees & hives', ['swarm', 'nectar']);
+    await bank('Kitchen', ['ladle', 'whisk']);
+    const wordsFor = async (phrase: string) => {
+      const id = await lookedAt(phrase);
+      const [first] = await briefsOrDraft(own, id, phrase);
+      const [bookId] = await startBooks(own, 'Tin Lantern Press', [first!.id]);
+      const { resources } = (await openBook(own, bookId!))!.recipe;
+      return Object.values(resources).map(({ name }) => name);
+    };
+    expect(await wordsFor('beekeeping word search')).toEqual(['Bees & hives']);
+    expect(await wordsFor('kitchen word search')).toEqual(['Kitchen']);
+    expect(await wordsFor('pottery word search')).toEqual([]);
   });
 
   it('one taken out is out of sight, and comes back to its place with what was decided', async () => {
