@@ -87,7 +87,7 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
         </Link>
       </Box>
       <Conditions title="Open, if all are met" conditions={decided} good />
-      <Conditions title="No demand or crowded, if met" conditions={against} />
+      <Conditions title="No demand or crowded, if met" conditions={against} wide />
     </Box>
   );
 }
@@ -123,17 +123,39 @@ function Conditions({
   title,
   conditions,
   good = false,
+  wide = false,
 }: {
   title: string;
   conditions: readonly Condition[];
   good?: boolean;
+  /** Under the others where there is less room, in two columns. */
+  wide?: boolean;
 }) {
   return (
-    <Box sx={{ px: 2.5, py: 2, borderLeft: '1px dashed', borderColor: 'divider', minWidth: 0 }}>
+    <Box
+      sx={{
+        px: 2.5,
+        py: 2,
+        borderLeft: '1px dashed',
+        borderColor: 'divider',
+        minWidth: 0,
+        ...(wide ? { gridColumn: { xs: '1 / -1', lg: 'auto' } } : {}),
+      }}
+    >
       <Typography variant="caption" component="h3">
         {title}
       </Typography>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, fontSize: 13, lineHeight: 1.3 }}>
+      <Box
+        component="ul"
+        sx={{
+          listStyle: 'none',
+          m: 0,
+          p: 0,
+          fontSize: 13,
+          lineHeight: 1.3,
+          ...(wide ? { columnCount: { xs: 2, lg: 1 } } : {}),
+        }}
+      >
         {conditions.map((one) => (
           <Box
             component="li"

@@ -35,8 +35,10 @@ export default function NicheSums() {
           p: 3,
           display: 'grid',
           gridTemplateColumns: 'minmax(0, 1fr)',
-          gridTemplateRows: 'auto auto minmax(0, 1fr)',
+          // Where the window is small the middle scrolls, and the table keeps some rows in view.
+          gridTemplateRows: 'auto auto minmax(180px, 1fr)',
           minHeight: 0,
+          overflow: 'auto',
           gap: 2,
         }}
       >
