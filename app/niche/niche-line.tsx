@@ -55,7 +55,7 @@ export function NicheLine({
     <Paper
       sx={{
         display: 'grid',
-        gridTemplateColumns: '34px 118px minmax(0, 1fr) 80px 262px',
+        gridTemplateColumns: '34px 118px minmax(0, 1fr) 90px 262px',
         columnGap: 3,
         alignItems: 'center',
         px: 2,
