@@ -182,4 +182,23 @@ describe('cells', () => {
     expect(readDay('2023-11', { days: 'day first' })).toEqual({ value: '2023-11-01' });
     expect(readDay('13 2023', { days: 'day first' })).toHaveProperty('problem');
   });
+
+  it('what a table from here says is read back: guarded signs, category, black ink, yen', () => {
+    const text = csvOf([
+      ['title', 'author', 'price', 'ink', 'category', 'id'],
+      ['=SUM of Bees', '-dash', '¥1,200', 'B&W', 'Word searches › Garden', 'own-7f'],
+    ]);
+    expect(text).toContain("'=SUM of Bees");
+    expect(bring(text).rows).toEqual([
+      expect.objectContaining({
+        id: 'own-7f',
+        title: '=SUM of Bees',
+        penName: '-dash',
+        // 1,200 yen at the usual rate of 0.0067 dollars.
+        price: 8.04,
+        ink: 'black',
+        category: 'Word searches › Garden',
+      }),
+    ]);
+  });
 });
