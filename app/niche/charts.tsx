@@ -149,7 +149,7 @@ function SalesChart({ desk, question, x, height, show }: DotsProps) {
           axisLine={false}
           {...axis}
         />
-        <Dots scatterPoints={data} rivals={rivals} />
+        <Dots dots={data} rivals={rivals} />
       </ScatterChart>
     </ChartFrame>
   );
@@ -159,7 +159,7 @@ function SalesChart({ desk, question, x, height, show }: DotsProps) {
  * Dots as large as the books they stand for, and a word about the one under the pointer. Drawn on the axes of the
  * chart, but not as its own scatter, which puts handlers on every dot and takes half as long again.
  */
-function Dots({ scatterPoints: all, rivals }: { scatterPoints: Dot[]; rivals: NicheDesk['rivals'] }) {
+function Dots({ dots: all, rivals }: { dots: Dot[]; rivals: NicheDesk['rivals'] }) {
   const [x, y] = [useXAxisScale(), useYAxisScale()];
   const [over, setOver] = useState<(Dot & { circle: SVGElement }) | null>(null);
   if (!x || !y) return null;

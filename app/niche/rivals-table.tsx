@@ -171,7 +171,11 @@ export function RivalsTable({
         n: (ids) => mark(ids, { notComparable: true }, `${many(ids)} marked as not comparable`),
         w: (ids) => mark(ids, { watched: true }, `${many(ids)} under watch`),
       }}
-      empty="No rivals match. Remove a filter."
+      empty={
+        rivals?.length
+          ? 'No rivals match. Remove a filter.'
+          : 'No book on sale matches this phrase. Import your own rivals, or expand the phrase.'
+      }
     />
   );
 }

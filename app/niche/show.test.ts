@@ -22,6 +22,7 @@ describe('numbers for people', () => {
     [count(0), '0'],
     [count(null), NOTHING],
     [copies(3.149), '3.1'],
+    [copies(0), '0'],
     [copies(9.99), '10.0'],
     [copies(10.4), '10'],
     [copies(null), NOTHING],

@@ -8,7 +8,7 @@ export const count = (value: number | null): string => (value === null ? NOTHING
 
 /** Copies: few of them are worth a decimal. */
 export const copies = (value: number | null): string =>
-  value === null ? NOTHING : value < 10 ? value.toFixed(1) : count(value);
+  value === null ? NOTHING : value > 0 && value < 10 ? value.toFixed(1) : count(value);
 
 export const dollars = (value: number | null): string =>
   value === null ? NOTHING : `${value < 0 ? '−' : ''}$${Math.abs(value).toFixed(2)}`;

@@ -106,12 +106,20 @@ const Earnings = ({
   </>
 );
 
-const saidOdds = ({ sell, of, low, high }: Odds, which: 'new' | 'all'): string =>
-  of === 0
-    ? which === 'new'
-      ? 'No new books were read.'
-      : ''
-    : `${count(sell)} of ${count(of)} ${which === 'new' ? 'new books' : 'books read'} ${sell === 1 ? 'sells' : 'sell'}${which === 'new' ? `, the middle half ${copies(low)} to ${copies(high)} copies a month` : ''}.`;
+/** Of fewer books a middle half says nothing. */
+const LEAST_OF_A_HALF = 4;
+
+/** “2 of 15 new books sell, the middle half 3 to 9 copies a month.” */
+function saidOdds({ sell, of, low, high }: Odds, which: 'new' | 'all'): string {
+  if (of === 0) return which === 'new' ? 'No new books were read.' : '';
+  const books =
+    which === 'new' ? `new ${of === 1 ? 'book' : 'books'}` : `${of === 1 ? 'book' : 'books'} read`;
+  const half =
+    which === 'new' && of >= LEAST_OF_A_HALF
+      ? `, the middle half ${copies(low)} to ${copies(high)} copies a month`
+      : '';
+  return `${count(sell)} of ${count(of)} ${books} ${sell === 1 ? 'sells' : 'sell'}${half}.`;
+}
 
 const boundOf = ({ bound, unit, from }: Condition): string => {
   const value = unit === 'share' ? percent(bound) : unit === 'money' ? wholeDollars(bound) : count(bound);

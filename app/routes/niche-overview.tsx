@@ -15,7 +15,7 @@ import { dollars, percent } from '../niche/show.ts';
 import { useSorted } from '../niche/use-sorted.ts';
 import { VerdictStrip } from '../niche/verdict-strip.tsx';
 
-/** What there is to decide, on one sheet: phrases, verdict, charts, rivals, and what the sums say. */
+/** What there is to decide, on one sheet: phrases, verdict, charts, rivals, and a summary. */
 export default function NicheSums() {
   const { niche, verdict, rivals, latest, curve, assumptions } = useNiche();
   const { rowIndices, sort, onSort } = useSorted();
@@ -49,9 +49,13 @@ export default function NicheSums() {
             {latest ? 'Loading rivals…' : 'Waiting for Wrenfair… Results will appear here.'}
           </Typography>
         )}
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 3 }}>
-          <RivalCharts which="first" height={150} />
-        </Box>
+        {rivals?.length === 0 ? (
+          <span />
+        ) : (
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 3 }}>
+            <RivalCharts which="first" height={150} />
+          </Box>
+        )}
         {rivals && (
           <RivalsTable
             rowIndices={rowIndices}
