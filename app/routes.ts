@@ -30,6 +30,7 @@ export default [
   route('niches/:niche/rivals/:rival', 'routes/niche-rival.ts'),
   route('niches/:niche/marks', 'routes/niche-marks.ts'),
   route('niches/:niche/briefs/:brief', 'routes/save-brief.ts'),
+  route('niches/:niche/notes', 'routes/save-niche-notes.ts'),
   layout('routes/frame.tsx', [
     index('routes/desk.tsx'),
     route('niches', 'routes/niches.tsx'),

@@ -1,4 +1,5 @@
 import { and, count, eq, inArray, isNotNull, isNull, lt, notExists, sql as raw } from 'drizzle-orm';
+import { changedLabels, type LabelChange } from '#core/labels.ts';
 import { createBook, openBook } from './books.ts';
 import { db } from './db/client.ts';
 import { book, submission } from './db/schema.ts';
@@ -9,7 +10,6 @@ const MOST_TITLE = 200;
 const COPY = ' (copy)';
 /** How long a deleted book can be restored. */
 export const DAYS_KEPT = 30;
-export const MOST_LABELS = 12;
 /** How often it is looked for books that were deleted long ago. */
 export const REMOVE_DELETED_SECONDS = 3600;
 
@@ -95,7 +95,7 @@ export async function listLabels(workspaceId: string): Promise<{ label: string; 
 export async function labelBooks(
   workspaceId: string,
   ids: readonly string[],
-  { add, remove }: { add: readonly string[]; remove: readonly string[] },
+  change: LabelChange,
 ): Promise<void> {
   await db().transaction(async (tx) => {
     const rows = await tx
@@ -104,9 +104,10 @@ export async function labelBooks(
       .where(and(these(workspaceId, ids), isNull(book.deletedAt)))
       .for('update');
     for (const { id, labels } of rows) {
-      const kept = labels.filter((label) => !remove.includes(label));
-      const next = [...new Set([...kept, ...add])].slice(0, MOST_LABELS);
-      await tx.update(book).set({ labels: next }).where(eq(book.id, id));
+      await tx
+        .update(book)
+        .set({ labels: changedLabels(labels, change) })
+        .where(eq(book.id, id));
     }
   });
 }

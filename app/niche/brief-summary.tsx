@@ -5,7 +5,7 @@ import { BRIEF_KINDS } from '#core/niche/index.ts';
 import { DescriptionList } from '../parts/description-list.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { useNiche } from './niche-desk.tsx';
-import { dollars } from './show.ts';
+import { moneyOf } from './show.ts';
 
 /** The first brief, short. */
 export function BriefSummary() {
@@ -13,13 +13,17 @@ export function BriefSummary() {
   const { niche, briefs } = useNiche();
   const decided = briefs[0]?.brief;
   if (!decided) return null;
-  const { us, gb } = decided.prices as Record<string, number>;
   const rows: [string, string][] = [
     ['Title', decided.title],
     ['Contents', decided.kinds.map((kind) => BRIEF_KINDS[kind]).join(', ')],
     ['Trim', decided.trim],
     ['Pages', `${decided.pages}, ${decided.ink}`],
-    ['Price', `${us ? dollars(us) : '–'}${gb ? ` · £${gb.toFixed(2)}` : ''}`],
+    [
+      'Price',
+      Object.entries(decided.prices)
+        .map(([market, price]) => moneyOf(market).exact(price))
+        .join(' · '),
+    ],
     ['Keywords', `${decided.keywords.length}`],
     [
       'Publish by',

@@ -8,7 +8,14 @@ import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useFetcher, useSearchParams } from 'react-router';
 import { CartesianGrid, ComposedChart, Line, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
-import { copiesAMonth, copiesRange, DEFAULT_CURVE, fitCurve, INTERVAL_LEVEL } from '#core/niche/index.ts';
+import {
+  copiesAMonth,
+  copiesRange,
+  defaultCurve,
+  fitCurve,
+  INTERVAL_LEVEL,
+  researchMarkets,
+} from '#core/niche/index.ts';
 import { readTyped, salesTable } from '#core/niche/own/index.ts';
 import type { KeptPair } from '#server/niches/assumptions.ts';
 import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
@@ -24,23 +31,13 @@ const STEPS = 24;
 const minus = (value: number): string => value.toFixed(2).replace('-', '−');
 
 /** Own pairs of rank and sales, the curve they give, how sure it is, and which of them lie apart. */
-export function Calibration({
-  pairs,
-  market,
-  markets,
-  home,
-}: {
-  pairs: KeptPair[];
-  market: string;
-  markets: { id: string; name: string }[];
-  home: string;
-}) {
+export function Calibration({ pairs, market }: { pairs: KeptPair[]; market: string }) {
   const [, setSearch] = useSearchParams();
   const fetcher = useFetcher<{ problem?: string | null }>();
   const [bringing, setBringing] = useState(false);
-  const fitted = useMemo(() => fitCurve(pairs), [pairs]);
+  const fitted = useMemo(() => fitCurve(pairs, market), [pairs, market]);
   const fits = 'curve' in fitted && fitted.curve.slope < 0 ? fitted : null;
-  const curve = fits?.curve ?? DEFAULT_CURVE;
+  const curve = fits?.curve ?? defaultCurve(market);
   const ranks = pairs.map((pair) => pair.rank);
   const [low, high] = [Math.min(500, ...ranks), Math.max(300_000, ...ranks)];
   const line = Array.from({ length: STEPS + 1 }, (_, i) => {
@@ -48,7 +45,7 @@ export function Calibration({
     const range = copiesRange(at, curve);
     return {
       rank: at,
-      usual: copiesAMonth(at),
+      usual: copiesAMonth(at, defaultCurve(market)),
       fitted: copiesAMonth(at, curve),
       low: range.low,
       high: range.high,
@@ -96,7 +93,7 @@ export function Calibration({
           onChange={(event) => setSearch({ market: event.target.value })}
           sx={{ width: 150 }}
         >
-          {markets.map(({ id, name }) => (
+          {researchMarkets().map(({ id, name }) => (
             <MenuItem key={id} value={id}>
               {name}
             </MenuItem>
@@ -105,10 +102,7 @@ export function Calibration({
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
         A rank of one of your books, and the copies it sold in the 30 days around it. From four pairs on, all
-        estimates follow your curve instead of the default one.
-        {market === home
-          ? ''
-          : ' Wrenfair’s ranks are those of the home market; this curve is kept beside it.'}
+        estimates of this market follow your curve instead of the default one.
       </Typography>
       <ChartFrame question="Copies a month by rank" height={250}>
         <ComposedChart

@@ -25,7 +25,7 @@ import {
 import { tokens } from '../theme.ts';
 import { axis, ChartFrame, ChartTooltip, MARGIN, PLOT } from './chart-frame.tsx';
 import { type NicheDesk, useNiche } from './niche-desk.tsx';
-import { copies, count, dollars, wholeDollars } from './show.ts';
+import { copies, count } from './show.ts';
 
 type ChartNumber = RivalNumber | 'age';
 
@@ -104,7 +104,7 @@ interface DotsProps {
 
 /** A number against copies a month, on a scale of powers since a few books sell most of them. */
 function SalesChart({ desk, question, x, height, show }: DotsProps) {
-  const { indexed, rivals, filter, setFilter } = desk;
+  const { indexed, filter, setFilter } = desk;
   const rowIndices = usePlacesBut(desk, x);
   const data = useMemo(() => scatterPoints(indexed, rowIndices, x, 'copies'), [indexed, rowIndices, x]);
   const step = data.length
@@ -144,12 +144,12 @@ function SalesChart({ desk, question, x, height, show }: DotsProps) {
           scale="log"
           domain={[powers[0]!, powers.at(-1)!]}
           ticks={powers}
-          tickFormatter={count}
+          tickFormatter={(power: number) => (power < 1 ? String(power) : count(power))}
           width={PLOT.left}
           axisLine={false}
           {...axis}
         />
-        <Dots dots={data} rivals={rivals} />
+        <Dots dots={data} desk={desk} />
       </ScatterChart>
     </ChartFrame>
   );
@@ -159,11 +159,11 @@ function SalesChart({ desk, question, x, height, show }: DotsProps) {
  * Dots as large as the books they stand for, and a word about the one under the pointer. Drawn on the axes of the
  * chart, but not as its own scatter, which puts handlers on every dot and takes half as long again.
  */
-function Dots({ dots: all, rivals }: { dots: Dot[]; rivals: NicheDesk['rivals'] }) {
+function Dots({ dots: all, desk }: { dots: Dot[]; desk: NicheDesk }) {
   const [x, y] = [useXAxisScale(), useYAxisScale()];
   const [over, setOver] = useState<(Dot & { circle: SVGElement }) | null>(null);
   if (!x || !y) return null;
-  const rival = over && rivals?.[over.at];
+  const rival = over && desk.rivals?.[over.at];
   return (
     <g
       fill={tokens.verdigris}
@@ -198,7 +198,7 @@ function Dots({ dots: all, rivals }: { dots: Dot[]; rivals: NicheDesk['rivals'] 
               <>
                 <strong>{rival.title}</strong>
                 <br />
-                {dollars(rival.price)} · {copies(rival.copies)} copies a month
+                {desk.money.exact(rival.price)} · {copies(rival.copies)} copies a month
               </>
             )}
           </ChartTooltip>
@@ -254,8 +254,6 @@ function TrimChart({ desk, height }: { desk: NicheDesk; height: number }) {
   );
 }
 
-const PRICE = (value: number) => `$${value.toFixed(value % 1 ? 2 : 0)}`;
-
 interface PlotProps {
   desk: NicheDesk;
   height: number;
@@ -270,7 +268,7 @@ const FirstPlots = memo(function FirstPlots({ desk, height }: PlotProps) {
         question="At which prices do they sell?"
         x="price"
         height={height}
-        show={PRICE}
+        show={(value) => (value % 1 ? desk.money.exact(value) : desk.money.whole(value))}
       />
       <SpreadChart
         desk={desk}
@@ -299,7 +297,7 @@ const MorePlots = memo(function MorePlots({ desk, height }: PlotProps) {
         question="What do they earn a month?"
         by="earnings"
         height={height}
-        show={wholeDollars}
+        show={desk.money.whole}
       />
     </>
   );

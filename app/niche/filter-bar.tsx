@@ -8,7 +8,7 @@ import * as v from 'valibot';
 import type { RIVAL_NUMBERS, RivalFilter } from '#core/niche/index.ts';
 import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
 import { useNiche } from './niche-desk.tsx';
-import { count, dollars } from './show.ts';
+import { count } from './show.ts';
 
 const NAMES: Record<(typeof RIVAL_NUMBERS)[number] | 'age', string> = {
   rank: 'Rank',
@@ -50,7 +50,7 @@ const Range = v.pipe(
 
 /** What narrows the table: words, marks, ranges marked in a chart or typed, each taken off by itself. */
 export function FilterBar() {
-  const { filter, setFilter } = useNiche();
+  const { filter, setFilter, money } = useNiche();
   const [by, setBy] = useState<keyof typeof NAMES>('price');
   const without = (key: keyof RivalFilter) => {
     const { [key]: _, ...others } = filter;
@@ -61,7 +61,7 @@ export function FilterBar() {
     reset();
   });
   const number = (key: keyof typeof NAMES, value: number) =>
-    Number.isFinite(value) ? (MONEY.has(key) ? dollars(value) : count(value)) : '…';
+    Number.isFinite(value) ? (MONEY.has(key) ? money.exact(value) : count(value)) : '…';
   const chips: [key: keyof RivalFilter, label: string][] = [
     ...RANGES.flatMap((key): [keyof RivalFilter, string][] => {
       const range = filter[key];

@@ -1,5 +1,7 @@
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import { useRevalidator } from 'react-router';
 import {
+  type Brief,
   counts,
   type Filtered,
   type IndexedRivals,
@@ -20,15 +22,18 @@ import { isRunning, type Job, useJobs } from '../parts/jobs.tsx';
 import { offerUndo } from '../parts/notices.tsx';
 import { useRevalidateOnJobs } from '../parts/use-revalidate-on-jobs.ts';
 import { importRows } from './import/batches.ts';
-import { post } from './post.ts';
+import { post, saveOnto } from './post.ts';
 import { fetchRivals } from './rivals.ts';
+import { type Money, moneyOf } from './show.ts';
 
 /** A look as the page needs it. */
 export interface ShownLook {
   day: string;
+  source: 'market' | 'own';
   results: number;
   searches: number | null;
-  demand: number;
+  /** Monthly copies of the best sellers on that day. */
+  copies: number;
   unread: number;
   categories: { id: string; name: string; count: number }[];
 }
@@ -66,6 +71,10 @@ export interface NicheDesk extends GivenNiche {
   remove(ids: string[]): void;
   jobs: Job[];
   latest: ShownLook | null;
+  /** Changes the first brief, with an undo. @param words what was done */
+  changeBrief(changes: Partial<Brief>, words: string): void;
+  /** How money of the niche's market is written. */
+  money: Money;
 }
 
 const Context = createContext<NicheDesk | null>(null);
@@ -126,6 +135,29 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
     },
     [send, rivals],
   );
+  const { revalidate } = useRevalidator();
+  const first = given.briefs[0];
+  const changeBrief = useCallback(
+    (changes: Partial<Brief>, words: string) => {
+      if (!first) return;
+      const save = async (from: Brief, to: Brief) => {
+        const answer = await saveOnto(`/niches/${niche.id}/briefs/${first.id}`, from, to);
+        if (!answer.saved)
+          complain(
+            'conflict' in answer
+              ? 'The brief was changed in another tab. Look at it there, then try again.'
+              : answer.reason,
+          );
+        await revalidate();
+      };
+      const safely = (from: Brief, to: Brief) =>
+        void save(from, to).catch(() => complain('The brief could not be saved. Try again.'));
+      const changed = { ...first.brief, ...changes };
+      safely(first.brief, changed);
+      offerUndo(words, () => safely(changed, first.brief));
+    },
+    [first, niche.id, complain, revalidate],
+  );
   const remove = useCallback(
     (ids: string[]) => {
       const those = new Set(ids);
@@ -163,6 +195,8 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
         remove,
         jobs,
         latest,
+        changeBrief,
+        money: moneyOf(niche.market),
       }}
     >
       {children}

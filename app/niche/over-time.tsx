@@ -21,7 +21,7 @@ export function OverTime() {
           name={`${niche.phrase} snapshots`}
           rows={() => [
             ['day', 'results', 'monthly sales of the top 20'],
-            ...looks.map(({ day, results, demand }) => [day, results, demand.toFixed(1)]),
+            ...looks.map(({ day, results, copies: sold }) => [day, results, sold.toFixed(1)]),
           ]}
         />
       </Box>
@@ -29,7 +29,7 @@ export function OverTime() {
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
             Since {formats.day(moves.since)}: results {count(moves.resultsBefore)} → {count(latest.results)},
-            copies {copies(moves.demandBefore)} → {copies(latest.demand)}.
+            copies {copies(moves.copiesBefore)} → {copies(latest.copies)}.
           </Typography>
           {moves.changes.slice(0, 4).map(({ message }) => (
             <Typography key={message} variant="body2" sx={{ mb: 0.5 }}>
@@ -40,7 +40,7 @@ export function OverTime() {
             question="Monthly sales of the top 20"
             height={96}
             show={count}
-            points={looks.map(({ day, demand }) => ({ day, value: demand }))}
+            points={looks.map(({ day, copies: value }) => ({ day, value }))}
           />
           <LooksChart
             question="Search results"

@@ -7,8 +7,8 @@ import { count } from './show.ts';
 
 const REST_MS = 150;
 
-/** The phrase, with what others type that begins like it. */
-export function PhraseField() {
+/** The phrase, with what others of a market type that begins like it. */
+export function PhraseField({ market }: { market: string }) {
   const [text, setText] = useState('');
   const [found, setFound] = useState<{ phrase: string; volume: number | null }[]>([]);
   useEffect(() => {
@@ -18,7 +18,9 @@ export function PhraseField() {
     }
     const stop = new AbortController();
     const timer = setTimeout(() => {
-      void fetch(`/market/suggestions?${new URLSearchParams({ start: text })}`, { signal: stop.signal })
+      void fetch(`/market/suggestions?${new URLSearchParams({ market, start: text })}`, {
+        signal: stop.signal,
+      })
         .then((answer) => (answer.ok ? answer.json() : []))
         .then(setFound)
         .catch(() => {});
@@ -27,7 +29,7 @@ export function PhraseField() {
       clearTimeout(timer);
       stop.abort();
     };
-  }, [text]);
+  }, [text, market]);
   return (
     <Autocomplete
       freeSolo

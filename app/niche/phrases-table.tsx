@@ -7,16 +7,8 @@ import { useFormats } from '../parts/formats.tsx';
 import { Mark } from '../parts/mark.tsx';
 import { type RowGroup, RowTable } from '../parts/row-table.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
-import {
-  copies,
-  count,
-  dollars,
-  NOTHING,
-  sentence,
-  VERDICT_COLORS,
-  verdictOrder,
-  wholeDollars,
-} from './show.ts';
+import { useNiche } from './niche-desk.tsx';
+import { copies, count, type Money, NOTHING, sentence, VERDICT_COLORS, verdictOrder } from './show.ts';
 import { VerdictMark } from './verdict-mark.tsx';
 
 export type PhraseSort =
@@ -34,7 +26,7 @@ export type PhraseSort =
 const wayName = (way: PhraseRow['way']): string =>
   way === 'itself' ? 'the phrase' : way === 'own' ? 'your own' : EXPANSIONS[way];
 
-const columnsOf = (formats: Formatting): RowColumn<PhraseRow, PhraseSort>[] => [
+const columnsOf = (formats: Formatting, money: Money): RowColumn<PhraseRow, PhraseSort>[] => [
   {
     key: 'phrase',
     upwards: true,
@@ -70,12 +62,12 @@ const columnsOf = (formats: Formatting): RowColumn<PhraseRow, PhraseSort>[] => [
     key: 'earnings',
     name: 'Earns/mo',
     width: 76,
-    show: ({ earnings }) => wholeDollars(earnings),
+    show: ({ earnings }) => money.whole(earnings),
   },
   { key: 'results', upwards: true, name: 'Results', width: 74, show: ({ results }) => count(results) },
   { key: 'demand', name: 'Copies/mo', width: 84, show: ({ demand }) => copies(demand) },
   { key: 'sellers', upwards: true, name: 'Sellers', width: 66, show: ({ sellers }) => count(sellers) },
-  { key: 'price', name: 'Price', width: 66, show: ({ price }) => dollars(price) },
+  { key: 'price', name: 'Price', width: 66, show: ({ price }) => money.exact(price) },
   { key: 'volume', name: 'Searches/mo', width: 92, show: ({ volume }) => count(volume) },
   { key: 'way', upwards: true, name: 'Found by', width: 118, left: true, show: ({ way }) => wayName(way) },
   {
@@ -123,7 +115,8 @@ export function PhrasesTable({
   onStar: (ids: string[], chosen: boolean) => void;
 }) {
   const formats = useFormats();
-  const columns = useMemo(() => columnsOf(formats), [formats]);
+  const { money } = useNiche();
+  const columns = useMemo(() => columnsOf(formats, money), [formats, money]);
   return (
     <RowTable<PhraseRow, PhraseSort>
       label="Phrases"

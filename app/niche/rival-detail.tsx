@@ -3,15 +3,13 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Check, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { useRevalidator } from 'react-router';
 import type { Rival } from '#core/niche/index.ts';
 import { inches } from '#core/units.ts';
 import { DescriptionList } from '../parts/description-list.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { LooksChart } from './looks-chart.tsx';
 import { useNiche } from './niche-desk.tsx';
-import { post } from './post.ts';
-import { copies, count, dollars, wholeDollars } from './show.ts';
+import { copies, count } from './show.ts';
 
 interface Detail {
   /** Null when the shop did not say. */
@@ -41,17 +39,14 @@ const MARKS = [
 /** One rival: its cover and first pages, its numbers and how its rank moved, and what can be done with it. */
 export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => void }) {
   const formats = useFormats();
-  const { niche, mark, briefs } = useNiche();
-  const { revalidate } = useRevalidator();
+  const { niche, mark, briefs, money, changeBrief } = useNiche();
   const first = briefs[0];
   const inBrief = first?.brief.rivals.includes(rival.id) ?? false;
-  const toBrief = async () => {
-    if (!first) return;
-    const rivals = inBrief
-      ? first.brief.rivals.filter((id) => id !== rival.id)
-      : [...first.brief.rivals, rival.id];
-    await post(`/niches/${niche.id}/briefs/${first.id}`, { ...first.brief, rivals });
-    await revalidate();
+  const toBrief = () => {
+    const rivals = first?.brief.rivals ?? [];
+    if (inBrief)
+      changeBrief({ rivals: rivals.filter((id) => id !== rival.id) }, 'Taken off the brief’s rivals');
+    else changeBrief({ rivals: [...rivals, rival.id] }, 'Added to the brief’s rivals');
   };
   const [detail, setDetail] = useState<Detail | 'failed' | null>(null);
   const [tries, setTries] = useState(0);
@@ -70,11 +65,11 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
   }, [niche.id, rival.id, market, tries]);
   const known = detail === 'failed' ? null : detail;
   const rows: [string, string][] = [
-    ['Price → royalty', `${dollars(rival.price)} → ${dollars(rival.royalty)}`],
-    ['Print cost', dollars(rival.printCost)],
+    ['Price → royalty', `${money.exact(rival.price)} → ${money.exact(rival.royalty)}`],
+    ['Print cost', money.exact(rival.printCost)],
     ['Rank', count(rival.rank)],
     ['Copies a month', `${copies(rival.copies)} (${copies(rival.copiesLow)} to ${copies(rival.copiesHigh)})`],
-    ['Monthly earnings', wholeDollars(rival.earnings)],
+    ['Monthly earnings', money.whole(rival.earnings)],
     ['Reviews', count(rival.reviews)],
     [
       'Specifications',
@@ -118,7 +113,7 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
             variant="outlined"
             startIcon={inBrief ? <Check size={16} /> : undefined}
             aria-pressed={inBrief}
-            onClick={() => void toBrief()}
+            onClick={toBrief}
           >
             {inBrief ? 'In the brief' : 'For the brief'}
           </Button>
@@ -163,7 +158,7 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
           <LooksChart
             question="Price history"
             height={110}
-            show={dollars}
+            show={money.exact}
             points={known.line.map(({ day, price }) => ({ day, value: price }))}
           />
         </Box>

@@ -8,7 +8,7 @@ import { Mark } from '../parts/mark.tsx';
 import { RowTable } from '../parts/row-table.tsx';
 import type { RowColumn, Sort } from '../parts/table-columns.ts';
 import { useNiche } from './niche-desk.tsx';
-import { copies, count, dollars, NOTHING, percent, wholeDollars } from './show.ts';
+import { copies, count, NOTHING, percent } from './show.ts';
 
 type ColumnKey = SortKey | 'moved';
 
@@ -39,7 +39,7 @@ export function RivalsTable({
   onOpen: (id: string | null) => void;
   room?: keyof typeof LEFT_OUT;
 }) {
-  const { rivals, moves, mark, latest } = useNiche();
+  const { rivals, moves, mark, latest, money } = useNiche();
   const formats = useFormats();
   const authors = useMemo(() => authorShares(rivals ?? []), [rivals]);
   const today = latest ? Date.parse(latest.day) : 0;
@@ -103,8 +103,8 @@ export function RivalsTable({
       show: ({ pages, ink }) => `${count(pages)}${ink === 'color' ? ' c' : ''}`,
       hint: ({ ink }) => (ink === 'color' ? 'in color' : undefined),
     },
-    { key: 'price', name: 'Price', width: 62, show: ({ price }) => dollars(price) },
-    { key: 'printCost', name: 'Cost', width: 56, show: ({ printCost }) => dollars(printCost) },
+    { key: 'price', name: 'Price', width: 62, show: ({ price }) => money.exact(price) },
+    { key: 'printCost', name: 'Cost', width: 56, show: ({ printCost }) => money.exact(printCost) },
     { key: 'rank', upwards: true, name: 'Rank', width: 78, show: ({ rank }) => count(rank) },
     {
       key: 'moved',
@@ -146,8 +146,8 @@ export function RivalsTable({
           : `${copies(middle)} (${copies(copiesLow)}–${copies(copiesHigh)})`,
       hint: ({ copiesLow, copiesHigh }) => `between ${copies(copiesLow)} and ${copies(copiesHigh)}`,
     },
-    { key: 'royalty', name: 'Royalty', width: 62, show: ({ royalty }) => dollars(royalty) },
-    { key: 'earnings', name: 'Earns/mo', width: 72, show: ({ earnings }) => wholeDollars(earnings) },
+    { key: 'royalty', name: 'Royalty', width: 62, show: ({ royalty }) => money.exact(royalty) },
+    { key: 'earnings', name: 'Earns/mo', width: 72, show: ({ earnings }) => money.whole(earnings) },
   ];
   const many = (ids: string[]) => (ids.length === 1 ? 'One rival' : `${ids.length} rivals`);
   return (

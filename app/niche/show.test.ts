@@ -4,17 +4,9 @@ import type { PhraseRow } from '#server/niches/phrases.ts';
 import { type Job, secondsLeft } from '../parts/jobs.tsx';
 import { comparePhrases } from './phrases-table.tsx';
 import { rivalsFrom } from './rivals.ts';
-import {
-  conditionValue,
-  copies,
-  count,
-  dollars,
-  NOTHING,
-  percent,
-  sentence,
-  verdictOrder,
-  wholeDollars,
-} from './show.ts';
+import { conditionValue, copies, count, moneyOf, NOTHING, percent, sentence, verdictOrder } from './show.ts';
+
+const dollars = moneyOf('us');
 
 describe('numbers for people', () => {
   it.each([
@@ -26,17 +18,19 @@ describe('numbers for people', () => {
     [copies(9.99), '10.0'],
     [copies(10.4), '10'],
     [copies(null), NOTHING],
-    [dollars(8.5), '$8.50'],
-    [dollars(-2.375), '−$2.38'],
-    [dollars(null), NOTHING],
-    [wholeDollars(22712.6), '$22,713'],
-    [wholeDollars(-40), '−$40'],
+    [dollars.exact(8.5), '$8.50'],
+    [dollars.exact(-2.375), '−$2.38'],
+    [dollars.exact(null), NOTHING],
+    [moneyOf('gb').exact(8.5), '£8.50'],
+    [moneyOf('gb').whole(-1234.4), '−£1,234'],
+    [dollars.whole(22712.6), '$22,713'],
+    [dollars.whole(-40), '−$40'],
     [percent(0.425), '43%'],
     [sentence('worth a try'), 'Worth a try'],
-    [conditionValue(0.2, 'share'), '20%'],
-    [conditionValue(60, 'money'), '$60 a month'],
-    [conditionValue(511.4, 'copies'), '511'],
-    [conditionValue(412, 'books'), '412'],
+    [conditionValue(0.2, 'share', dollars), '20%'],
+    [conditionValue(60, 'money', dollars), '$60 a month'],
+    [conditionValue(511.4, 'copies', dollars), '511'],
+    [conditionValue(412, 'books', dollars), '412'],
   ])('%s', (shown, wanted) => {
     expect(shown).toBe(wanted);
   });

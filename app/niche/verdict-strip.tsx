@@ -5,20 +5,13 @@ import Typography from '@mui/material/Typography';
 import { Check, X } from 'lucide-react';
 import { Link as To } from 'react-router';
 import type { Condition, Odds, Outlook, Verdict } from '#core/niche/index.ts';
-import {
-  conditionValue,
-  copies,
-  count,
-  dollars,
-  percent,
-  sentence,
-  VERDICT_COLORS,
-  wholeDollars,
-} from './show.ts';
+import { useNiche } from './niche-desk.tsx';
+import { conditionValue, copies, count, type Money, percent, sentence, VERDICT_COLORS } from './show.ts';
 import { VerdictMark } from './verdict-mark.tsx';
 
 /** The verdict in a word, how sure it is, what a new book would earn, and every condition it follows from. */
 export function VerdictStrip({ verdict }: { verdict: Verdict }) {
+  const { money } = useNiche();
   const { word, confidence, outlook, odds, veto } = verdict;
   const decided = verdict.conditions.filter((one) => one.word === 'open');
   const against = verdict.conditions.filter((one) => one.word !== 'open');
@@ -70,7 +63,7 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
           </Typography>
         </Tooltip>
         <Typography variant="body2" sx={{ mt: 1 }}>
-          {outlook?.books ? <Earnings outlook={outlook} /> : 'No books to judge by.'}
+          {outlook?.books ? <Earnings outlook={outlook} money={money} /> : 'No books to judge by.'}
         </Typography>
         {odds.all.of > 0 && (
           <Typography variant="body2" sx={{ mt: 0.5 }}>
@@ -94,15 +87,17 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
 
 const Earnings = ({
   outlook: { mean, low, high, earnings, royalty, breakEvenClick, anHour },
+  money,
 }: {
   outlook: Outlook;
+  money: Money;
 }) => (
   <>
-    A new book earns <strong>{wholeDollars(mean)} a month</strong> on average, the middle half{' '}
-    {wholeDollars(low)} to {wholeDollars(high)}, one in ten {wholeDollars(earnings.at(-1)!)} or more.{' '}
-    {wholeDollars(12 * mean)} in 12 months, {wholeDollars(anHour)} for an hour of making. Royalty{' '}
-    {dollars(royalty)}
-    {royalty > 0 ? `; a click breaks even at ${dollars(breakEvenClick)}` : ', a loss on every copy'}.
+    A new book earns <strong>{money.whole(mean)} a month</strong> on average, the middle half{' '}
+    {money.whole(low)} to {money.whole(high)}, one in ten {money.whole(earnings.at(-1)!)} or more.{' '}
+    {money.whole(12 * mean)} in 12 months, {money.whole(anHour)} for an hour of making. Royalty{' '}
+    {money.exact(royalty)}
+    {royalty > 0 ? `; a click breaks even at ${money.exact(breakEvenClick)}` : ', a loss on every copy'}.
   </>
 );
 
@@ -121,8 +116,8 @@ function saidOdds({ sell, of, low, high }: Odds, which: 'new' | 'all'): string {
   return `${count(sell)} of ${count(of)} ${books} ${sell === 1 ? 'sells' : 'sell'}${half}.`;
 }
 
-const boundOf = ({ bound, unit, from }: Condition): string => {
-  const value = unit === 'share' ? percent(bound) : unit === 'money' ? wholeDollars(bound) : count(bound);
+const boundOf = ({ bound, unit, from }: Condition, money: Money): string => {
+  const value = unit === 'share' ? percent(bound) : unit === 'money' ? money.whole(bound) : count(bound);
   return `${from ? 'at least' : 'at most'} ${value}`;
 };
 
@@ -139,6 +134,7 @@ function Conditions({
   /** Under the others where there is less room, in two columns. */
   wide?: boolean;
 }) {
+  const { money } = useNiche();
   return (
     <Box
       sx={{
@@ -179,7 +175,7 @@ function Conditions({
               {one.met ? <Check size={14} /> : <X size={14} />}
             </Box>
             <span>
-              {one.what} <strong>{conditionValue(one.value, one.unit)}</strong>, {boundOf(one)}
+              {one.what} <strong>{conditionValue(one.value, one.unit, money)}</strong>, {boundOf(one, money)}
             </span>
           </Box>
         ))}

@@ -8,6 +8,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Form, Link, redirect, useFetcher } from 'react-router';
 import * as v from 'valibot';
 import { parseRecipe, RECIPE_VERSION } from '#core/book/recipe.ts';
+import { MOST_LABEL } from '#core/labels.ts';
 import { createBook, listBooks, openBook } from '#server/books.ts';
 import { newId } from '#server/ids.ts';
 import { enqueueFiles } from '#server/jobs/queue.ts';
@@ -18,17 +19,16 @@ import {
   duplicateBooks,
   labelBooks,
   listLabels,
-  MOST_LABELS,
   restoreBooks,
 } from '#server/many-books.ts';
 import { usualPenName } from '#server/pen-names.ts';
 import { BookCard } from '../books/book-card.tsx';
 import { addressOf, BookFilters } from '../books/book-filters.tsx';
-import { LabelsDialog, MOST_LABEL } from '../books/labels-dialog.tsx';
 import { SelectionBar } from '../books/selection-bar.tsx';
 import { useOpenBook } from '../books/use-open-book.ts';
-import { idField, listField } from '../list-field.ts';
+import { idField, labelsField, listField } from '../list-field.ts';
 import { FileButton } from '../parts/file-button.tsx';
+import { LabelsDialog } from '../parts/labels-dialog.tsx';
 import { complain, offerUndo, tell } from '../parts/notices.tsx';
 import { useShortcut } from '../parts/shortcuts.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
@@ -40,17 +40,10 @@ const PAGE = 60;
 const MOST_AT_ONCE = 500;
 
 const ids = listField(idField, MOST_AT_ONCE, `At most ${MOST_AT_ONCE} books at a time. Select fewer.`);
-const labels = v.pipe(
-  v.string(),
-  v.maxLength(10_000),
-  v.parseJson(),
-  v.array(v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(MOST_LABEL))),
-  v.maxLength(MOST_LABELS, `A book has at most ${MOST_LABELS} labels. Use fewer.`),
-);
 const Intent = v.variant('intent', [
   v.object({ intent: v.literal('new') }),
   v.object({ intent: v.picklist(['make files', 'duplicate', 'delete', 'restore']), ids }),
-  v.object({ intent: v.literal('label'), ids, add: labels, remove: labels }),
+  v.object({ intent: v.literal('label'), ids, add: labelsField, remove: labelsField }),
 ]);
 
 export const meta = () => [{ title: 'Books – Restless Quill' }];
@@ -301,7 +294,8 @@ export default function Books({ loaderData }: Route.ComponentProps) {
       )}
       {labeling && (
         <LabelsDialog
-          books={[...selected.values()]}
+          of="book"
+          those={[...selected.values()]}
           known={known.map(({ label }) => label)}
           onClose={() => setLabeling(false)}
           onSave={({ add, remove }) => {

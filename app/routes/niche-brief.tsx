@@ -36,7 +36,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
   const [briefs, ownBooks] = await Promise.all([
-    briefsOrDraft(workspaceId, niche.id, niche.phrase),
+    briefsOrDraft(workspaceId, niche),
     booksFor(workspaceId, niche.phrase),
   ]);
   return { briefs, ownBooks };
@@ -59,7 +59,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     const added = await addBrief(
       workspaceId,
       niche.id,
-      from?.brief ?? (await draftBrief(workspaceId, niche.id, niche.phrase)),
+      from?.brief ?? (await draftBrief(workspaceId, niche)),
     );
     return redirect(`/niches/${niche.id}/brief?brief=${added}`);
   }

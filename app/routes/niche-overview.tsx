@@ -2,22 +2,23 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { OBSERVED_PAIR } from '#core/niche/index.ts';
+import { HOME_MARKET, marketOf, OBSERVED_PAIR } from '#core/niche/index.ts';
 import { BriefSummary } from '../niche/brief-summary.tsx';
 import { RivalCharts } from '../niche/charts.tsx';
 import { useNiche } from '../niche/niche-desk.tsx';
 import { OverTime } from '../niche/over-time.tsx';
 import { PhraseList } from '../niche/phrase-list.tsx';
+import { PriceSlider } from '../niche/price-slider.tsx';
 import { RivalsTable } from '../niche/rivals-table.tsx';
-import { SharedParagraph } from '../niche/shared-paragraph.tsx';
 import { Shelves } from '../niche/shelves.tsx';
-import { dollars, percent } from '../niche/show.ts';
+import { percent } from '../niche/show.ts';
 import { useSorted } from '../niche/use-sorted.ts';
 import { VerdictStrip } from '../niche/verdict-strip.tsx';
+import { WhatSells } from '../niche/what-sells.tsx';
 
 /** What there is to decide, on one sheet: phrases, verdict, charts, rivals, and a summary. */
 export default function NicheSums() {
-  const { niche, verdict, rivals, latest, curve, assumptions } = useNiche();
+  const { niche, verdict, rivals, latest, curve, assumptions, money } = useNiche();
   const { rowIndices, sort, onSort } = useSorted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const navigate = useNavigate();
@@ -75,10 +76,8 @@ export default function NicheSums() {
         tabIndex={0}
         sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
       >
-        <Typography variant="h2" sx={{ mb: 1 }}>
-          Summary
-        </Typography>
-        <SharedParagraph />
+        <WhatSells />
+        {verdict?.outlook?.price && <PriceSlider key={niche.id} outlook={verdict.outlook} />}
         <BriefSummary />
         <Shelves />
         <OverTime />
@@ -89,11 +88,11 @@ export default function NicheSums() {
             </Typography>
             <Typography variant="body2">
               {verdict.outlook?.price
-                ? `A new book is taken to cost ${dollars(verdict.outlook.price)} and to be made like those here. ${percent(assumptions.newcomer.advertisingShare)} of its royalty goes into advertising. `
+                ? `A new book is taken to cost ${money.exact(verdict.outlook.price)} and to be made like those here. ${percent(assumptions.newcomer.advertisingShare)} of its royalty goes into advertising. `
                 : ''}
               {curve.sure.by === 'pairs'
                 ? `Copies are estimated from your own ${curve.sure.n} pairs of rank and sales.`
-                : `Copies are estimated from the default curve (rank ${OBSERVED_PAIR.rank} sells ${OBSERVED_PAIR.copies.toLocaleString('en-US')}), a rough guide: from half to double.`}
+                : `Copies are estimated from the default curve (rank ${OBSERVED_PAIR.rank} sells ${OBSERVED_PAIR.copies.toLocaleString('en-US')}${niche.market === HOME_MARKET ? '' : ` in ${marketOf(HOME_MARKET).name}, ${percent(marketOf(niche.market).sales)} of that in ${marketOf(niche.market).name}`}), a rough guide: from half to double.`}
             </Typography>
           </>
         )}

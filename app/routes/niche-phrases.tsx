@@ -10,7 +10,7 @@ import * as v from 'valibot';
 import { EXPANSION_IDS, groupByStems } from '#core/niche/index.ts';
 import { takeCandidates } from '#server/niches/briefs.ts';
 import { lookLater } from '#server/niches/looks.ts';
-import { keepNiche, openNiche } from '#server/niches/niches.ts';
+import { keepNiche, type OpenedNiche, openNiche } from '#server/niches/niches.ts';
 import {
   addPhrases,
   choosePhrases,
@@ -95,16 +95,16 @@ export async function action({ request, params }: Route.ActionArgs) {
         return {
           problem: `At most ${MOST_KEPT} phrases become niches at a time; ${asked.ids.length} are selected. Nothing was changed. Select fewer.`,
         };
-      return { problem: null, kept: await keepAsNiches(workspaceId, niche.id, asked.ids) };
+      return { problem: null, kept: await keepAsNiches(workspaceId, niche, asked.ids) };
   }
   return { problem: null };
 }
 
 /** Makes niches of their own from phrases, each with a look that is taken in the background. @returns how many */
-async function keepAsNiches(workspaceId: string, nicheId: string, chosen: string[]): Promise<number> {
-  const those = (await phrasesOf(workspaceId, nicheId)).filter(({ id }) => chosen.includes(id));
+async function keepAsNiches(workspaceId: string, from: OpenedNiche, chosen: string[]): Promise<number> {
+  const those = (await phrasesOf(workspaceId, from.id)).filter(({ id }) => chosen.includes(id));
   for (const { phrase } of those) {
-    const id = await keepNiche(workspaceId, phrase);
+    const id = await keepNiche(workspaceId, phrase, from.market);
     await lookLater(workspaceId, id);
   }
   return those.length;

@@ -45,7 +45,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!niche) throw notFound();
   const read = await formFrom(request, Intent);
   if (!read.success) return { problem: read.issues[0].message };
-  const [first] = await briefsOrDraft(workspaceId, niche.id, niche.phrase);
+  const [first] = await briefsOrDraft(workspaceId, niche);
   const { publish } = publishBy(read.output.day, (await assumptionsOf(workspaceId)).lead);
   await saveBrief(workspaceId, first!.id, {
     ...first!.brief,

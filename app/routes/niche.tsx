@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Form, NavLink, Outlet, redirect, useNavigation } from 'react-router';
 import * as v from 'valibot';
+import { marketOf } from '#core/niche/index.ts';
 import { assumptionsOf, curveOf } from '#server/niches/assumptions.ts';
 import { briefsOf, briefsOrDraft, startBooks } from '#server/niches/briefs.ts';
 import { lookNow, looksAt, movesOf } from '#server/niches/looks.ts';
@@ -31,19 +32,20 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   if (!niche) throw notFound();
   const [looks, moves, assumptions, curve, phrases, briefs] = await Promise.all([
     looksAt(workspaceId, niche.id),
-    movesOf(workspaceId, niche.id),
+    movesOf(workspaceId, niche.id, niche.market),
     assumptionsOf(workspaceId),
-    curveOf(workspaceId),
+    curveOf(workspaceId, niche.market),
     phrasesJson(workspaceId, niche.id),
     briefsOf(workspaceId, niche.id),
   ]);
   return {
     niche,
-    looks: looks.map(({ day, results, searches, demand, unread, categories }) => ({
+    looks: looks.map(({ day, source, results, searches, copies, unread, categories }) => ({
       day,
+      source,
       results,
       searches,
-      demand,
+      copies,
       unread,
       categories,
     })),
@@ -79,10 +81,10 @@ export async function action({ request, params }: Route.ActionArgs) {
       await watchNiche(workspaceId, niche.id, false);
       return null;
     case 'refresh':
-      await lookNow(workspaceId, niche.id, niche.phrase);
+      await lookNow(workspaceId, niche);
       return null;
     case 'start': {
-      const [brief] = await briefsOrDraft(workspaceId, niche.id, niche.phrase);
+      const [brief] = await briefsOrDraft(workspaceId, niche);
       const [book] = await startBooks(workspaceId, workspaceName, [brief!.id]);
       return redirect(`/books/${book}/flatplan`);
     }
@@ -120,7 +122,9 @@ function Header() {
   const look = jobs.find((job) => job.kind === 'look' && (isRunning(job) || job.state === 'failed'));
   const looked = latest
     ? [
-        `Checked on Wrenfair, ${formats.day(latest.day)}`,
+        latest.source === 'own'
+          ? `Your own rows, ${formats.day(latest.day)}`
+          : `Checked on Wrenfair ${marketOf(niche.market).name}, ${formats.day(latest.day)}`,
         looks.length > 1
           ? `${looks.length - 1} earlier ${looks.length === 2 ? 'snapshot' : 'snapshots'}`
           : '',

@@ -1,15 +1,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import * as v from 'valibot';
+import { HOME_MARKET, researchMarkets } from '#core/niche/index.ts';
 import { readTyped, salesTable } from '#core/niche/own/index.ts';
-import {
-  addPairs,
-  assumptionsOf,
-  dropPair,
-  HOME_MARKET,
-  MARKETS,
-  pairsOf,
-} from '#server/niches/assumptions.ts';
+import { addPairs, assumptionsOf, dropPair, pairsOf } from '#server/niches/assumptions.ts';
 import { recalculateAll } from '#server/niches/looks.ts';
 import { AssumptionsForm } from '../niche/assumptions-form.tsx';
 import { Calibration } from '../niche/calibration.tsx';
@@ -24,17 +18,17 @@ const Intent = v.variant('intent', [
 
 export const meta = () => [{ title: 'Assumptions – Restless Quill' }];
 
-/** Every market has a curve of its own; estimates follow the one of the marketplace that is looked at. */
+/** Every market has a curve of its own, which the niches of that market follow. */
 const marketIn = (request: Request): string => {
   const asked = new URL(request.url).searchParams.get('market');
-  return MARKETS.find(({ id }) => id === asked)?.id ?? HOME_MARKET;
+  return researchMarkets().find(({ id }) => id === asked)?.id ?? HOME_MARKET;
 };
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const market = marketIn(request);
   const [assumptions, pairs] = await Promise.all([assumptionsOf(workspaceId), pairsOf(workspaceId, market)]);
-  return { assumptions, pairs, market, markets: MARKETS, home: HOME_MARKET };
+  return { assumptions, pairs, market };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -48,7 +42,7 @@ export async function action({ request }: Route.ActionArgs) {
     if ('problems' in pair) return { problem: pair.problems.map(({ reason }) => reason).join(' ') };
     await addPairs(workspaceId, marketIn(request), [pair.value]);
   }
-  await recalculateAll(workspaceId);
+  await recalculateAll(workspaceId, marketIn(request));
   return { problem: null };
 }
 

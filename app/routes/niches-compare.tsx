@@ -12,22 +12,17 @@ import {
   estimate,
   judge,
   lookedAt,
-  sharedByBest,
+  marketOf,
+  TRAITS,
+  whatSells,
 } from '#core/niche/index.ts';
 import { assumptionsOf, curveOf } from '#server/niches/assumptions.ts';
 import { looksAt } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { countedRivals } from '#server/niches/rivals.ts';
-import {
-  conditionValue,
-  copies,
-  count,
-  dollars,
-  sentence,
-  VERDICT_COLORS,
-  wholeDollars,
-} from '../niche/show.ts';
+import { conditionValue, copies, count, moneyOf, percent, sentence, VERDICT_COLORS } from '../niche/show.ts';
 import { Spark } from '../niche/spark.tsx';
+import { traitWords } from '../niche/trait-words.ts';
 import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
@@ -48,25 +43,27 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const read = v.safeParse(Ids, new URL(request.url).searchParams.get('ids'));
   if (!read.success) throw redirect('/niches');
-  const [assumptions, curve] = await Promise.all([assumptionsOf(workspaceId), curveOf(workspaceId)]);
+  const assumptions = await assumptionsOf(workspaceId);
   const niches = await Promise.all(
     read.output.map(async (id) => {
       const niche = await openNiche(workspaceId, id);
       if (!niche) throw notFound();
-      const [looks, rows] = await Promise.all([looksAt(workspaceId, id), countedRivals(workspaceId, id)]);
+      const [looks, rows, curve] = await Promise.all([
+        looksAt(workspaceId, id),
+        countedRivals(workspaceId, id),
+        curveOf(workspaceId, niche.market),
+      ]);
       const latest = looks.at(-1);
       const rivals = rows.map((row) => ({ ...estimate(row, curve), source: row.source }));
       return {
         ...niche,
         day: latest?.day ?? null,
-        demand: looks.map((look) => look.demand),
+        copies: looks.map((look) => look.copies),
         verdict: latest
           ? judge({ ...lookedAt(looks, curve, new Date().toISOString()), comparables: rivals }, assumptions)
           : null,
-        shared: sharedByBest(rivals, assumptions.lists)
-          .map(({ text }) => text)
-          .join(''),
-        brief: briefFrom(niche.phrase, rivals, assumptions.lists),
+        sells: whatSells(rivals, niche.phrase, assumptions.sellsFrom, assumptions.lists),
+        brief: briefFrom(niche.phrase, rivals, assumptions.lists, [], niche.market),
         best: bestSellers(
           rivals.filter(({ source }) => source === 'market'),
           3,
@@ -96,6 +93,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
   const conditions = niches.find(({ verdict }) => verdict)?.verdict?.conditions ?? [];
   /** Each row in words, as it is saved, and what is shown where words are not all. */
   const rows: { name: string; words: (niche: Shown) => string; show?: (niche: Shown) => ReactNode }[] = [
+    { name: 'Market', words: ({ market }) => marketOf(market).name },
     {
       name: 'Verdict',
       words: ({ verdict }) =>
@@ -110,9 +108,9 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
     },
     {
       name: 'A new book earns a month',
-      words: ({ verdict }) =>
+      words: ({ verdict, market }) =>
         verdict?.outlook?.books
-          ? `${wholeDollars(verdict.outlook.mean)}, middle half ${wholeDollars(verdict.outlook.low)} to ${wholeDollars(verdict.outlook.high)}`
+          ? `${moneyOf(market).whole(verdict.outlook.mean)}, middle half ${moneyOf(market).whole(verdict.outlook.low)} to ${moneyOf(market).whole(verdict.outlook.high)}`
           : 'no books to judge by',
     },
     ...NUMBERS_COMPARED.flatMap((id) => {
@@ -121,9 +119,9 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
       return [
         {
           name: named.what,
-          words: ({ verdict }: Shown) => {
+          words: ({ verdict, market }: Shown) => {
             const found = verdict?.conditions.find((one) => one.id === id);
-            return found ? conditionValue(found.value, found.unit) : '–';
+            return found ? conditionValue(found.value, found.unit, moneyOf(market)) : '–';
           },
         },
       ];
@@ -132,19 +130,27 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
     { name: 'Sellers in the top 20', words: ({ verdict }) => (verdict ? count(verdict.sellers) : '–') },
     {
       name: 'Sales over the snapshots',
-      words: ({ demand }) => demand.map(copies).join(', '),
-      show: ({ demand }) => (
+      words: ({ copies: sold }) => sold.map(copies).join(', '),
+      show: ({ copies: sold }) => (
         <>
-          <Spark values={demand} label="Sales over the snapshots" width={120} />{' '}
-          {copies(demand.at(-1) ?? null)}
+          <Spark values={sold} label="Sales over the snapshots" width={120} /> {copies(sold.at(-1) ?? null)}
         </>
       ),
     },
-    { name: 'What the best share', words: ({ shared }) => shared },
+    {
+      name: 'What sells, by copies',
+      words: ({ sells, market }) =>
+        sells?.traits
+          .map(
+            ({ trait, values: [best] }) =>
+              `${TRAITS[trait]}: ${traitWords(trait, best!.value, formats, moneyOf(market))}, ${percent(best!.copies)}`,
+          )
+          .join('; ') ?? 'too few books to compare',
+    },
     {
       name: 'A book that fits',
-      words: ({ brief }) =>
-        `${brief.trim}, ${brief.pages} pages, ${dollars((brief.prices as Record<string, number>).us ?? null)}`,
+      words: ({ brief, market }) =>
+        `${brief.trim}, ${brief.pages} pages, ${moneyOf(market).exact((brief.prices as Record<string, number>)[market] ?? null)}`,
     },
     {
       name: 'Best sellers',

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { Link as To, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
 import type { Formatting } from '#core/formats.ts';
-import { type EstimatedComparable, estimate, trimName } from '#core/niche/index.ts';
+import { type EstimatedComparable, estimate, HOME_MARKET, trimName } from '#core/niche/index.ts';
 import { inches } from '#core/units.ts';
 import { curveOf } from '#server/niches/assumptions.ts';
 import { recalculateSoon } from '#server/niches/looks.ts';
@@ -14,7 +14,7 @@ import { addOwnRivals } from '#server/niches/rivals.ts';
 import { ServiceRefusal, TransientServiceError } from '#server/services/printing-service.ts';
 import { wrenfair } from '#server/services/wrenfair.ts';
 import { listField } from '../list-field.ts';
-import { copies, count, dollars, NOTHING, wholeDollars } from '../niche/show.ts';
+import { copies, count, type Money, moneyOf, NOTHING } from '../niche/show.ts';
 import { useFormats } from '../parts/formats.tsx';
 import { RowTable } from '../parts/row-table.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
@@ -38,13 +38,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const read = v.safeParse(Shelf, params.shelf);
   if (!read.success) throw notFound();
   const from = v.parse(Niche, new URL(request.url).searchParams.get('from'));
-  const [curve, niche] = await Promise.all([
-    curveOf(workspaceId),
-    from ? openNiche(workspaceId, from) : Promise.resolve(null),
-  ]);
+  const niche = from ? await openNiche(workspaceId, from) : null;
+  const market = niche?.market ?? HOME_MARKET;
+  const curve = await curveOf(workspaceId, market);
   try {
-    const { day, name, comparables } = await wrenfair.topOf(read.output);
-    return { day, name, niche, books: comparables.map((book) => estimate(book, curve)), trouble: '' };
+    const { day, name, comparables } = await wrenfair.topOf(market, read.output);
+    return { day, name, niche, market, books: comparables.map((book) => estimate(book, curve)), trouble: '' };
   } catch (error) {
     if (error instanceof ServiceRefusal) throw notFound();
     if (!(error instanceof TransientServiceError)) throw error;
@@ -52,6 +51,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       day: '',
       name: 'Wrenfair category',
       niche,
+      market,
       books: [],
       trouble: `${error.message} Try again in a moment.`,
     };
@@ -67,7 +67,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const niche = await openNiche(workspaceId, idFrom(read.output.niche));
   if (!niche) throw notFound();
   const chosen = new Set(read.output.ids);
-  const { comparables } = await wrenfair.topOf(shelf.output);
+  const { comparables } = await wrenfair.topOf(niche.market, shelf.output);
   const those = comparables.filter(({ id }) => chosen.has(id));
   await addOwnRivals(workspaceId, niche.id, those);
   await recalculateSoon(workspaceId, niche.id);
@@ -86,7 +86,7 @@ type Key =
   | 'royalty'
   | 'earnings';
 
-const columnsOf = (formats: Formatting): RowColumn<EstimatedComparable, Key>[] => [
+const columnsOf = (formats: Formatting, money: Money): RowColumn<EstimatedComparable, Key>[] => [
   { key: 'rank', upwards: true, name: 'Rank', width: 78, show: ({ rank }) => count(rank) },
   {
     key: 'title',
@@ -106,7 +106,7 @@ const columnsOf = (formats: Formatting): RowColumn<EstimatedComparable, Key>[] =
     show: ({ trim }) => (trim ? formats.size(inches(trim.width), inches(trim.height)) : NOTHING),
   },
   { key: 'pages', name: 'Pages', width: 64, show: ({ pages }) => count(pages) },
-  { key: 'price', name: 'Price', width: 72, show: ({ price }) => dollars(price) },
+  { key: 'price', name: 'Price', width: 72, show: ({ price }) => money.exact(price) },
   { key: 'reviews', name: 'Reviews', width: 76, show: ({ reviews }) => count(reviews) },
   {
     key: 'published',
@@ -115,8 +115,8 @@ const columnsOf = (formats: Formatting): RowColumn<EstimatedComparable, Key>[] =
     show: ({ published }) => (published ? formats.day(published) : NOTHING),
   },
   { key: 'copies', name: 'Copies/mo', width: 90, show: (book) => copies(book.copies) },
-  { key: 'royalty', name: 'Royalty', width: 76, show: ({ royalty }) => dollars(royalty) },
-  { key: 'earnings', name: 'Earns/mo', width: 86, show: ({ earnings }) => wholeDollars(earnings) },
+  { key: 'royalty', name: 'Royalty', width: 76, show: ({ royalty }) => money.exact(royalty) },
+  { key: 'earnings', name: 'Earns/mo', width: 86, show: ({ earnings }) => money.whole(earnings) },
 ];
 
 const value = (book: EstimatedComparable, key: Key): number | string =>
@@ -125,7 +125,8 @@ const value = (book: EstimatedComparable, key: Key): number | string =>
 /** The hundred best sellers of a shelf of the marketplace. */
 export default function Shelf100({ loaderData }: Route.ComponentProps) {
   const formats = useFormats();
-  const columns = useMemo(() => columnsOf(formats), [formats]);
+  const { market } = loaderData;
+  const columns = useMemo(() => columnsOf(formats, moneyOf(market)), [formats, market]);
   const others = columns.filter(({ key }) => key !== 'title');
   const { name, day, books, niche, trouble } = loaderData;
   const [sort, setSort] = useState<Sort<Key>>({ by: 'rank', down: false });

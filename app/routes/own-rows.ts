@@ -1,5 +1,6 @@
 import * as v from 'valibot';
-import { addPairs, HOME_MARKET, MARKETS } from '#server/niches/assumptions.ts';
+import { HOME_MARKET, researchMarkets } from '#core/niche/index.ts';
+import { addPairs } from '#server/niches/assumptions.ts';
 import { recalculateAll, recalculateSoon } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { addOwnPhrases, resumePhrases } from '#server/niches/phrases.ts';
@@ -43,7 +44,7 @@ const Body = v.variant('table', [
   }),
   v.object({
     table: v.literal('sales'),
-    market: v.optional(v.picklist(MARKETS.map(({ id }) => id)), HOME_MARKET),
+    market: v.optional(v.picklist(researchMarkets().map(({ id }) => id)), HOME_MARKET),
     rows: rows(v.object({ rank: whole(1), copies: v.pipe(v.number(), v.minValue(0.01), v.maxValue(1e7)) })),
     last,
   }),
@@ -55,7 +56,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const body = await jsonFrom(request, Body);
   if (body.table === 'sales') {
     await addPairs(workspaceId, body.market, body.rows);
-    if (body.last) await recalculateAll(workspaceId);
+    if (body.last) await recalculateAll(workspaceId, body.market);
     return Response.json({ taken: body.rows.length });
   }
   const niche = await openNiche(workspaceId, idFrom(params.niche));

@@ -25,6 +25,7 @@ const DEFAULTS = {
     advertisingShare: 0.2,
     clicksPerSale: 12,
     buysPerSearch: 0.1,
+    priceResponse: 1.2,
     usualRoyalty: 2.5,
     hours: 2,
     freshDays: 365,
@@ -56,19 +57,21 @@ export const AssumptionsSchema = exactObject({
       fewResults: amount(DEFAULTS.thresholds.fewResults),
       leaders: share(DEFAULTS.thresholds.leaders),
       books: amount(DEFAULTS.thresholds.books),
+      /** In the currency of the market. */
       earnings: amount(DEFAULTS.thresholds.earnings),
     }),
     {},
   ),
   /**
    * A new book: which part of its royalty goes into advertising, how many clicks bring a sale, how many searches do,
-   * what it earns a copy where no book says so, how many hours it takes to make, and for how many days it is new.
+   * by which power of its price it sells less, what it earns a copy where no book says so, how many hours it takes to make, and for how many days it is new.
    */
   newcomer: v.optional(
     exactObject({
       advertisingShare: share(DEFAULTS.newcomer.advertisingShare),
       clicksPerSale: v.optional(numberBetween(1, 1000), DEFAULTS.newcomer.clicksPerSale),
       buysPerSearch: share(DEFAULTS.newcomer.buysPerSearch),
+      priceResponse: v.optional(numberBetween(0, 5), DEFAULTS.newcomer.priceResponse),
       usualRoyalty: v.optional(numberBetween(0, 1000), DEFAULTS.newcomer.usualRoyalty),
       hours: v.optional(numberBetween(0.1, 1000), DEFAULTS.newcomer.hours),
       freshDays: v.optional(integerBetween(1, 3650), DEFAULTS.newcomer.freshDays),
@@ -143,11 +146,12 @@ export const assumptionFields: readonly AssumptionField[] = [
   open('fewResults', 'Books on sale, at most', 0, MOST, 100),
   open('leaders', 'Share of the top 3, at most', 0, 1, 0.05),
   open('books', 'Books to judge by, at least', 0, MOST),
-  open('earnings', 'Monthly earnings of a new book, at least, $', 0, MOST),
+  open('earnings', 'Monthly earnings of a new book, at least', 0, MOST),
   newcomer('advertisingShare', 'Advertising, share of royalty', 0, 1, 0.05),
   newcomer('clicksPerSale', 'Ad clicks per sale', 1, 1000),
   newcomer('buysPerSearch', 'Copies sold per search', 0, 1, 0.01),
-  newcomer('usualRoyalty', 'Royalty where no book says one, $', 0, 1000, 0.1),
+  newcomer('priceResponse', 'Percent fewer copies if 1% dearer', 0, 5, 0.1),
+  newcomer('usualRoyalty', 'Royalty where no book says one', 0, 1000, 0.1),
   newcomer('hours', 'Hours to make the book', 0.1, 1000, 0.5),
   newcomer('freshDays', 'Days for which a book counts as new', 1, 3650),
   requests('sellsFrom', 'Monthly copies that count as selling', 0, 100_000),

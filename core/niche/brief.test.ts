@@ -147,9 +147,9 @@ describe('when', () => {
 
   it('demand by month is the mean of the looks of that month', () => {
     const months = demandByMonth([
-      { day: '2026-11-02', demand: 100 },
-      { day: '2025-11-20', demand: 300 },
-      { day: '2026-12-01', demand: 50 },
+      { day: '2026-11-02', copies: 100 },
+      { day: '2025-11-20', copies: 300 },
+      { day: '2026-12-01', copies: 50 },
     ]);
     expect(months[10]).toBe(200);
     expect(months[11]).toBe(50);

@@ -3,6 +3,7 @@ import { lowestPrice, printCost, printRules } from '../print/index.ts';
 import { enumOf, exactObject, integerBetween, numberBetween, text } from '../schema.ts';
 import { inches } from '../units.ts';
 import type { EstimatedComparable } from './estimate.ts';
+import { HOME_MARKET, marketOf } from './market.ts';
 import { type PhraseLists, partsOf } from './phrases/index.ts';
 import { median } from './quantile.ts';
 import { bestSellers } from './verdict.ts';
@@ -46,8 +47,8 @@ export type Brief = v.InferOutput<typeof BriefSchema>;
 
 /** The best sellers a brief follows. */
 const FOLLOWED = 10;
-/** Pounds to the dollar, before a price is rounded to its habit (from memory, editable in the listing). */
-const HOME_TO_BRITAIN = 0.8;
+/** What a dollar is worth in each currency before a price is rounded to its habit; from memory, editable in the listing. */
+const DOLLAR: Record<string, number> = { USD: 1, GBP: 0.8 };
 const USUAL = { pages: 112, price: 8.99, trim: '6 × 9 in' };
 
 /** The nearest price that ends in .99, not under a floor. */
@@ -119,12 +120,16 @@ export function briefCosts({ trim: name, pages, ink }: Pick<Brief, 'trim' | 'pag
   });
 }
 
-/** Decides kind, trim, pages and price from what the best sellers of a phrase have in common. */
+/**
+ * Decides kind, trim, pages and price from what the best sellers of a phrase have in common.
+ * @param market where they are sold: their price is taken there, and that of other markets from it
+ */
 export function briefFrom(
   phrase: string,
   comparables: readonly EstimatedComparable[],
   lists: PhraseLists,
   keywords: readonly string[] = [],
+  market: string = HOME_MARKET,
 ): Brief {
   const best = bestSellers(comparables, FOLLOWED);
   const tally = new Map<string, number>();
@@ -144,7 +149,8 @@ export function briefFrom(
     pages: Math.min(400, Math.max(24, Math.round(middle / 2) * 2)),
     ink: 'black' as Brief['ink'],
   };
-  const price = median(present(best.map((book) => book.price))) || USUAL.price;
+  const dollars =
+    median(present(best.map((book) => book.price))) / DOLLAR[marketOf(market).currency]! || USUAL.price;
   const [title = ''] = titleIdeas(phrase, lists);
   const { audience, number } = partsOf(phrase, lists);
   const kind = pagesFor(phrase);
@@ -156,9 +162,9 @@ export function briefFrom(
     audience,
     ...made,
     prices: Object.fromEntries(
-      briefCosts(made).map(({ market, lowestPrice: floor }) => [
-        market.id,
-        toHabit(market.id === 'us' ? price : price * HOME_TO_BRITAIN, floor),
+      briefCosts(made).map(({ market: { id, currency }, lowestPrice: floor }) => [
+        id,
+        toHabit(dollars * DOLLAR[currency]!, floor),
       ]),
     ) as Brief['prices'],
     keywords: [...new Set([...keywords, ...keywordsFrom(phrase, best)])].slice(0, MOST_KEYWORDS),

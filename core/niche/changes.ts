@@ -1,4 +1,5 @@
 import { type Formatting, formatting, USUAL_FORMATS } from '../formats.ts';
+import { showMoney } from '../print/index.ts';
 import { TOP } from './verdict.ts';
 
 /** What a look saw, as far as changes are told from it. */
@@ -65,11 +66,12 @@ export function changesBetween(
   return changes;
 }
 
-/** Changes of single rivals under watch. */
+/** Changes of single rivals under watch. @param currency that of their prices, ISO 4217 */
 export function changesOfRivals(
   before: LookSummary,
   after: LookSummary,
   watched: ReadonlySet<string>,
+  currency: string,
 ): Change[] {
   const now = new Map(after.rivals.map((rival) => [rival.id, rival]));
   return before.rivals
@@ -82,7 +84,7 @@ export function changesOfRivals(
       if (was.rank && is.rank && Math.max(is.rank / was.rank, was.rank / is.rank) >= MOVED)
         told.push(`rank ${count(was.rank)} → ${count(is.rank)}`);
       if (was.price !== null && is.price !== null && was.price !== is.price)
-        told.push(`price $${was.price.toFixed(2)} → $${is.price.toFixed(2)}`);
+        told.push(`price ${showMoney(was.price, currency)} → ${showMoney(is.price, currency)}`);
       return told.length ? [{ kind: 'rival moved', message: `“${was.title}”: ${told.join(', ')}.` }] : [];
     });
 }

@@ -155,7 +155,7 @@ describe('the curve of sales by rank', () => {
       lacking: '4 pairs of rank and copies are needed; there are 3.',
     });
     expect(fitCurve(Array(5).fill({ rank: 10, copies: 4 }))).toHaveProperty('lacking');
-    expect(curveFrom([])).toBe(DEFAULT_CURVE);
-    expect(curveFrom([1, 2, 3, 4].map((n) => ({ rank: n, copies: n })))).toBe(DEFAULT_CURVE);
+    expect(curveFrom([])).toEqual(DEFAULT_CURVE);
+    expect(curveFrom([1, 2, 3, 4].map((n) => ({ rank: n, copies: n })))).toEqual(DEFAULT_CURVE);
   });
 });

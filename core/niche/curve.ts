@@ -1,11 +1,14 @@
 import jstat from 'jstat';
 import { type Line, leastSquares } from './least-squares.ts';
+import { HOME_MARKET, marketOf } from './market.ts';
 
 /**
  * Sales follow rank roughly as a power law: ln copies = intercept + slope × ln rank, copies in 30 days. How sure that
  * is comes either from the publisher's own pairs, or as a factor up and down.
  */
 export interface SalesCurve {
+  /** Id of the market whose ranks it reads; print costs, royalty and currency are those of the same market. */
+  market: string;
   intercept: number;
   slope: number;
   sure:
@@ -19,12 +22,20 @@ export const OBSERVED_PAIR = { rank: 915, copies: 6044 } as const;
 const USUAL_SLOPE = -1.1;
 const USUAL_FACTOR = 2;
 
-/** The curve of somebody without figures of their own: through the observed pair, with a wide range. */
-export const DEFAULT_CURVE: SalesCurve = {
-  intercept: Math.log(OBSERVED_PAIR.copies) - USUAL_SLOPE * Math.log(OBSERVED_PAIR.rank),
+/**
+ * The curve of somebody without figures of their own: in the home market through the observed pair, elsewhere as much
+ * lower as that market sells less; with a wide range.
+ */
+export const defaultCurve = (market: string): SalesCurve => ({
+  market,
+  intercept:
+    Math.log(OBSERVED_PAIR.copies * marketOf(market).sales) - USUAL_SLOPE * Math.log(OBSERVED_PAIR.rank),
   slope: USUAL_SLOPE,
   sure: { by: 'factor', factor: USUAL_FACTOR },
-};
+});
+
+/** That of the home market. */
+export const DEFAULT_CURVE: SalesCurve = defaultCurve(HOME_MARKET);
 
 /** Copies sold in 30 days at a sales rank. @throws RangeError for a rank below 1 */
 export function copiesAMonth(rank: number, curve: SalesCurve = DEFAULT_CURVE): number {
@@ -69,7 +80,10 @@ export interface FittedCurve {
  * prediction is Student's (Draper and Smith, §1.4).
  * @returns what is missing, when the pairs do not give a curve
  */
-export function fitCurve(pairs: readonly SalesPair[]): FittedCurve | { lacking: string } {
+export function fitCurve(
+  pairs: readonly SalesPair[],
+  market: string = HOME_MARKET,
+): FittedCurve | { lacking: string } {
   if (pairs.length < LEAST_PAIRS)
     return { lacking: `${LEAST_PAIRS} pairs of rank and copies are needed; there are ${pairs.length}.` };
   const wrong = pairs.find(({ rank, copies }) => !(rank >= 1) || !(copies > 0));
@@ -96,6 +110,7 @@ export function fitCurve(pairs: readonly SalesPair[]): FittedCurve | { lacking: 
       high: line.slope + quantile * line.slopeError,
     },
     curve: {
+      market,
       intercept: line.intercept,
       slope: line.slope,
       sure: { by: 'pairs', n, meanX: line.meanX, sumXX: line.sumXX, deviation: s, quantile },
@@ -103,8 +118,8 @@ export function fitCurve(pairs: readonly SalesPair[]): FittedCurve | { lacking: 
   };
 }
 
-/** The curve of own pairs where they give one that falls, otherwise the default. */
-export function curveFrom(pairs: readonly SalesPair[]): SalesCurve {
-  const fitted = fitCurve(pairs);
-  return 'lacking' in fitted || fitted.curve.slope >= 0 ? DEFAULT_CURVE : fitted.curve;
+/** The curve of a market from own pairs where they give one that falls, otherwise its default. */
+export function curveFrom(pairs: readonly SalesPair[], market: string = HOME_MARKET): SalesCurve {
+  const fitted = fitCurve(pairs, market);
+  return 'lacking' in fitted || fitted.curve.slope >= 0 ? defaultCurve(market) : fitted.curve;
 }

@@ -1,7 +1,8 @@
-import { type Market, printCost, printRules, royalty } from '../print/index.ts';
+import { printCost, printRules, royalty } from '../print/index.ts';
 import { inches } from '../units.ts';
 import type { Comparable } from './comparable.ts';
 import { copiesAMonth, copiesRange, DEFAULT_CURVE, type SalesCurve } from './curve.ts';
+import { marketOf, RESEARCH_SERVICE } from './market.ts';
 
 /** Estimates for a rival; null where it would rest on something that is not known. */
 export interface Estimate {
@@ -10,7 +11,7 @@ export interface Estimate {
   copiesLow: number | null;
   copiesHigh: number | null;
   printCost: number | null;
-  /** Of one copy; negative when the book sells under its cost. */
+  /** Of one copy, in the market's currency like all money here; negative when the book sells under its cost. */
   royalty: number | null;
   /** In 30 days. */
   earnings: number | null;
@@ -18,7 +19,7 @@ export interface Estimate {
 
 export type EstimatedComparable = Comparable & Estimate;
 
-/** The sums of a rival, with the print cost a book of its make has at the service. */
+/** The sums of a rival in the market of the curve, with the print cost that a book of its make has there. */
 export function estimateSales(
   {
     rank: latest,
@@ -29,10 +30,9 @@ export function estimateSales(
     ink,
   }: Pick<Comparable, 'rank' | 'usualRank' | 'trim' | 'pages' | 'price' | 'ink'>,
   curve: SalesCurve = DEFAULT_CURVE,
-  serviceId = 'wrenfair',
 ): Estimate {
-  const service = printRules(serviceId, 'paperback');
-  const market = service.markets[0] as Market;
+  const service = printRules(RESEARCH_SERVICE, 'paperback');
+  const market = marketOf(curve.market);
   const rank = usualRank ?? latest;
   const copies = rank === null ? null : copiesAMonth(rank, curve);
   const range = rank === null ? null : copiesRange(rank, curve);

@@ -7,8 +7,8 @@ export interface LookAt {
   day: string;
   results: number;
   searches: number | null;
-  /** Copies of its best sellers, by one curve for all looks. */
-  demand: number;
+  /** Monthly copies of its best sellers by what was seen on the day, by one curve for all looks. */
+  copies: number;
 }
 
 /** Ranks are averaged over looks that lie so near to the latest, in days. */
@@ -30,9 +30,9 @@ const mean = (values: readonly number[]): number => values.reduce((sum, n) => su
  */
 export function seasonOf(looks: readonly LookAt[]): number {
   const months = new Map<string, number[]>();
-  for (const { day, demand } of looks) {
+  for (const { day, copies } of looks) {
     const month = day.slice(5, 7);
-    months.set(month, [...(months.get(month) ?? []), demand]);
+    months.set(month, [...(months.get(month) ?? []), copies]);
   }
   if (months.size < MONTHS_OF_A_SEASON) return 1;
   const now = mean(months.get(looks.at(-1)!.day.slice(5, 7))!);
@@ -68,4 +68,4 @@ export const lookedOnce = (
   { results, day }: Pick<LookAt, 'results' | 'day'>,
   searches: number | null,
   curve: SalesCurve,
-): Omit<Looked, 'comparables'> => lookedAt([{ results, day, searches, demand: 0 }], curve, day);
+): Omit<Looked, 'comparables'> => lookedAt([{ results, day, searches, copies: 0 }], curve, day);

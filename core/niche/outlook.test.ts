@@ -14,6 +14,7 @@ const asked = (comparables = books([9000, 20_000, 50_000, 90_000]), more = {}) =
   comparables,
   day: DAY,
   season: 1,
+  curve: DEFAULT_CURVE,
   ...more,
 });
 
@@ -129,7 +130,7 @@ describe('what a new book would earn', () => {
 });
 
 describe('what a verdict rests on beside the books', () => {
-  const look = (day: string, demand = 100) => ({ day, demand, results: 50, searches: 80 });
+  const look = (day: string, copies = 100) => ({ day, copies, results: 50, searches: 80 });
 
   it('the looks of the last weeks, the months of all, and the age of the latest', () => {
     const looks = [

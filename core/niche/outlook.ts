@@ -1,10 +1,11 @@
 import { royalty } from '../print/index.ts';
-import { printService } from '../print/service.ts';
 import type { NicheAssumptions } from './assumptions.ts';
+import type { SalesCurve } from './curve.ts';
 import type { EstimatedComparable } from './estimate.ts';
+import { marketOf } from './market.ts';
 import { median, quantile } from './quantile.ts';
 
-/** What a new book would earn in 30 days, place by place; money in the home market's currency. */
+/** What a new book would earn in 30 days, place by place; money in the currency of the market. */
 export interface Outlook {
   /**
    * Earnings of ten equally likely new books, worst first, after advertising. Losses are negative.
@@ -101,6 +102,8 @@ export interface Evidence {
   /** Times a month the phrase is typed; null where nobody says. */
   searches: number | null;
   comparables: readonly EstimatedComparable[];
+  /** By which copies were estimated, and in which market. */
+  curve: SalesCurve;
   /** Day of the look, ISO 8601. */
   day: string;
   /** How many times as much is sold over the year as at that time of it; 1 where that is not known. */
@@ -114,7 +117,7 @@ export interface Evidence {
  * @returns null where there is neither a book nor a search
  */
 export function outlook(
-  { results, searches, comparables, day, season }: Evidence,
+  { results, searches, comparables, day, season, curve }: Evidence,
   { newcomer }: Pick<NicheAssumptions, 'newcomer'>,
 ): Outlook | null {
   const ranked = comparables.filter(({ copies }) => copies !== null && copies > 0);
@@ -141,10 +144,8 @@ export function outlook(
   const known = prices.length > 0 && costs.length > 0;
   const price = known ? median(prices) : null;
   const printCost = known ? median(costs) : null;
-  const [home] = printService('wrenfair').markets;
-  const each = known ? royalty(home!, price!, printCost!) : newcomer.usualRoyalty;
-  // Advertising takes its share of what there is; a loss on each copy is not made smaller by it.
-  const kept = each > 0 ? each * (1 - newcomer.advertisingShare) : each;
+  const each = known ? royalty(marketOf(curve.market), price!, printCost!) : newcomer.usualRoyalty;
+  const kept = keptOf(each, newcomer);
   const earnings = copies.map((n) => n * kept).sort((a, b) => a - b);
   return {
     earnings,
@@ -161,6 +162,35 @@ export function outlook(
     newness,
   };
 }
+
+/** What a new book sells and earns a month at a price of the publisher's choice. */
+export interface AtPrice {
+  price: number;
+  royalty: number;
+  copies: number;
+  /** After advertising. */
+  earnings: number;
+}
+
+/**
+ * The outlook at another price: copies fall as the price to the power of the response (a constant elasticity).
+ * @returns null where no book says what one costs to buy and to print
+ */
+export function atPrice(
+  { copies, price: usual, printCost }: Outlook,
+  price: number,
+  { market }: Pick<SalesCurve, 'market'>,
+  { newcomer }: Pick<NicheAssumptions, 'newcomer'>,
+): AtPrice | null {
+  if (usual === null || printCost === null) return null;
+  const each = royalty(marketOf(market), price, printCost);
+  const sold = mean(copies) * (price / usual) ** -newcomer.priceResponse;
+  return { price, royalty: each, copies: sold, earnings: sold * keptOf(each, newcomer) };
+}
+
+/** Advertising takes its share of what there is; a loss on each copy is not made smaller by it. */
+const keptOf = (each: number, { advertisingShare }: NicheAssumptions['newcomer']): number =>
+  each > 0 ? each * (1 - advertisingShare) : each;
 
 const mean = (values: readonly number[]): number => values.reduce((sum, n) => sum + n, 0) / values.length;
 /** A book that nobody searches for is sold now and then. */

@@ -11,7 +11,6 @@ import {
   judge,
   type Looked,
   quantile,
-  sharedByBest,
 } from './index.ts';
 import { rival } from './rivals.sample.ts';
 
@@ -221,25 +220,6 @@ describe('the verdict', () => {
   });
 });
 
-describe('what the best sellers share', () => {
-  it('is a paragraph whose numbers lead to their rows', () => {
-    const books = sellers(1000).map((book, i) => ({
-      ...book,
-      trim: i < 6 ? { width: 6, height: 9 } : { width: 8.5, height: 11 },
-      pages: 100 + i,
-    }));
-    const pieces = sharedByBest(books, DEFAULT_ASSUMPTIONS.lists);
-    const text = pieces.map((piece) => piece.text).join('');
-    expect(text).toMatch(
-      /^Of the ten best sellers, six are 6 × 9 in\. Most have 101 to 108 pages and cost \$8\.99/,
-    );
-    expect(text).toContain('say “word search” in the title');
-    const trim = pieces.find((piece) => piece.filter?.trim)!;
-    expect(trim.filter).toMatchObject({ trim: '6×9', ids: expect.arrayContaining(['wf-0', 'wf-9']) });
-    expect(sharedByBest(books.slice(0, 2), DEFAULT_ASSUMPTIONS.lists)[0]!.text).toMatch(/too few/);
-  });
-});
-
 describe('changes between looks', () => {
   const look = (day: string, more: object = {}) => ({
     day,
@@ -271,7 +251,12 @@ describe('changes between looks', () => {
       .map((book) =>
         book.id === 'b1' ? { ...book, rank: 300 } : book.id === 'b2' ? { ...book, price: 9.99 } : book,
       );
-    const found = changesOfRivals(before, look('2026-11-09', { rivals }), new Set(['b1', 'b2', 'b3', 'b4']));
+    const found = changesOfRivals(
+      before,
+      look('2026-11-09', { rivals }),
+      new Set(['b1', 'b2', 'b3', 'b4']),
+      'USD',
+    );
     expect(found.map(({ message }) => message)).toEqual([
       '“Book 1”: rank 1,001 → 300.',
       '“Book 2”: price $8.99 → $9.99.',

@@ -1,5 +1,4 @@
 import type { NicheAssumptions } from './assumptions.ts';
-import type { SalesCurve } from './curve.ts';
 import type { EstimatedComparable } from './estimate.ts';
 import { MONTHS_OF_A_SEASON, OLD_DAYS } from './looked.ts';
 import { type Evidence, isNew, type Outlook, outlook } from './outlook.ts';
@@ -105,9 +104,8 @@ export function oddsOf(books: readonly EstimatedComparable[], sellsFrom: number)
   };
 }
 
-/** What a verdict rests on beside the books: how it was looked at, and by which curve copies were estimated. */
+/** What a verdict rests on beside the books: how it was looked at. */
 export interface Looked extends Evidence {
-  curve: SalesCurve;
   /** Looks that ranks are averaged over, and the months of the year that they cover. */
   looks: number;
   months: number;

@@ -17,10 +17,10 @@ export function publishBy(occasion: string, { sellingDays, reviewDays, ownDays }
   return { publish, submit, start: minus(submit, ownDays) };
 }
 
-/** Mean demand of the looks of each month of the year; null for months nobody looked in. Index 0 is January. */
-export function demandByMonth(looks: readonly { day: string; demand: number }[]): (number | null)[] {
+/** Mean copies of the best sellers in the looks of each month of the year; null for months nobody looked in. Index 0 is January. */
+export function demandByMonth(looks: readonly { day: string; copies: number }[]): (number | null)[] {
   return Array.from({ length: 12 }, (_, month) => {
     const those = looks.filter(({ day }) => Number(day.slice(5, 7)) === month + 1);
-    return those.length ? those.reduce((sum, { demand }) => sum + demand, 0) / those.length : null;
+    return those.length ? those.reduce((sum, { copies }) => sum + copies, 0) / those.length : null;
   });
 }

@@ -75,6 +75,8 @@ const PrintServiceSchema = v.strictObject({
       currency: v.string(),
       rate: v.number(),
       highestPrice: v.number(),
+      /** Copies that a rank stands for, beside the same rank in the first market. From memory. */
+      sales: v.number(),
     }),
   ),
   listing: v.strictObject({

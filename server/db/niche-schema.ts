@@ -26,7 +26,7 @@ const ofNiche = () =>
     .notNull()
     .references(() => niche.id, { onDelete: 'cascade' });
 
-/** What the marketplace answered on one day, and what the sums said of it then. */
+/** What the marketplace answered on one day, or own rows gave without it, and what the sums said of it then. */
 export const look = pgTable(
   'look',
   {
@@ -35,11 +35,15 @@ export const look = pgTable(
     nicheId: ofNiche(),
     /** The marketplace's day, ISO 8601. */
     day: text('day').notNull(),
+    source: text('source').$type<'market' | 'own'>().notNull().default('market'),
     results: integer('results').notNull(),
     categories: jsonb('categories').$type<{ id: string; name: string; count: number }[]>().notNull(),
     /** Rows of the answer that could not be read. */
     unread: integer('unread').notNull().default(0),
+    /** Monthly copies of the best sellers as the verdict counts them: by ranks of several looks, own rows among them. */
     demand: doublePrecision('demand').notNull(),
+    /** The same by what was seen on the day alone: what a line over time is drawn from. */
+    copies: doublePrecision('copies').notNull().default(0),
     sellers: integer('sellers').notNull(),
     word: text('word').$type<VerdictWord>().notNull(),
     /** Times a month the phrase was typed; null where the marketplace did not say. */

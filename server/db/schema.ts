@@ -14,6 +14,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { Recipe } from '#core/book/recipe.ts';
 import type { Formats } from '#core/formats.ts';
+import type { NicheStatus } from '#core/niche/notes.ts';
 import type { Rights } from '#core/resources/index.ts';
 import type { BookSummary } from '../book-summary.ts';
 
@@ -148,6 +149,11 @@ export const niche = pgTable(
     id: text('id').primaryKey(),
     workspaceId: ofWorkspace(),
     phrase: text('phrase').notNull(),
+    /** Id of the market it is looked at in: its ranks, prices and costs are those there. */
+    market: text('market').notNull().default('us'),
+    status: text('status').$type<NicheStatus>().notNull().default('idea'),
+    labels: text('labels').array().notNull().default([]),
+    notes: text('notes').notNull().default(''),
     /** Looked at again every day, by itself. */
     watched: boolean('watched').notNull().default(false),
     /** Let go: out of sight, and back with all its looks when its phrase is looked at again. */
@@ -155,7 +161,7 @@ export const niche = pgTable(
     createdAt: created(),
   },
   (table) => [
-    uniqueIndex('niche_phrase').on(table.workspaceId, table.phrase),
+    uniqueIndex('niche_phrase').on(table.workspaceId, table.phrase, table.market),
     // For rows that name both.
     unique('niche_workspace').on(table.id, table.workspaceId),
   ],

@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
-import { copiesAMonth } from '#core/niche/index.ts';
+import { copiesAMonth, HOME_MARKET } from '#core/niche/index.ts';
 import { db } from '../db/client.ts';
 import { salesPair } from '../db/niche-schema.ts';
-import { addPairs, HOME_MARKET } from '../niches/assumptions.ts';
+import { addPairs } from '../niches/assumptions.ts';
 import { takeLook } from '../niches/looks.ts';
 import { keepNiche, listNiches, watchNiche } from '../niches/niches.ts';
 import { expandNiche } from '../niches/phrases.ts';
@@ -51,7 +51,8 @@ export async function seedNiches(workspaceId: string, { expanded = true } = {}):
   try {
     for (const ago of today ? LOOKED_AGO : [0]) {
       if (today && !(await setDay(daysBefore(today, ago)))) continue;
-      for (const [i, phrase] of PHRASES.entries()) await takeLook(workspaceId, ids[i]!, phrase);
+      for (const [i, phrase] of PHRASES.entries())
+        await takeLook(workspaceId, { id: ids[i]!, phrase, market: HOME_MARKET });
     }
   } finally {
     if (today) await setDay(today);

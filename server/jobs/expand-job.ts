@@ -60,7 +60,10 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
     await finish(row, 'failed', 'The niche no longer exists.');
     return;
   }
-  const [assumptions, curve] = await Promise.all([assumptionsOf(workspaceId), curveOf(workspaceId)]);
+  const [assumptions, curve] = await Promise.all([
+    assumptionsOf(workspaceId),
+    curveOf(workspaceId, niche.market),
+  ]);
   let canceled = false;
   const tell = progressOf(row, () => {
     canceled = true;
@@ -78,7 +81,7 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
       row.of = starts.length + (await countPhrases(workspaceId, niche.id)).waiting;
       await Promise.all(
         starts.map(async (start) => {
-          const found = await market.ask(() => wrenfair.suggest(start, SUGGESTIONS));
+          const found = await market.ask(() => wrenfair.suggest(niche.market, start, SUGGESTIONS));
           await addPhrases(
             workspaceId,
             niche.id,
@@ -96,7 +99,9 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
         batch.map(async (waiting) => {
           const { id, phrase } = waiting;
           try {
-            const answer = await market.ask(() => wrenfair.search(phrase, COMPARABLES_PER_LOOK));
+            const answer = await market.ask(() =>
+              wrenfair.search(niche.market, phrase, COMPARABLES_PER_LOOK),
+            );
             await notePhrase(waiting, answer, curve, assumptions);
           } catch (error) {
             if (!(error instanceof TransientServiceError) && !(error instanceof ServiceRefusal)) throw error;

@@ -20,7 +20,7 @@ export async function lookJob(row: ClaimedJob): Promise<void> {
   try {
     await withRetries(
       async () => {
-        if (!canceled) await takeLook(row.workspaceId, niche.id, niche.phrase);
+        if (!canceled) await takeLook(row.workspaceId, niche);
       },
       (told) => tell(0, 1, told),
     );

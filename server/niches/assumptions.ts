@@ -5,19 +5,15 @@ import {
   AssumptionsSchema,
   curveFrom,
   DEFAULT_ASSUMPTIONS,
+  HOME_MARKET,
   type NicheAssumptions,
   type SalesCurve,
   type SalesPair,
 } from '#core/niche/index.ts';
-import { printService } from '#core/print/index.ts';
 import { db } from '../db/client.ts';
 import { nicheAssumptions, salesPair } from '../db/niche-schema.ts';
 import { newId } from '../ids.ts';
 
-/** The marketplace whose ranks are reckoned with. */
-export const HOME_MARKET = 'us';
-/** The markets own sales can be kept for. */
-export const MARKETS = printService('wrenfair').markets.map(({ id, name }) => ({ id, name }));
 /** Pairs a market may have. */
 export const MOST_PAIRS = 2000;
 
@@ -79,6 +75,6 @@ export async function dropPair(workspaceId: string, id: string): Promise<void> {
     .where(and(eq(salesPair.workspaceId, workspaceId), eq(salesPair.id, id)));
 }
 
-/** The workspace's curve of sales by rank: its own where it has pairs enough, otherwise the default. */
-export const curveOf = async (workspaceId: string): Promise<SalesCurve> =>
-  curveFrom(await pairsOf(workspaceId));
+/** The workspace's curve of sales by rank in a market: its own where it has pairs enough, otherwise the default. */
+export const curveOf = async (workspaceId: string, market: string): Promise<SalesCurve> =>
+  curveFrom(await pairsOf(workspaceId, market), market);

@@ -21,6 +21,7 @@ import { usualPenName } from '../pen-names.ts';
 import { storeLoader } from '../resources/loader.ts';
 import { type KeptResource, listResources } from '../resources/resources.ts';
 import { assumptionsOf, curveOf } from './assumptions.ts';
+import type { OpenedNiche } from './niches.ts';
 import { countedRivals } from './rivals.ts';
 
 export interface BriefRow {
@@ -39,11 +40,17 @@ export const briefsOf = (workspaceId: string, nicheId: string): Promise<BriefRow
     .where(and(eq(brief.workspaceId, workspaceId), eq(brief.nicheId, nicheId), eq(brief.removed, false)))
     .orderBy(asc(brief.createdAt));
 
+/** A niche, as far as a brief asks for it. */
+export type BriefedNiche = Pick<OpenedNiche, 'id' | 'phrase' | 'market'>;
+
 /** What the sums would decide now: a draft, not kept. */
-export async function draftBrief(workspaceId: string, nicheId: string, text: string): Promise<Brief> {
+export async function draftBrief(
+  workspaceId: string,
+  { id: nicheId, phrase: text, market }: BriefedNiche,
+): Promise<Brief> {
   const [assumptions, curve, rivals, chosen] = await Promise.all([
     assumptionsOf(workspaceId),
-    curveOf(workspaceId),
+    curveOf(workspaceId, market),
     countedRivals(workspaceId, nicheId),
     db()
       .select({ phrase: phrase.phrase })
@@ -63,6 +70,7 @@ export async function draftBrief(workspaceId: string, nicheId: string, text: str
     rivals.map((row) => estimate(row, curve)),
     assumptions.lists,
     chosen.map((row) => row.phrase).filter((keyword) => keyword.length <= MOST_LETTERS),
+    market,
   );
 }
 
@@ -73,10 +81,11 @@ export async function addBrief(workspaceId: string, nicheId: string, decided: Br
 }
 
 /** The niche's briefs; the first is drafted from the sums when there is none. */
-export async function briefsOrDraft(workspaceId: string, nicheId: string, text: string): Promise<BriefRow[]> {
+export async function briefsOrDraft(workspaceId: string, niche: BriefedNiche): Promise<BriefRow[]> {
+  const { id: nicheId } = niche;
   const there = await briefsOf(workspaceId, nicheId);
   if (there.length) return there;
-  await addBrief(workspaceId, nicheId, await draftBrief(workspaceId, nicheId, text));
+  await addBrief(workspaceId, nicheId, await draftBrief(workspaceId, niche));
   return briefsOf(workspaceId, nicheId);
 }
 

@@ -10,6 +10,8 @@ import {
   judge,
   type LookSummary,
   lookedAt,
+  marketOf,
+  type SalesCurve,
   TOP,
 } from '#core/niche/index.ts';
 import { db, sql } from '../db/client.ts';
@@ -23,6 +25,7 @@ import { TransientServiceError } from '../services/printing-service.ts';
 import { wrenfair } from '../services/wrenfair.ts';
 import { assumptionsOf, curveOf } from './assumptions.ts';
 import { briefsOrDraft } from './briefs.ts';
+import type { OpenedNiche } from './niches.ts';
 import { countedRivals, putRivals } from './rivals.ts';
 
 /** Comparables taken in at one look, and for each phrase that a niche is expanded to: both give the same verdict. */
@@ -38,32 +41,34 @@ export type LookRow = typeof look.$inferSelect;
 /** Seconds somebody waits for a look before it goes on in the background. */
 const AT_ONCE_SECONDS = 1.5;
 
+/** A niche, as far as a look asks for it. */
+export type LookedAtNiche = Pick<OpenedNiche, 'id' | 'phrase' | 'market'>;
+
 /** Asks the marketplace for a niche's phrase and keeps the answer. @throws TransientServiceError, ServiceRefusal */
 export async function takeLook(
   workspaceId: string,
-  nicheId: string,
-  phrase: string,
+  { id: nicheId, phrase, market }: LookedAtNiche,
   seconds?: number,
 ): Promise<void> {
   const [answer, suggested] = await Promise.all([
-    wrenfair.search(phrase, COMPARABLES_PER_LOOK, seconds),
-    wrenfair.suggest(phrase, SUGGESTIONS, seconds),
+    wrenfair.search(market, phrase, COMPARABLES_PER_LOOK, seconds),
+    wrenfair.suggest(market, phrase, SUGGESTIONS, seconds),
   ]);
   const searches = suggested.find((one) => one.phrase === phrase.toLowerCase())?.volume ?? null;
   await keepLook(workspaceId, nicheId, answer, searches);
-  await briefsOrDraft(workspaceId, nicheId, phrase);
+  await briefsOrDraft(workspaceId, { id: nicheId, phrase, market });
 }
 
 /**
  * Looks while somebody waits. When the marketplace is slow, busy or breaks off, the look becomes a job that goes on
  * with patience. @throws ServiceRefusal
  */
-export async function lookNow(workspaceId: string, nicheId: string, phrase: string): Promise<void> {
+export async function lookNow(workspaceId: string, niche: LookedAtNiche): Promise<void> {
   try {
-    await takeLook(workspaceId, nicheId, phrase, AT_ONCE_SECONDS);
+    await takeLook(workspaceId, niche, AT_ONCE_SECONDS);
   } catch (error) {
     if (!(error instanceof TransientServiceError)) throw error;
-    await lookLater(workspaceId, nicheId);
+    await lookLater(workspaceId, niche.id);
   }
 }
 
@@ -116,7 +121,7 @@ async function keepLook(
         })),
       );
   });
-  await recalculate(workspaceId, nicheId);
+  await recalculateNiche(workspaceId, nicheId);
   await tellChanges(workspaceId, nicheId);
 }
 
@@ -134,18 +139,63 @@ export async function recalculateSoon(workspaceId: string, nicheId: string): Pro
 }
 
 export async function recalculateNiche(workspaceId: string, nicheId: string): Promise<void> {
-  await recalculateDemand(workspaceId, nicheId);
-  await recalculate(workspaceId, nicheId);
+  const [row] = await db()
+    .select({ market: niche.market })
+    .from(niche)
+    .where(and(eq(niche.workspaceId, workspaceId), eq(niche.id, nicheId)));
+  if (!row) return;
+  const curve = await curveOf(workspaceId, row.market);
+  await keepOwnLook(workspaceId, nicheId);
+  await recalculateCopies(workspaceId, nicheId, curve);
+  await recalculateVerdict(workspaceId, nicheId, curve);
+}
+
+/**
+ * Own rows can be judged without the marketplace: until it has answered, they are a look of their own, whose result count
+ * is theirs.
+ */
+async function keepOwnLook(workspaceId: string, nicheId: string): Promise<void> {
+  await db().transaction(async (tx) => {
+    await tx.execute(raw`select pg_advisory_xact_lock(hashtext(${nicheId}))`);
+    const [latest] = await tx
+      .select({ id: look.id, source: look.source })
+      .from(look)
+      .where(and(eq(look.workspaceId, workspaceId), eq(look.nicheId, nicheId)))
+      .orderBy(desc(look.turn))
+      .limit(1);
+    if (latest?.source === 'market') return;
+    const [own] = await tx
+      .select({ n: count() })
+      .from(rival)
+      .where(and(eq(rival.workspaceId, workspaceId), eq(rival.nicheId, nicheId), eq(rival.source, 'own')));
+    const results = own!.n;
+    const day = new Date().toISOString().slice(0, 10);
+    if (latest) await tx.update(look).set({ results, day }).where(eq(look.id, latest.id));
+    else if (results)
+      await tx.insert(look).values({
+        id: newId(),
+        workspaceId,
+        nicheId,
+        day,
+        source: 'own',
+        results,
+        categories: [],
+        // Worked out below, from what counts.
+        demand: 0,
+        sellers: 0,
+        word: 'no demand',
+        best: [],
+      });
+  });
 }
 
 /** Works the latest look's verdict out again: own rows count in it too. */
-async function recalculate(workspaceId: string, nicheId: string): Promise<void> {
+async function recalculateVerdict(workspaceId: string, nicheId: string, curve: SalesCurve): Promise<void> {
   const looks = await looksAt(workspaceId, nicheId);
   const latest = looks.at(-1);
   if (!latest) return;
-  const [assumptions, curve, rivals] = await Promise.all([
+  const [assumptions, rivals] = await Promise.all([
     assumptionsOf(workspaceId),
-    curveOf(workspaceId),
     countedRivals(workspaceId, nicheId),
   ]);
   const estimated = rivals.map((row) => ({ ...estimate(row, curve), source: row.source }));
@@ -171,27 +221,24 @@ async function recalculate(workspaceId: string, nicheId: string): Promise<void> 
 }
 
 /**
- * Works the demand of all looks at a niche out again, so that a line over time is drawn by one curve: copies of the
- * best sellers of each, without those that are left out now.
+ * Works the copies of all looks at a niche out again, so that a line over time is drawn by one curve: those of the best
+ * sellers of each day, without the ones that are left out now.
  */
-async function recalculateDemand(workspaceId: string, nicheId: string): Promise<void> {
-  const [curve, rows] = await Promise.all([
-    curveOf(workspaceId),
-    sql()<{ look_id: string; ranks: number[] }[]>`
-      select s.look_id, (array_agg(s.rank order by s.rank))[1:${TOP}] as ranks
-      from sighting s join look l on l.id = s.look_id
-      left join rival r on r.niche_id = l.niche_id and r.id = s.rival_id
-      where l.workspace_id = ${workspaceId} and l.niche_id = ${nicheId} and s.rank is not null
-        and not coalesce(r.hidden, false) and not coalesce(r.not_comparable, false)
-      group by s.look_id`,
-  ]);
-  const demands = rows.map(({ look_id, ranks }) => ({
+async function recalculateCopies(workspaceId: string, nicheId: string, curve: SalesCurve): Promise<void> {
+  const rows = await sql()<{ look_id: string; ranks: number[] }[]>`
+    select s.look_id, (array_agg(s.rank order by s.rank))[1:${TOP}] as ranks
+    from sighting s join look l on l.id = s.look_id
+    left join rival r on r.niche_id = l.niche_id and r.id = s.rival_id
+    where l.workspace_id = ${workspaceId} and l.niche_id = ${nicheId} and s.rank is not null
+      and not coalesce(r.hidden, false) and not coalesce(r.not_comparable, false)
+    group by s.look_id`;
+  const seen = rows.map(({ look_id, ranks }) => ({
     id: look_id,
-    demand: ranks.reduce((sum, rank) => sum + copiesAMonth(rank, curve), 0),
+    copies: ranks.reduce((sum, rank) => sum + copiesAMonth(rank, curve), 0),
   }));
-  if (demands.length)
-    await db().execute(raw`update look set demand = given.demand
-      from jsonb_to_recordset(${JSON.stringify(demands)}::jsonb) as given(id text, demand float8)
+  if (seen.length)
+    await db().execute(raw`update look set copies = given.copies
+      from jsonb_to_recordset(${JSON.stringify(seen)}::jsonb) as given(id text, copies float8)
       where look.id = given.id and look.workspace_id = ${workspaceId}`);
 }
 
@@ -201,15 +248,24 @@ export async function judgeUnjudged(): Promise<void> {
     select workspace_id, niche_id from (
       select distinct on (niche_id) workspace_id, niche_id, confidence from look order by niche_id, turn desc
     ) latest where confidence is null`;
-  for (const { workspace_id, niche_id } of niches) await recalculate(workspace_id, niche_id);
+  for (const { workspace_id, niche_id } of niches) await recalculateNiche(workspace_id, niche_id);
 }
 
-/** Works all niches of a workspace out again, one after the other: the curve or the choices changed. */
-export async function recalculateAll(workspaceId: string): Promise<void> {
+/**
+ * Works the niches of a workspace out again, one after the other: the assumptions changed, or the curve of a market.
+ * @param market only those of one market
+ */
+export async function recalculateAll(workspaceId: string, market?: string): Promise<void> {
   const niches = await db()
     .select({ id: niche.id })
     .from(niche)
-    .where(and(eq(niche.workspaceId, workspaceId), eq(niche.archived, false)));
+    .where(
+      and(
+        eq(niche.workspaceId, workspaceId),
+        eq(niche.archived, false),
+        market === undefined ? undefined : eq(niche.market, market),
+      ),
+    );
   for (const { id } of niches) await recalculateSoon(workspaceId, id);
 }
 
@@ -231,21 +287,21 @@ async function summaryOf(workspaceId: string, row: LookRow): Promise<LookSummary
     .from(sighting)
     .where(and(eq(sighting.workspaceId, workspaceId), eq(sighting.lookId, row.id)))
     .orderBy(sighting.place);
-  return { day: row.day, results: row.results, demand: row.demand, rivals };
+  return { day: row.day, results: row.results, demand: row.copies, rivals };
 }
 
 export interface Moves {
   since: string;
   resultsBefore: number;
-  demandBefore: number;
+  copiesBefore: number;
   changes: Change[];
   /** Rank at the look before, by rival. */
   ranksBefore: Record<string, number>;
 }
 
 /** What moved between the last two looks of different days; null after a single one. */
-export async function movesOf(workspaceId: string, nicheId: string): Promise<Moves | null> {
-  const looks = await latestLooks(workspaceId, nicheId, 60);
+export async function movesOf(workspaceId: string, nicheId: string, market: string): Promise<Moves | null> {
+  const looks = (await latestLooks(workspaceId, nicheId, 60)).filter(({ source }) => source === 'market');
   const [latest] = looks;
   const earlier = latest && looks.find(({ day }) => day < latest.day);
   if (!latest || !earlier) return null;
@@ -257,10 +313,10 @@ export async function movesOf(workspaceId: string, nicheId: string): Promise<Mov
   return {
     since: earlier.day,
     resultsBefore: earlier.results,
-    demandBefore: earlier.demand,
+    copiesBefore: earlier.copies,
     changes: [
       ...changesBetween(before, after, formatting(await formatsOf(workspaceId))),
-      ...changesOfRivals(before, after, watched),
+      ...changesOfRivals(before, after, watched, marketOf(market).currency),
     ],
     ranksBefore: Object.fromEntries(before.rivals.flatMap(({ id, rank }) => (rank ? [[id, rank]] : []))),
   };
@@ -277,12 +333,12 @@ async function watchedRivals(workspaceId: string, nicheId: string): Promise<Set<
 /** Puts what changed on the Desk, for niches and rivals that are under watch. */
 async function tellChanges(workspaceId: string, nicheId: string): Promise<void> {
   const [row] = await db()
-    .select({ watched: niche.watched })
+    .select({ watched: niche.watched, market: niche.market })
     .from(niche)
     .where(and(eq(niche.workspaceId, workspaceId), eq(niche.id, nicheId)));
   const watched = await watchedRivals(workspaceId, nicheId);
-  if (!row?.watched && watched.size === 0) return;
-  const moves = await movesOf(workspaceId, nicheId);
+  if (!row || (!row.watched && watched.size === 0)) return;
+  const moves = await movesOf(workspaceId, nicheId, row.market);
   const [latest] = await latestLooks(workspaceId, nicheId, 1);
   if (!moves || !latest) return;
   const [told] = await db()
@@ -292,7 +348,7 @@ async function tellChanges(workspaceId: string, nicheId: string): Promise<void> 
     .limit(1);
   // A second look on the same day has nothing new to say.
   if (told) return;
-  const changes = moves.changes.filter(({ kind }) => row?.watched || kind.startsWith('rival'));
+  const changes = moves.changes.filter(({ kind }) => row.watched || kind.startsWith('rival'));
   if (changes.length)
     await db()
       .insert(notice)

@@ -1,5 +1,13 @@
 import { and, desc, eq } from 'drizzle-orm';
-import type { Confidence, VerdictWord } from '#core/niche/index.ts';
+import same from 'fast-deep-equal';
+import { changedLabels, type LabelChange } from '#core/labels.ts';
+import {
+  type Confidence,
+  HOME_MARKET,
+  type NicheNotes,
+  type NicheStatus,
+  type VerdictWord,
+} from '#core/niche/index.ts';
 import { among, db, sql } from '../db/client.ts';
 import { notice } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
@@ -8,10 +16,12 @@ import { newId } from '../ids.ts';
 export interface OpenedNiche {
   id: string;
   phrase: string;
+  /** Id of the market it is looked at in. */
+  market: string;
   watched: boolean;
 }
 
-export interface NicheRow extends OpenedNiche {
+export interface NicheRow extends OpenedNiche, NicheNotes {
   /** The latest look; null before the first. */
   latest: {
     day: string;
@@ -23,7 +33,7 @@ export interface NicheRow extends OpenedNiche {
     earnings: { low: number; mean: number; high: number } | null;
     best: string[];
   } | null;
-  /** Demand of the looks, oldest first. */
+  /** Monthly copies of the best sellers on the days of the looks, oldest first. */
   spark: number[];
   unseen: number;
 }
@@ -32,10 +42,8 @@ const SPARK = 30;
 
 /** All niches of a workspace, the one looked at last first. */
 export async function listNiches(workspaceId: string, max = 2000): Promise<NicheRow[]> {
-  const rows = await sql()<
-    (OpenedNiche & { latest: NicheRow['latest']; spark: number[] | null; unseen: number })[]
-  >`
-    select n.id, n.phrase, n.watched, l.latest, s.spark,
+  const rows = await sql()<(Omit<NicheRow, 'spark'> & { spark: number[] | null })[]>`
+    select n.id, n.phrase, n.market, n.status, n.labels, n.notes, n.watched, l.latest, s.spark,
       (select count(*)::int from notice where notice.niche_id = n.id and not seen) as unseen
     from niche n
     left join lateral (
@@ -43,8 +51,8 @@ export async function listNiches(workspaceId: string, max = 2000): Promise<Niche
         'confidence', confidence, 'earnings', earnings, 'best', best) as latest
       from look where look.niche_id = n.id and confidence is not null order by turn desc limit 1) l on true
     left join lateral (
-      select json_agg(demand order by turn) as spark
-      from (select demand, turn from look where look.niche_id = n.id order by turn desc limit ${SPARK}) recent) s on true
+      select json_agg(copies order by turn) as spark
+      from (select copies, turn from look where look.niche_id = n.id order by turn desc limit ${SPARK}) recent) s on true
     where n.workspace_id = ${workspaceId} and not n.archived
     order by l.turn desc nulls last, n.created_at desc limit ${max}`;
   return rows.map(({ spark, ...row }) => ({ ...row, spark: spark ?? [] }));
@@ -54,19 +62,23 @@ const mine = (workspaceId: string, id: string) => and(eq(niche.workspaceId, work
 
 export async function openNiche(workspaceId: string, id: string): Promise<OpenedNiche | null> {
   const [row] = await db()
-    .select({ id: niche.id, phrase: niche.phrase, watched: niche.watched })
+    .select({ id: niche.id, phrase: niche.phrase, market: niche.market, watched: niche.watched })
     .from(niche)
     .where(and(mine(workspaceId, id), eq(niche.archived, false)));
   return row ?? null;
 }
 
 /** Keeps a phrase as a niche, or finds the one that is kept. */
-export async function keepNiche(workspaceId: string, phrase: string): Promise<string> {
+export async function keepNiche(
+  workspaceId: string,
+  phrase: string,
+  market: string = HOME_MARKET,
+): Promise<string> {
   const tidy = phrase.trim().replace(/\s+/g, ' ').toLowerCase();
   const [row] = await db()
     .insert(niche)
-    .values({ id: newId(), workspaceId, phrase: tidy })
-    .onConflictDoUpdate({ target: [niche.workspaceId, niche.phrase], set: { archived: false } })
+    .values({ id: newId(), workspaceId, phrase: tidy, market })
+    .onConflictDoUpdate({ target: [niche.workspaceId, niche.phrase, niche.market], set: { archived: false } })
     .returning({ id: niche.id });
   return row!.id;
 }
@@ -81,6 +93,62 @@ export async function archiveNiches(
     .update(niche)
     .set({ archived })
     .where(and(eq(niche.workspaceId, workspaceId), among(niche.id, ids)));
+}
+
+/** Sets how far niches have come. */
+export async function setStatus(
+  workspaceId: string,
+  ids: readonly string[],
+  status: NicheStatus,
+): Promise<void> {
+  await db()
+    .update(niche)
+    .set({ status })
+    .where(and(eq(niche.workspaceId, workspaceId), among(niche.id, ids)));
+}
+
+/**
+ * Saves what is noted of a niche.
+ * @param from what the change began from; another tab's work since then is not overwritten
+ * @returns whether it was saved, or what is there now; null where there is no such niche
+ */
+export async function saveNotes(
+  workspaceId: string,
+  id: string,
+  notes: NicheNotes,
+  from: NicheNotes,
+): Promise<{ saved: true } | { saved: false; now: NicheNotes } | null> {
+  return db().transaction(async (tx) => {
+    const [now] = await tx
+      .select({ status: niche.status, labels: niche.labels, notes: niche.notes })
+      .from(niche)
+      .where(mine(workspaceId, id))
+      .for('update');
+    if (!now) return null;
+    if (!same(now, from) && !same(now, notes)) return { saved: false, now };
+    await tx.update(niche).set(notes).where(mine(workspaceId, id));
+    return { saved: true };
+  });
+}
+
+/** Gives labels to niches and takes others from them. */
+export async function labelNiches(
+  workspaceId: string,
+  ids: readonly string[],
+  change: LabelChange,
+): Promise<void> {
+  await db().transaction(async (tx) => {
+    const rows = await tx
+      .select({ id: niche.id, labels: niche.labels })
+      .from(niche)
+      .where(and(eq(niche.workspaceId, workspaceId), among(niche.id, ids)))
+      .for('update');
+    for (const { id, labels } of rows)
+      await tx
+        .update(niche)
+        .set({ labels: changedLabels(labels, change) })
+        .where(eq(niche.id, id));
+  });
 }
 
 export async function watchNiche(workspaceId: string, id: string, watched: boolean): Promise<void> {

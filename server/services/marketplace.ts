@@ -20,12 +20,12 @@ export interface Suggestion {
 
 /** What the application asks of a marketplace. Calls raise TransientServiceError (worth another try) or ServiceRefusal. */
 export interface Marketplace {
-  /** @param seconds after which no answer is trouble, when it should be less than usual */
-  search(phrase: string, limit: number, seconds?: number): Promise<MarketAnswer>;
+  /** @param market id of the market that is asked, like those below  @param seconds after which no answer is trouble, when it should be less than usual */
+  search(market: string, phrase: string, limit: number, seconds?: number): Promise<MarketAnswer>;
   /** The best sellers of a category, with its name. */
-  topOf(category: string): Promise<{ day: string; name: string; comparables: Comparable[] }>;
+  topOf(market: string, category: string): Promise<{ day: string; name: string; comparables: Comparable[] }>;
   /** What people type that begins like this, most typed first. */
-  suggest(start: string, limit: number, seconds?: number): Promise<Suggestion[]>;
+  suggest(market: string, start: string, limit: number, seconds?: number): Promise<Suggestion[]>;
   day(): Promise<string>;
   /** A book's cover, or one of its first pages, as PNG; null where there is none. */
   cover(id: string): Promise<Uint8Array | null>;

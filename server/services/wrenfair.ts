@@ -165,22 +165,23 @@ async function picture(path: string): Promise<Uint8Array | null> {
 const json = { 'content-type': 'application/json' };
 
 export const wrenfair: Marketplace & PrintingService = {
-  async search(phrase, limit, seconds = SEARCH_SECONDS) {
+  async search(market, phrase, limit, seconds = SEARCH_SECONDS) {
     const { comparables, ...answer } = await ask(
       'GET',
-      `/catalog/search?${new URLSearchParams({ phrase, limit: String(limit) })}`,
+      `/catalog/search?${new URLSearchParams({ market, phrase, limit: String(limit) })}`,
       SearchSchema,
       { seconds },
     );
     const good = readable(comparables);
     return { ...answer, comparables: good, unread: comparables.length - good.length };
   },
-  async topOf(category) {
-    const answer = await ask('GET', `/catalog/categories/${encodeURIComponent(category)}/top`, TopSchema);
+  async topOf(market, category) {
+    const path = `/catalog/categories/${encodeURIComponent(category)}/top?${new URLSearchParams({ market })}`;
+    const answer = await ask('GET', path, TopSchema);
     return { day: answer.day, name: answer.category.name, comparables: readable(answer.comparables) };
   },
-  async suggest(start, limit, seconds = SEARCH_SECONDS) {
-    const path = `/catalog/suggestions?${new URLSearchParams({ start, limit: String(limit) })}`;
+  async suggest(market, start, limit, seconds = SEARCH_SECONDS) {
+    const path = `/catalog/suggestions?${new URLSearchParams({ market, start, limit: String(limit) })}`;
     return (await ask('GET', path, SuggestionsSchema, { seconds })).suggestions;
   },
   day: async () => (await ask('GET', '/catalog/day', v.object({ day: isoDay }))).day,

@@ -7,7 +7,7 @@ export interface ShownBook {
   penName: string;
   category: string;
   price: number;
-  currency: 'USD';
+  currency: string;
   trim: { width: number; height: number };
   pages: number;
   ink: 'black' | 'color';
@@ -15,6 +15,22 @@ export interface ShownBook {
   reviews: number;
   /** ISO 8601 day. */
   published: string;
+}
+
+/** The countries the shop sells in: how much of what the first one sells, and what a dollar is there. */
+const COUNTRIES = {
+  us: { share: 1, currency: 'USD', dollar: 1 },
+  gb: { share: 0.2, currency: 'GBP', dollar: 0.8 },
+} as const;
+export type Country = keyof typeof COUNTRIES;
+export const COUNTRY_IDS = Object.keys(COUNTRIES) as Country[];
+/** How far tastes differ from the first country: of most books, the logarithm of what is sold there, by so much. */
+const TASTE = 0.7;
+
+/** How much of what is sold or searched in the first country is in another, by a name: its size, and its taste. */
+export function shareIn(country: Country, name: string): number {
+  const { share } = COUNTRIES[country];
+  return share === 1 ? 1 : share * Math.exp(2 * TASTE * (phaseOf(`${country} ${name}`) - 0.5));
 }
 
 const DAY = 86_400_000;
@@ -80,8 +96,13 @@ const DAYS_KEPT = 4;
  * The shop from day to day: which books are out, their ranks, prices and reviews. Ranks follow the day's sales; the
  * shop sells more than these books, so their ranks stand apart, wider and wider further down.
  */
-export function openMarket(catalog: readonly CatalogBook[]) {
+export function openMarket(catalog: readonly CatalogBook[], country: Country = 'us') {
+  const { currency, dollar } = COUNTRIES[country];
   const kept = new Map<number, Int32Array>();
+  const shares = Float64Array.from(catalog, ({ id }) => shareIn(country, id));
+  /** The first country's prices as they are; others in their money, ending as prices do. */
+  const priceIn = (price: number) =>
+    dollar === 1 ? price : Math.max(3.99, Math.round(price * dollar) - 0.01);
 
   function ranksOn(day: number): Int32Array {
     const known = kept.get(day);
@@ -96,7 +117,7 @@ export function openMarket(catalog: readonly CatalogBook[]) {
     const out: number[] = [];
     catalog.forEach((book, at) => {
       if (book.publishedOn > day) return;
-      sales[at] = salesOn(book, day, yearDay);
+      sales[at] = salesOn(book, day, yearDay) * shares[at]!;
       out.push(at);
     });
     const places = Int32Array.from(out).sort((a, b) => sales[b]! - sales[a]! || a - b);
@@ -116,14 +137,14 @@ export function openMarket(catalog: readonly CatalogBook[]) {
     shown(at: number, day: number): ShownBook {
       const book = catalog[at]!;
       const { id, title, penName, category, trim, pages, ink } = book;
-      const sold = book.dailySales * Math.max(0, day - book.publishedOn);
+      const sold = book.dailySales * shares[at]! * Math.max(0, day - book.publishedOn);
       return {
         id,
         title,
         penName,
         category,
-        price: priceOn(book, day),
-        currency: 'USD',
+        price: priceIn(priceOn(book, day)),
+        currency,
         trim,
         pages,
         ink,

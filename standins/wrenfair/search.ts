@@ -36,8 +36,8 @@ export interface Found {
   categories: { id: string; count: number }[];
 }
 
-/** Full-text search over titles and authors: every word of the phrase must be there. */
-export function makeSearch(catalog: readonly CatalogBook[], market: Market) {
+/** Full-text search over titles and authors: every word of the phrase must be there. Best sellers are a market's. */
+export function makeSearch(catalog: readonly CatalogBook[]) {
   const index = new Index({ tokenize: 'strict', encode: wordsOf, resolution: 1 });
   catalog.forEach(({ title, penName }, at) => {
     index.add(at, `${title} ${penName}`);
@@ -55,7 +55,12 @@ export function makeSearch(catalog: readonly CatalogBook[], market: Market) {
     return found;
   }
 
-  return (phrase: string, day: number, ask: { limit: number; page: number; sort: Sort }): Found => {
+  return (
+    market: Market,
+    phrase: string,
+    day: number,
+    ask: { limit: number; page: number; sort: Sort },
+  ): Found => {
     const ranks = market.ranksOn(day);
     const out = matching(phrase).filter((at) => market.isOut(at, day));
     const key: Record<Sort, (at: number) => number> = {

@@ -96,7 +96,7 @@ describe('from day to day', () => {
 });
 
 describe('search', () => {
-  const search = makeSearch(catalog, market);
+  const search = makeSearch(catalog);
   const ask = { limit: 60_000, page: 1, sort: 'best sellers' as const };
 
   it('agrees with a scan of every book', () => {
@@ -111,27 +111,29 @@ describe('search', () => {
     ]) {
       const asked = wordsOf(phrase);
       const scanned = out.filter((at) => asked.every((word) => words[at]!.has(word)));
-      const found = search(phrase, TODAY, ask);
+      const found = search(market, phrase, TODAY, ask);
       expect(found.results, phrase).toBe(scanned.length);
       expect(found.books.map(({ id }) => id).sort()).toEqual(scanned.map((at) => catalog[at]!.id).sort());
       expect(found.books.map(({ rank }) => rank)).toEqual(
         found.books.map(({ rank }) => rank).sort((a, b) => a - b),
       );
     }
-    expect(search('', TODAY, ask).results).toBe(0);
+    expect(search(market, '', TODAY, ask).results).toBe(0);
   });
 
   it('pages follow each other, and every order sorts', () => {
-    const whole = search('cat journal', TODAY, { ...ask, limit: 40 }).books;
+    const whole = search(market, 'cat journal', TODAY, { ...ask, limit: 40 }).books;
     expect([
-      ...search('cat journal', TODAY, { ...ask, limit: 20 }).books,
-      ...search('cat journal', TODAY, { ...ask, limit: 20, page: 2 }).books,
+      ...search(market, 'cat journal', TODAY, { ...ask, limit: 20 }).books,
+      ...search(market, 'cat journal', TODAY, { ...ask, limit: 20, page: 2 }).books,
     ]).toEqual(whole);
-    const newest = search('cat journal', TODAY, { ...ask, sort: 'newest' }).books.map(
+    const newest = search(market, 'cat journal', TODAY, { ...ask, sort: 'newest' }).books.map(
       ({ published }) => published,
     );
     expect(newest).toEqual(newest.slice().sort().reverse());
-    const dearest = search('cat journal', TODAY, { ...ask, sort: 'price' }).books.map(({ price }) => price);
+    const dearest = search(market, 'cat journal', TODAY, { ...ask, sort: 'price' }).books.map(
+      ({ price }) => price,
+    );
     expect(dearest).toEqual(dearest.slice().sort((a, b) => a - b));
   });
 

@@ -3,7 +3,16 @@ import * as v from 'valibot';
 import { keptCatalog } from './catalog/kept.ts';
 import { CATEGORIES, category, pathOf } from './catalog/tree.ts';
 import { openClock } from './clock.ts';
-import { dayNumber, isoDay, openMarket, type ShownBook } from './market.ts';
+import {
+  COUNTRY_IDS,
+  type Country,
+  dayNumber,
+  isoDay,
+  type Market,
+  openMarket,
+  type ShownBook,
+  shareIn,
+} from './market.ts';
 import { openPictures } from './pictures.ts';
 import { makeSearch, SORTS, topOf } from './search.ts';
 import { makeQueryLog, makeSuggestions } from './suggestions.ts';
@@ -18,13 +27,16 @@ const count = (max: number, usual: number) =>
     v.pipe(v.string(), v.regex(/^\d{1,6}$/), v.transform(Number), v.minValue(1), v.maxValue(max)),
     String(usual),
   );
+const market = v.optional(v.picklist(COUNTRY_IDS), 'us');
 const Ask = v.object({
+  market,
   phrase: v.pipe(v.string(), v.maxLength(200)),
   limit: count(MOST_ROWS, 60),
   page: count(1000, 1),
   sort: v.optional(v.picklist(SORTS), 'best sellers'),
 });
-const Start = v.object({ start: v.pipe(v.string(), v.maxLength(200)), limit: count(50, 10) });
+const Start = v.object({ market, start: v.pipe(v.string(), v.maxLength(200)), limit: count(50, 10) });
+const Top = v.object({ market });
 const ClockSchema = v.strictObject({
   day: v.optional(v.pipe(v.string(), v.isoDate())),
   advance: v.optional(v.pipe(v.number(), v.integer(), v.minValue(-FURTHEST), v.maxValue(FURTHEST))),
@@ -49,12 +61,25 @@ export function openShop(folder: string, today: string, malformed: () => boolean
   const clock = openClock(folder, dayNumber(today));
   const catalog = keptCatalog(folder, clock.opened());
   const at = new Map(catalog.map((book, i) => [book.id, i]));
-  const market = openMarket(catalog);
-  const search = makeSearch(catalog, market);
-  const suggest = makeSuggestions(makeQueryLog());
+  const markets = new Map<Country, { market: Market; suggest: ReturnType<typeof makeSuggestions> }>();
+  const log = makeQueryLog();
+  /** A country's side of the shop, opened when somebody first asks for it. */
+  const inMarket = (country: Country) => {
+    let found = markets.get(country);
+    if (!found) {
+      const typed = log
+        .map(({ phrase, volume }) => ({ phrase, volume: Math.round(volume * shareIn(country, phrase)) }))
+        .filter(({ volume }) => volume > 0);
+      found = { market: openMarket(catalog, country), suggest: makeSuggestions(typed) };
+      markets.set(country, found);
+    }
+    return found;
+  };
+  const { market: home } = inMarket('us');
+  const search = makeSearch(catalog);
   const pictures = openPictures();
   // The day's ranks are ready before anybody asks.
-  market.ranksOn(clock.today());
+  home.ranksOn(clock.today());
 
   const day = () => isoDay(clock.today());
   const rows = (books: ShownBook[]) => {
@@ -65,7 +90,8 @@ export function openShop(folder: string, today: string, malformed: () => boolean
   shop.get('/search', (c) => {
     const ask = v.safeParse(Ask, c.req.query());
     if (!ask.success) return c.json(wrong(`${v.getDotPath(ask.issues[0])}: ${ask.issues[0].message}`), 400);
-    const found = search(ask.output.phrase, clock.today(), ask.output);
+    const { market } = inMarket(ask.output.market);
+    const found = search(market, ask.output.phrase, clock.today(), ask.output);
     return c.json({
       day: day(),
       results: found.results,
@@ -76,29 +102,32 @@ export function openShop(folder: string, today: string, malformed: () => boolean
   shop.get('/suggestions', (c) => {
     const ask = v.safeParse(Start, c.req.query());
     if (!ask.success) return c.json(wrong(ask.issues[0].message), 400);
-    return c.json({ suggestions: suggest(ask.output.start, ask.output.limit) });
+    const { market, start, limit } = ask.output;
+    return c.json({ suggestions: inMarket(market).suggest(start, limit) });
   });
   shop.get('/day', (c) => c.json({ day: day() }));
   shop.get('/categories', (c) => c.json({ categories: CATEGORIES }));
   shop.get('/categories/:id/top', (c) => {
     const found = category(c.req.param('id'));
+    const ask = v.safeParse(Top, c.req.query());
+    if (!ask.success) return c.json(wrong(ask.issues[0].message), 400);
     if (!found) return c.json(wrong('There is no such category.'), 404);
     return c.json({
       day: day(),
       category: { ...found, name: pathOf(found.id) || found.name },
-      comparables: rows(topOf(catalog, market, found.id, clock.today(), TOP)),
+      comparables: rows(topOf(catalog, inMarket(ask.output.market).market, found.id, clock.today(), TOP)),
     });
   });
   const bookOf = (id: string) => {
     const i = at.get(id);
-    return i !== undefined && market.isOut(i, clock.today()) ? { i, book: catalog[i]! } : null;
+    return i !== undefined && home.isOut(i, clock.today()) ? { i, book: catalog[i]! } : null;
   };
   shop.get('/books/:id', (c) => {
     const found = bookOf(c.req.param('id'));
     if (!found) return c.json(wrong('There is no such book.'), 404);
     return c.json({
       day: day(),
-      ...rowOf(market.shown(found.i, clock.today())),
+      ...rowOf(home.shown(found.i, clock.today())),
       pagesShown: pictures.pagesShown(found.book),
     });
   });
@@ -127,7 +156,7 @@ export function openShop(folder: string, today: string, malformed: () => boolean
       if (Math.abs(next - clock.opened()) > FURTHEST)
         return { wrong: `The clock goes ${FURTHEST} days from ${isoDay(clock.opened())} either way.` };
       clock.set(next, daySeconds);
-      market.ranksOn(next);
+      home.ranksOn(next);
       return { day: day(), daySeconds: clock.daySeconds() };
     },
     clock: () => ({ day: day(), daySeconds: clock.daySeconds() }),

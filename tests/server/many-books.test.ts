@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { MOST_LABELS } from '#core/labels.ts';
 import { writeWords } from '#core/resources/index.ts';
 import { listBanks, replaceBank, setBanksRemoved } from '#server/banks/banks.ts';
 import { createBook, listBooks, listRevisions, openBook, saveBook } from '#server/books.ts';
@@ -18,7 +19,6 @@ import {
   duplicateBooks,
   labelBooks,
   listLabels,
-  MOST_LABELS,
   removeLongDeleted,
   restoreBooks,
 } from '#server/many-books.ts';

@@ -2,7 +2,14 @@ import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { bookFrom, jobTicket } from '#core/book/index.ts';
-import { type Comparable, copiesAMonth, DEFAULT_ASSUMPTIONS, DEFAULT_CURVE } from '#core/niche/index.ts';
+import {
+  type Comparable,
+  copiesAMonth,
+  DEFAULT_ASSUMPTIONS,
+  DEFAULT_CURVE,
+  defaultCurve,
+  HOME_MARKET,
+} from '#core/niche/index.ts';
 import { writeWords } from '#core/resources/index.ts';
 import { openBook } from '#server/books.ts';
 import { closeDatabase, db, sql } from '#server/db/client.ts';
@@ -45,9 +52,12 @@ import {
 import {
   archiveNiches,
   keepNiche,
+  labelNiches,
   listNiches,
   markSeen,
   openNiche,
+  saveNotes,
+  setStatus,
   unseenChanges,
   watchNiche,
 } from '#server/niches/niches.ts';
@@ -94,9 +104,10 @@ beforeEach(async () => {
 });
 
 const PHRASE = 'dog journal';
+const at = (id: string, phrase: string, market = HOME_MARKET) => ({ id, phrase, market });
 async function lookedAt(phrase = PHRASE): Promise<string> {
   const id = await keepNiche(own, phrase);
-  await takeLook(own, id, phrase);
+  await takeLook(own, at(id, phrase));
   return id;
 }
 const rows = async (niche: string) =>
@@ -122,13 +133,13 @@ describe('looks', () => {
     const before = await rows(id);
     expect(before).toHaveLength(60);
     await markRivals(own, id, [String(before[0]![0]), String(before[1]![0])], { notComparable: true });
-    expect(await movesOf(own, id)).toBeNull();
+    expect(await movesOf(own, id, HOME_MARKET)).toBeNull();
     await press.put('/clock', { advance: 14 });
-    await takeLook(own, id, PHRASE);
+    await takeLook(own, at(id, PHRASE));
     const looks = await looksAt(own, id);
     expect(looks.map(({ day }) => day)).toEqual([OPENING, '2026-12-08']);
     expect(looks.map(({ results }) => results).every((n) => n >= 60)).toBe(true);
-    const moves = (await movesOf(own, id))!;
+    const moves = (await movesOf(own, id, HOME_MARKET))!;
     expect(moves.since).toBe(OPENING);
     expect(Object.keys(moves.ranksBefore)).toHaveLength(60);
     const after = await rows(id);
@@ -143,7 +154,11 @@ describe('looks', () => {
 
   it('two at once come one after the other, and lose nothing', async () => {
     const id = await keepNiche(own, PHRASE);
-    await Promise.all([takeLook(own, id, PHRASE), takeLook(own, id, PHRASE), takeLook(own, id, PHRASE)]);
+    await Promise.all([
+      takeLook(own, at(id, PHRASE)),
+      takeLook(own, at(id, PHRASE)),
+      takeLook(own, at(id, PHRASE)),
+    ]);
     expect(await looksAt(own, id)).toHaveLength(3);
     expect(await rows(id)).toHaveLength(60);
     const sightings = await db().select().from(sighting).where(eq(sighting.workspaceId, own));
@@ -161,7 +176,7 @@ describe('looks', () => {
   it('what is not answered at once becomes a job, which takes the look with patience', async () => {
     const id = await keepNiche(own, PHRASE);
     await press.put('/behavior', { busy: 2 });
-    await lookNow(own, id, PHRASE);
+    await lookNow(own, at(id, PHRASE));
     expect(await looksAt(own, id)).toHaveLength(0);
     const [queued] = await listJobs(own);
     expect(queued).toMatchObject({ kind: 'look', nicheId: id, state: 'queued' });
@@ -171,15 +186,15 @@ describe('looks', () => {
     expect(await looksAt(own, id)).toHaveLength(1);
     // Asked for twice while it waits, it is one job.
     await press.put('/behavior', { busy: 9 });
-    await lookNow(own, id, PHRASE);
-    await lookNow(own, id, PHRASE);
+    await lookNow(own, at(id, PHRASE));
+    await lookNow(own, at(id, PHRASE));
     expect((await listJobs(own)).filter(({ state }) => state === 'queued')).toHaveLength(1);
   });
 
   it('the list tells the latest verdict, the way of the demand and three covers of the marketplace', async () => {
     const id = await lookedAt();
     await press.put('/clock', { advance: 3 });
-    await takeLook(own, id, PHRASE);
+    await takeLook(own, at(id, PHRASE));
     await addOwnRivals(own, id, [ownRow(1, { rank: 1 })]);
     await recalculateSoon(own, id);
     const [row] = await listNiches(own);
@@ -212,20 +227,20 @@ describe('the sums', () => {
   it('own pairs bend the curve of every look, and taking them out bends it back', async () => {
     const id = await lookedAt();
     await press.put('/clock', { advance: 7 });
-    await takeLook(own, id, PHRASE);
-    const usual = (await looksAt(own, id)).map(({ demand }) => demand);
+    await takeLook(own, at(id, PHRASE));
+    const usual = (await looksAt(own, id)).map(({ copies }) => copies);
     await addPairs(
       own,
       'us',
       [1000, 5000, 20_000, 90_000, 400_000].map((rank) => ({ rank, copies: copiesAMonth(rank) * 3 })),
     );
     await recalculateAll(own);
-    const bent = (await looksAt(own, id)).map(({ demand }) => demand);
+    const bent = (await looksAt(own, id)).map(({ copies }) => copies);
     for (const [i, demand] of bent.entries()) expect(demand / usual[i]!).toBeCloseTo(3, 6);
     for (const { id: pair } of await pairsOf(own)) await dropPair(own, pair);
     await recalculateAll(own);
-    expect(await curveOf(own)).toEqual(DEFAULT_CURVE);
-    expect((await looksAt(own, id)).map(({ demand }) => demand)).toEqual(
+    expect(await curveOf(own, HOME_MARKET)).toEqual(DEFAULT_CURVE);
+    expect((await looksAt(own, id)).map(({ copies }) => copies)).toEqual(
       usual.map((n) => expect.closeTo(n, 6)),
     );
     // Sales of another market bend nothing here.
@@ -234,7 +249,7 @@ describe('the sums', () => {
       'gb',
       [1, 2, 3, 4].map((n) => ({ rank: n * 1000, copies: 900 / n })),
     );
-    expect(await curveOf(own)).toEqual(DEFAULT_CURVE);
+    expect(await curveOf(own, HOME_MARKET)).toEqual(DEFAULT_CURVE);
   });
 
   it('choices are kept, and what can no longer be read falls back to the defaults', async () => {
@@ -263,7 +278,7 @@ describe('the sums', () => {
     const id = await lookedAt();
     const before = await looksAt(own, id);
     await press.put('/clock', { advance: 6 });
-    await takeLook(own, id, PHRASE);
+    await takeLook(own, at(id, PHRASE));
     const counted = await countedRivals(own, id);
     const [best] = counted.filter(({ usualRank }) => usualRank);
     const ranks = (await linesOf(own, id, [best!.id])).map(({ rank }) => rank!);
@@ -274,7 +289,102 @@ describe('the sums', () => {
     expect(stored.at(-1)).toBeCloseTo(best!.usualRank!, 4);
     const looks = await looksAt(own, id);
     expect(looks.map(({ confidence }) => confidence)).toEqual(['fair', 'fair']);
-    expect(looks[0]!.demand).toBeCloseTo(before[0]!.demand, 6);
+    // Each day of a line over time is drawn from what was seen on it, not from the mean that the verdict goes by.
+    expect(looks[0]!.copies).toBeCloseTo(before[0]!.copies, 6);
+    const seen = (
+      await linesOf(
+        own,
+        id,
+        counted.map((row) => row.id),
+      )
+    )
+      .filter(({ day, rank }) => day === looks[1]!.day && rank)
+      .map(({ rank }) => rank!)
+      .sort((a, b) => a - b)
+      .slice(0, 20);
+    expect(looks[1]!.copies).toBeCloseTo(
+      seen.reduce((sum, rank) => sum + copiesAMonth(rank), 0),
+      4,
+    );
+    expect(looks[1]!.demand).not.toBeCloseTo(looks[1]!.copies, 2);
+  });
+});
+
+describe('markets', () => {
+  it('each has its own looks, costs and curve: the same phrase is two niches, in dollars and in pounds', async () => {
+    const id = await lookedAt();
+    const british = await keepNiche(own, PHRASE, 'gb');
+    expect(british).not.toBe(id);
+    await takeLook(own, at(british, PHRASE, 'gb'));
+    expect((await openNiche(own, british))!.market).toBe('gb');
+    const [home, abroad] = await Promise.all([countedRivals(own, id), countedRivals(own, british)]);
+    const prices = new Map(home.map((row) => [row.id, row.price!]));
+    const both = abroad.filter((row) => prices.has(row.id));
+    expect(both.length).toBeGreaterThan(10);
+    for (const row of both) expect(row.price!).toBeLessThan(prices.get(row.id)!);
+    expect(both.some((row) => row.rank !== home.find((other) => other.id === row.id)!.rank)).toBe(true);
+
+    const before = await Promise.all([looksAt(own, id), looksAt(own, british)]);
+    const ranks = [1000, 5000, 20_000, 90_000, 400_000];
+    await addPairs(
+      own,
+      'gb',
+      ranks.map((rank) => ({ rank, copies: copiesAMonth(rank, defaultCurve('gb')) * 3 })),
+    );
+    await recalculateAll(own, 'gb');
+    const after = await Promise.all([looksAt(own, id), looksAt(own, british)]);
+    expect(after[0]).toEqual(before[0]);
+    expect(after[1][0]!.copies / before[1][0]!.copies).toBeCloseTo(3, 6);
+    expect((await draftBrief(own, at(british, PHRASE, 'gb'))).prices).toMatchObject({
+      gb: expect.any(Number),
+      us: expect.any(Number),
+    });
+  });
+
+  it('own rows are judged without the marketplace, by a result count of their own, until it answers', async () => {
+    const id = await keepNiche(own, PHRASE);
+    await addOwnRivals(
+      own,
+      id,
+      Array.from({ length: 12 }, (_, i) => ownRow(i, { rank: 20_000 + i * 9000 })),
+    );
+    await recalculateSoon(own, id);
+    const [row] = await listNiches(own);
+    expect(row!.latest).toMatchObject({ results: 12, confidence: 'fair' });
+    expect(row!.latest!.earnings!.mean).toBeGreaterThan(0);
+    // A second lot is the same look, with more rows.
+    await addOwnRivals(own, id, [ownRow(99, { rank: 44_000 })]);
+    await recalculateSoon(own, id);
+    expect(await looksAt(own, id)).toMatchObject([{ source: 'own', results: 13 }]);
+    await takeLook(own, at(id, PHRASE));
+    expect((await looksAt(own, id)).map(({ source }) => source)).toEqual(['own', 'market']);
+    expect(await movesOf(own, id, HOME_MARKET)).toBeNull();
+  });
+});
+
+describe('what is noted of niches', () => {
+  it('status, labels and notes are kept, and two tabs do not overwrite each other', async () => {
+    const id = await keepNiche(own, PHRASE);
+    const none = { status: 'idea', labels: [], notes: '' } as const;
+    const first = { status: 'making', labels: ['dogs'], notes: 'For the fall' } as const;
+    expect(await saveNotes(own, id, { ...first, labels: ['dogs'] }, { ...none, labels: [] })).toEqual({
+      saved: true,
+    });
+    expect(await saveNotes(own, id, { ...none, labels: ['late'] }, { ...none, labels: [] })).toEqual({
+      saved: false,
+      now: first,
+    });
+    expect(await saveNotes(other, id, { ...none, labels: [] }, { ...first, labels: ['dogs'] })).toBeNull();
+    const second = await keepNiche(own, 'cat journal');
+    await labelNiches(own, [id, second], { add: ['pets'], remove: ['dogs'] });
+    await setStatus(own, [id, second], 'dropped');
+    // Nobody else's.
+    await labelNiches(other, [id], { add: ['theirs'], remove: [] });
+    await setStatus(other, [id], 'published');
+    expect((await listNiches(own)).map(({ labels, status }) => [labels, status])).toEqual([
+      [['pets'], 'dropped'],
+      [['pets'], 'dropped'],
+    ]);
   });
 });
 
@@ -294,7 +404,7 @@ describe('own rivals', () => {
     const again = (await rows(id)).filter(([rivalId]) => rivalId === 'own-17');
     expect(again).toEqual([expect.arrayContaining(['own-17', 5.99, true])]);
     await press.put('/clock', { advance: 1 });
-    await takeLook(own, id, PHRASE);
+    await takeLook(own, at(id, PHRASE));
     expect((await rows(id)).length).toBeGreaterThanOrEqual(20_060);
     await dropOwnRivals(own, id, [...ids, String((await rows(id))[0]![0])]);
     expect(await rows(id)).toHaveLength(60);
@@ -412,7 +522,7 @@ describe('expanding a phrase', () => {
     const keywords = async () => (await briefsOf(own, id))[0]!.brief.keywords;
     expect(await keywords()).toEqual(expect.arrayContaining(['dog diary', 'puppy journal']));
     expect((await keywords()).every((word) => word.length <= 50)).toBe(true);
-    expect((await draftBrief(own, id, PHRASE)).keywords.slice(0, 2).sort()).toEqual([
+    expect((await draftBrief(own, at(id, PHRASE))).keywords.slice(0, 2).sort()).toEqual([
       'dog diary',
       'puppy journal',
     ]);
@@ -441,7 +551,7 @@ describe('watching', () => {
     expect(changes[0]).toMatchObject({ nicheId: id, phrase: PHRASE, day: '2027-02-12' });
     const told = changes[0]!.messages.length;
     expect(told).toBeGreaterThan(0);
-    await takeLook(own, id, PHRASE);
+    await takeLook(own, at(id, PHRASE));
     expect((await unseenChanges(own))[0]!.messages).toHaveLength(told);
     expect(await unseenChanges(other)).toEqual([]);
     await markSeen(other, 'all');
@@ -460,7 +570,7 @@ describe('watching', () => {
       { watched: true },
     );
     await press.put('/clock', { advance: 45 });
-    await takeLook(own, id, PHRASE);
+    await takeLook(own, at(id, PHRASE));
     const kinds = await db().select({ kind: notice.kind }).from(notice).where(eq(notice.workspaceId, own));
     expect(kinds.length).toBeGreaterThan(0);
     expect(kinds.every(({ kind }) => kind === 'rival moved' || kind === 'rival gone')).toBe(true);
@@ -513,7 +623,7 @@ describe('own rows', () => {
 describe('briefs', () => {
   it('several start several books at once, each as its brief says', async () => {
     const id = await lookedAt('beekeeping word search');
-    const [first] = await briefsOrDraft(own, id, 'beekeeping word search');
+    const [first] = await briefsOrDraft(own, at(id, 'beekeeping word search'));
     expect(first!.brief).toMatchObject({ phrase: 'beekeeping word search', kinds: ['word-search'] });
     const second = await addBrief(own, id, {
       ...first!.brief,
@@ -529,7 +639,7 @@ describe('briefs', () => {
     expect(bookFrom(pocket).plan.pages).toHaveLength(100);
     expect(jobTicket(bookFrom(pocket)).trim).toEqual({ width: 360, height: 576 });
     expect((await briefsOf(own, id)).map(({ bookId }) => bookId)).toEqual(books);
-    expect(await briefsOrDraft(own, id, 'beekeeping word search')).toHaveLength(2);
+    expect(await briefsOrDraft(own, at(id, 'beekeeping word search'))).toHaveLength(2);
   });
 
   it('a book takes the words that fit its niche, and none where no word bank does', async () => {
@@ -539,7 +649,7 @@ describe('briefs', () => {
     await bank('Kitchen', ['ladle', 'whisk']);
     const wordsFor = async (phrase: string) => {
       const id = await lookedAt(phrase);
-      const [first] = await briefsOrDraft(own, id, phrase);
+      const [first] = await briefsOrDraft(own, at(id, phrase));
       const [bookId] = await startBooks(own, 'Tin Lantern Press', [first!.id]);
       const { resources } = (await openBook(own, bookId!))!.recipe;
       return Object.values(resources).map(({ name }) => name);
@@ -551,7 +661,7 @@ describe('briefs', () => {
 
   it('one taken out is out of sight, and comes back to its place with what was decided', async () => {
     const id = await lookedAt('beekeeping word search');
-    const [first] = await briefsOrDraft(own, id, 'beekeeping word search');
+    const [first] = await briefsOrDraft(own, at(id, 'beekeeping word search'));
     const second = await addBrief(own, id, { ...first!.brief, title: 'Bees in the Pocket' });
     const both = await briefsOf(own, id);
     await removeBrief(own, first!.id, true);
@@ -564,7 +674,7 @@ describe('briefs', () => {
 describe('a brief in two tabs', () => {
   it('is not overwritten by what began before the other saved', async () => {
     const id = await lookedAt();
-    const [{ id: briefId, brief: opened }] = (await briefsOrDraft(own, id, PHRASE)) as [
+    const [{ id: briefId, brief: opened }] = (await briefsOrDraft(own, at(id, PHRASE))) as [
       Awaited<ReturnType<typeof briefsOrDraft>>[number],
     ];
     const titled = (title: string) => ({ ...opened, title });
@@ -590,7 +700,7 @@ describe('another press', () => {
     expect(await openNiche(other, id)).toBeNull();
     expect(JSON.parse(await rivalsJson(other, id))).toEqual([]);
     expect(await looksAt(other, id)).toEqual([]);
-    expect(await movesOf(other, id)).toBeNull();
+    expect(await movesOf(other, id, HOME_MARKET)).toBeNull();
     expect(await linesOf(other, id, [rivalId])).toEqual([]);
     expect(await phrasesOf(other, id)).toEqual([]);
     expect(await briefsOf(other, id)).toEqual([]);

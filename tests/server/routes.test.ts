@@ -1,6 +1,7 @@
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { HOME_MARKET } from '#core/niche/index.ts';
 import { writeWords } from '#core/resources/index.ts';
 import { visitorOf } from '#server/auth.ts';
 import { createBook, openBook } from '#server/books.ts';
@@ -67,8 +68,8 @@ beforeAll(async () => {
   const { workspaceId } = presses[0]!;
   const phrase = `${MARK} word search`.toLowerCase();
   const niche = await keepNiche(workspaceId, phrase);
-  await lookNow(workspaceId, niche, phrase);
-  const [brief] = await briefsOrDraft(workspaceId, niche, phrase);
+  await lookNow(workspaceId, { id: niche, phrase, market: HOME_MARKET });
+  const [brief] = await briefsOrDraft(workspaceId, { id: niche, phrase, market: HOME_MARKET });
   const book = await createBook(
     workspaceId,
     recipeOf([{ id: 'r', kind: 'ruled', pages: 30 }], { title: MARK }),

@@ -75,13 +75,17 @@ const thrown = async <E extends Error>(work: Promise<unknown>): Promise<E> =>
 describe('asking a marketplace', () => {
   it('carries the key, and asks for what it was told to', async () => {
     answer = json(found([book()]));
-    const { comparables, results, unread, day } = await wrenfair.search('bee log & “more”', 60);
+    const { comparables, results, unread, day } = await wrenfair.search('us', 'bee log & “more”', 60);
     expect([results, unread, day, comparables]).toEqual([7, 0, '2026-11-24', [book()]]);
     const [request] = asked;
     expect(request!.headers.authorization).toBe('Bearer the-key');
     const { searchParams, pathname } = new URL(request!.url!, 'http://x');
     expect(pathname).toBe('/catalog/search');
-    expect(Object.fromEntries(searchParams)).toEqual({ phrase: 'bee log & “more”', limit: '60' });
+    expect(Object.fromEntries(searchParams)).toEqual({
+      market: 'us',
+      phrase: 'bee log & “more”',
+      limit: '60',
+    });
   });
 
   it.each([
@@ -95,7 +99,7 @@ describe('asking a marketplace', () => {
     ['a title without end', { title: 'x'.repeat(401) }],
   ])('leaves out a row with %s, counts it, and keeps the others', async (_, damage) => {
     answer = json(found([book({ id: 'good-1' }), book(damage), null, book({ id: 'good-2' })]));
-    const { comparables, unread } = await wrenfair.search('bee', 60);
+    const { comparables, unread } = await wrenfair.search('us', 'bee', 60);
     expect(comparables.map(({ id }) => id)).toEqual(['good-1', 'good-2']);
     expect(unread).toBe(2);
   });
@@ -129,7 +133,7 @@ describe('asking a marketplace', () => {
     ['is cut before it begins', (response: ServerResponse) => response.destroy()],
   ])('an answer that %s is trouble, worth another try', async (_, say) => {
     answer = (__, response) => void say(response);
-    const error = await thrown<Service.TransientServiceError>(wrenfair.search('bee', 60));
+    const error = await thrown<Service.TransientServiceError>(wrenfair.search('us', 'bee', 60));
     expect(error).toBeInstanceOf(TransientServiceError);
     // What the machine said is for the log.
     expect(error.message).toMatch(/^Wrenfair[’a-z ]+\.$/);
@@ -139,7 +143,7 @@ describe('asking a marketplace', () => {
 
   it('no answer in time is trouble', async () => {
     answer = () => {};
-    const error = await thrown<Service.TransientServiceError>(wrenfair.search('bee', 60, 0.2));
+    const error = await thrown<Service.TransientServiceError>(wrenfair.search('us', 'bee', 60, 0.2));
     expect(error).toBeInstanceOf(TransientServiceError);
   });
 
@@ -153,7 +157,7 @@ describe('asking a marketplace', () => {
     [new Date(Date.now() - 5000).toUTCString(), undefined],
   ])('429 with Retry-After: %s asks for a rest of %s seconds', async (header, seconds) => {
     answer = json({}, 429, { 'retry-after': header });
-    expect((await thrown<Service.TransientServiceError>(wrenfair.suggest('bee', 5))).retryAfter).toBe(
+    expect((await thrown<Service.TransientServiceError>(wrenfair.suggest('us', 'bee', 5))).retryAfter).toBe(
       seconds,
     );
   });
@@ -167,11 +171,11 @@ describe('asking a marketplace', () => {
 
   it('a no is a no, with its reasons or without any', async () => {
     answer = json({ reasons: ['The phrase is empty.', 'Ask better.'] }, 400);
-    const told = await thrown<Service.ServiceRefusal>(wrenfair.search('', 60));
+    const told = await thrown<Service.ServiceRefusal>(wrenfair.search('us', '', 60));
     expect(told).toBeInstanceOf(ServiceRefusal);
     expect(told.reasons).toEqual(['The phrase is empty.', 'Ask better.']);
     answer = (_, response) => void response.writeHead(404).end('gone');
-    expect((await thrown<Service.ServiceRefusal>(wrenfair.search('x', 60))).reasons).toEqual([
+    expect((await thrown<Service.ServiceRefusal>(wrenfair.search('us', 'x', 60))).reasons).toEqual([
       'Wrenfair refused, and gave no reason.',
     ]);
   });

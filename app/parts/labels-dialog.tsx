@@ -6,34 +6,30 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { type LabelChange, MOST_LABEL, tidyLabels } from '#core/labels.ts';
 
-export const MOST_LABEL = 40;
-
-/** Labels as they are kept: without spaces around them, each once. */
-const tidy = (labels: readonly string[]): string[] => [
-  ...new Set(labels.map((label) => label.replace(/\s+/g, ' ').trim().slice(0, MOST_LABEL)).filter(Boolean)),
-];
-
-/** Asks for the labels of some books: those that all of them have are there to begin with. */
+/** Asks for the labels of some books or niches: those that all of them have are there to begin with. */
 export function LabelsDialog({
-  books,
+  of,
+  those,
   known,
   onSave,
   onClose,
 }: {
-  books: readonly { labels: readonly string[] }[];
-  /** Labels that any book has. */
+  of: 'book' | 'niche';
+  those: readonly { labels: readonly string[] }[];
+  /** Labels that are in use. */
   known: readonly string[];
-  onSave: (change: { add: string[]; remove: string[] }) => void;
+  onSave: (change: LabelChange) => void;
   onClose: () => void;
 }) {
   const shared =
-    books[0]?.labels.filter((label) => books.every(({ labels }) => labels.includes(label))) ?? [];
-  const some = [...new Set(books.flatMap(({ labels }) => labels))].filter((label) => !shared.includes(label));
+    those[0]?.labels.filter((label) => those.every(({ labels }) => labels.includes(label))) ?? [];
+  const some = [...new Set(those.flatMap(({ labels }) => labels))].filter((label) => !shared.includes(label));
   const [labels, setLabels] = useState(shared);
   const [typed, setTyped] = useState('');
   const save = () => {
-    const all = tidy([...labels, typed]);
+    const all = tidyLabels([...labels, typed]);
     onSave({
       add: all.filter((label) => !shared.includes(label)),
       remove: shared.filter((label) => !all.includes(label)),
@@ -42,7 +38,7 @@ export function LabelsDialog({
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs">
       <DialogTitle>
-        {books.length === 1 ? 'Labels of this book' : `Labels of ${books.length} books`}
+        {those.length === 1 ? `Labels of this ${of}` : `Labels of ${those.length} ${of}s`}
       </DialogTitle>
       <DialogContent>
         <Autocomplete
@@ -52,7 +48,7 @@ export function LabelsDialog({
           value={labels}
           inputValue={typed}
           onInputChange={(_, text) => setTyped(text.slice(0, MOST_LABEL))}
-          onChange={(_, chosen) => setLabels(tidy(chosen))}
+          onChange={(_, chosen) => setLabels(tidyLabels(chosen))}
           renderInput={(params) => (
             <TextField
               {...params}
@@ -60,7 +56,7 @@ export function LabelsDialog({
               label="Labels"
               helperText={
                 some.length
-                  ? `Some of the books also have: ${some.join(', ')}. Those stay.`
+                  ? `Some of the ${of}s also have: ${some.join(', ')}. Those stay.`
                   : 'Type one and press Enter, or choose from those in use.'
               }
               sx={{ mt: 2 }}
