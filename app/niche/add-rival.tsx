@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Comparable } from '#core/niche/index.ts';
+import { type Comparable, currencyOf } from '#core/niche/index.ts';
 import { comparablesTable, readTyped } from '#core/niche/own/index.ts';
 import { FormField, useCheckedForm } from '../parts/checked-form.tsx';
 import { useNiche } from './niche-desk.tsx';
@@ -18,7 +18,8 @@ const HINTS: Record<string, string> = {
   published: '2026-05-20',
   ink: 'black',
 };
-const FIELDS = comparablesTable.fields.filter(({ key }) => !['width', 'height', 'id'].includes(key));
+const NOT_TYPED = new Set(['width', 'height', 'id', 'currency', 'hidden', 'notComparable', 'watched']);
+const FIELDS = comparablesTable.fields.filter(({ key }) => !NOT_TYPED.has(key));
 
 /** A rival typed by hand, read by the same rules as a table. */
 export function AddRival({ onClose }: { onClose: () => void }) {
@@ -35,7 +36,7 @@ export function AddRival({ onClose }: { onClose: () => void }) {
     }
   };
   const { form, fields } = useCheckedForm(
-    (typed) => readTyped(comparablesTable, typed),
+    (typed) => readTyped(comparablesTable, typed, currencyOf(niche.market)),
     (row) => void add(row),
   );
   return (

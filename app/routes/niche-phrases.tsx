@@ -306,7 +306,14 @@ export default function NichePhrases() {
           />
         )}
       </Box>
-      {bringing && <ImportDialog table="phrases" nicheId={niche.id} onClose={() => setBringing(false)} />}
+      {bringing && (
+        <ImportDialog
+          table="phrases"
+          nicheId={niche.id}
+          market={niche.market}
+          onClose={() => setBringing(false)}
+        />
+      )}
     </Box>
   );
 }

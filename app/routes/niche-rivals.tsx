@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { currencyOf } from '#core/niche/index.ts';
 import { AddRival } from '../niche/add-rival.tsx';
 import { RivalCharts } from '../niche/charts.tsx';
 import { FilterBar } from '../niche/filter-bar.tsx';
@@ -14,9 +15,11 @@ import { useSorted } from '../niche/use-sorted.ts';
 import { SaveCsv } from '../parts/save-csv.tsx';
 
 const HEADINGS =
-  'title,author,price,print cost,royalty,rank,copies in 30 days,at least,at most,earnings in 30 days,reviews,pages,width in,height in,ink,published,category,id,counts'.split(
+  'title,author,price,currency,print cost,royalty,rank,copies in 30 days,at least,at most,earnings in 30 days,reviews,pages,width in,height in,ink,published,category,hidden,not comparable,under watch,id'.split(
     ',',
   );
+
+const yesNo = (value: boolean) => (value ? 'yes' : 'no');
 
 /** The rivals: what the charts ask, the filters narrow, and the table shows row by row. */
 export default function NicheRivals() {
@@ -43,6 +46,7 @@ export default function NicheRivals() {
         one.title,
         one.penName,
         one.price,
+        currencyOf(niche.market),
         one.printCost?.toFixed(2),
         one.royalty?.toFixed(2),
         one.rank,
@@ -57,8 +61,10 @@ export default function NicheRivals() {
         one.ink,
         one.published,
         one.category,
+        yesNo(one.hidden),
+        yesNo(one.notComparable),
+        yesNo(one.watched),
         one.id,
-        one.hidden || one.notComparable ? 'no' : 'yes',
       ];
     }),
   ];
@@ -162,6 +168,7 @@ export default function NicheRivals() {
         <ImportDialog
           table="comparables"
           nicheId={niche.id}
+          market={niche.market}
           onBrought={reload}
           onClose={() => setBringing(false)}
         />

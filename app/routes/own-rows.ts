@@ -26,6 +26,9 @@ const Comparable = v.object({
   reviews: v.nullable(whole(0)),
   published: v.nullable(v.pipe(v.string(), v.isoDate())),
   category: text(200),
+  hidden: v.exactOptional(v.boolean()),
+  notComparable: v.exactOptional(v.boolean()),
+  watched: v.exactOptional(v.boolean()),
 });
 const rows = <S extends v.GenericSchema>(row: S) => v.pipe(v.array(row), v.maxLength(LOT));
 const last = v.boolean();

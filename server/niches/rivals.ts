@@ -1,6 +1,7 @@
 import { and, eq, sql as raw } from 'drizzle-orm';
 import { makePgArray } from 'drizzle-orm/pg-core';
 import { type Comparable, RANKS_OF_DAYS, type Rival } from '#core/niche/index.ts';
+import type { OwnComparable } from '#core/niche/own/index.ts';
 import { among, type Database, db, sql } from '../db/client.ts';
 import { rival } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
@@ -116,7 +117,7 @@ export async function putRivals(
 export async function addOwnRivals(
   workspaceId: string,
   nicheId: string,
-  comparables: readonly Comparable[],
+  comparables: readonly OwnComparable[],
 ): Promise<boolean> {
   const [mine] = await db()
     .select({ id: niche.id })
@@ -126,6 +127,12 @@ export async function addOwnRivals(
   // The last row of an id wins; the database would refuse to write one row twice.
   const once = new Map(comparables.map((row) => [row.id, row]));
   if (once.size) await putRivals(db(), workspaceId, nicheId, [...once.values()], 'own');
+  // A table that says nothing of a mark leaves it as it is.
+  for (const mark of ['hidden', 'notComparable', 'watched'] as const)
+    for (const marked of [true, false]) {
+      const ids = [...once.values()].filter((row) => row[mark] === marked).map(({ id }) => id);
+      await markRivals(workspaceId, nicheId, ids, { [mark]: marked });
+    }
   return true;
 }
 

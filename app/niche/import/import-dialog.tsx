@@ -32,12 +32,12 @@ export function ImportDialog({
 }: {
   table: OwnTableId;
   nicheId?: string;
-  /** Of sales. */
-  market?: string;
+  /** Whose money, and of sales whose ranks. */
+  market: string;
   onBrought?: () => void;
   onClose: () => void;
 }) {
-  const given = useBrought(id);
+  const given = useBrought(id, market);
   const { table, brought, again, missing } = given;
   const { good, left } = given.count;
   const [problem, setProblem] = useState('');

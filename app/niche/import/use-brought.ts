@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { currencyOf } from '#core/niche/index.ts';
 import {
   guessTableWriting,
   type Matching,
@@ -18,6 +19,8 @@ import {
 /** A longer table is not changed as text, and its beginning is all that is shown of it; all of it is read. */
 const TEXT_CHANGED = 20_000;
 const TEXT_SHOWN = 2000;
+/** Letters at the beginning of a table in which a sign of money is looked for. */
+const SIGNS_LOOKED_FOR = 50_000;
 
 /** A row that could not be read, and what it reads as after mending. */
 export type MendedRow = Unreadable & { now: ReturnType<OwnTable<unknown>['read']> };
@@ -30,7 +33,8 @@ export interface Brought {
 }
 
 /** A table on its way in: how it is read, what cannot be read, and what was mended of that. */
-export function useBrought(id: OwnTableId) {
+export function useBrought(id: OwnTableId, market: string) {
+  const into = currencyOf(market);
   const table = OWN_TABLES[id] as OwnTable<unknown>;
   const [text, setText] = useState('');
   const [shortened, setShortened] = useState(false);
@@ -49,20 +53,24 @@ export function useBrought(id: OwnTableId) {
     }
     const raw = readRaw(whole, table.fields);
     const matching = matchColumns(raw, table.fields);
-    setBrought({ raw, matching, writing: guessTableWriting(raw, matching, table.fields) });
+    const writing = guessTableWriting(raw, matching, table.fields);
+    // Prices without a sign are most likely those of the market.
+    const signs = whole.slice(0, SIGNS_LOOKED_FOR).match(/[$£€¥]|\b(usd|gbp|eur|jpy)\b/i);
+    setBrought({ raw, matching, writing: signs ? writing : { ...writing, currency: into } });
   };
   const read = useMemo(
-    () => brought && readRows(table, brought.raw, brought.matching, { writing: brought.writing, rates }),
-    [brought, table, rates],
+    () =>
+      brought && readRows(table, brought.raw, brought.matching, { writing: brought.writing, rates, into }),
+    [brought, table, rates, into],
   );
   const again = useMemo((): MendedRow[] => {
     if (!read || !brought) return [];
     return read.unreadable.map((row) => {
       const cells = { ...row.cells, ...mended[row.line] };
       const filled = Object.fromEntries(Object.entries(cells).filter(([, cell]) => cell.trim() !== ''));
-      return { ...row, cells, now: table.read(filled, { writing: brought.writing, rates }) };
+      return { ...row, cells, now: table.read(filled, { writing: brought.writing, rates, into }) };
     });
-  }, [read, brought, mended, table, rates]);
+  }, [read, brought, mended, table, rates, into]);
   const whole = again.flatMap(({ now }) => ('row' in now ? [now.row] : []));
   return {
     table,
@@ -72,6 +80,7 @@ export function useBrought(id: OwnTableId) {
     brought,
     bring,
     rates,
+    into,
     setRates,
     /** Rows to fix, mended ones among them. */
     again,

@@ -7,9 +7,10 @@ export function WritingChoices({
   table,
   brought,
   rates,
+  into,
   setRates,
   setWriting,
-}: Pick<BroughtTable, 'table' | 'rates' | 'setRates' | 'setWriting'> & {
+}: Pick<BroughtTable, 'table' | 'rates' | 'into' | 'setRates' | 'setWriting'> & {
   brought: NonNullable<BroughtTable['brought']>;
 }) {
   const { writing, matching } = brought;
@@ -39,14 +40,14 @@ export function WritingChoices({
           onPick={(currency) => setWriting({ currency })}
         />
       )}
-      {has('money') && writing.currency !== 'USD' && (
+      {has('money') && writing.currency !== into && (
         <TextField
           key={writing.currency}
-          label={`Dollars for one ${writing.currency}`}
-          defaultValue={rates[writing.currency]}
+          label={`${into} for one ${writing.currency}`}
+          defaultValue={Number((rates[writing.currency] / rates[into]).toPrecision(4))}
           onChange={(event) => {
             const rate = Number(event.target.value.replace(',', '.'));
-            if (rate > 0 && rate < 1000) setRates({ ...rates, [writing.currency]: rate });
+            if (rate > 0 && rate < 1000) setRates({ ...rates, [writing.currency]: rate * rates[into] });
           }}
           sx={{ width: 160 }}
         />

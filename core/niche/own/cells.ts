@@ -1,17 +1,20 @@
 import { formatISO, isValid, parse } from 'date-fns';
 import { median } from '../quantile.ts';
 
+/** Currencies that tables are read in, ISO 4217. */
+export const CURRENCIES = ['USD', 'GBP', 'EUR', 'JPY'] as const;
+
 /** How numbers, lengths, money and days are written in a table. */
 export interface Writing {
   decimal: '.' | ',';
   /** ISO 4217 code of prices that carry no sign. */
-  currency: 'USD' | 'GBP' | 'EUR' | 'JPY';
+  currency: (typeof CURRENCIES)[number];
   /** Of lengths that carry no unit. */
   unit: 'in' | 'mm' | 'cm';
   days: 'year first' | 'day first' | 'month first';
 }
 
-const SIGNS: Record<string, Writing['currency']> = {
+const SIGNS: Readonly<Record<string, Writing['currency']>> = {
   $: 'USD',
   '£': 'GBP',
   '€': 'EUR',
@@ -40,6 +43,12 @@ export function readNumber(text: string, { decimal }: Pick<Writing, 'decimal'>):
   if (!pattern.test(bare)) return { problem: `“${text}” is not a number` };
   const plain = bare.replaceAll(group, '').replace(decimal, '.').replace('−', '-');
   return { value: Number(plain) };
+}
+
+/** A currency by its sign or its ISO 4217 code. */
+export function readCurrency(text: string): Read<Writing['currency']> {
+  const value = SIGNS[text.trim().toLowerCase()];
+  return value ? { value } : { problem: `“${text}” is not one of ${CURRENCIES.join(', ')}` };
 }
 
 export function readMoney(

@@ -6,6 +6,7 @@ import {
   guessTableWriting,
   matchColumns,
   phrasesTable,
+  type ReadContext,
   readDay,
   readNumber,
   readRaw,
@@ -15,11 +16,15 @@ import {
   USUAL_RATES,
 } from './index.ts';
 
-function bring(text: string, table: typeof comparablesTable = comparablesTable) {
+function bring(
+  text: string,
+  table: typeof comparablesTable = comparablesTable,
+  into: ReadContext['into'] = 'USD',
+) {
   const raw = readRaw(text, table.fields);
   const matching = matchColumns(raw, table.fields);
   const writing = guessTableWriting(raw, matching, table.fields);
-  return { raw, matching, writing, ...readRows(table, raw, matching, { writing, rates: USUAL_RATES }) };
+  return { raw, matching, writing, ...readRows(table, raw, matching, { writing, rates: USUAL_RATES, into }) };
 }
 
 describe('RFC 4180, rule by rule', () => {
@@ -200,5 +205,33 @@ describe('cells', () => {
         category: 'Word searches › Garden',
       }),
     ]);
+  });
+});
+
+describe('money and marks of a table', () => {
+  it('prices are turned into the currency of the market, by their own sign, their column, or how the table is written', () => {
+    const prices = (text: string, into: ReadContext['into']) =>
+      bring(text, comparablesTable, into).rows.map(({ price }) => price);
+    expect(prices('Title,Price\nA,£8.00\nB,$8.00\n', 'GBP')).toEqual([8, 6.4]);
+    expect(prices('Title,Price,Currency\nA,8.00,GBP\nB,8.00,USD\n', 'USD')).toEqual([10, 8]);
+    expect(prices('Title,Price,Currency\nA,8.00,GBP\n', 'GBP')).toEqual([8]);
+    const { unreadable } = bring('Title,Price,Currency\nA,8.00,doubloons\n');
+    expect(unreadable[0]!.problems).toEqual([
+      { field: 'currency', reason: 'Currency: “doubloons” is not one of USD, GBP, EUR, JPY.' },
+    ]);
+  });
+
+  it('marks are read where the table has them, and left alone where it has not', () => {
+    const { rows } = bring(
+      'title,price,hidden,not comparable,under watch\nA,8.99,yes,no,no\nB,8.99,no,yes,yes\nC,8.99,,,\n',
+    );
+    expect(rows.map(({ hidden, notComparable, watched }) => [hidden, notComparable, watched])).toEqual([
+      [true, false, false],
+      [false, true, true],
+      [undefined, undefined, undefined],
+    ]);
+    expect(bring('title,hidden\nA,perhaps\n').unreadable[0]!.problems[0]!.reason).toBe(
+      'Hidden: “perhaps” is neither yes nor no.',
+    );
   });
 });

@@ -1,9 +1,19 @@
 import type { Comparable } from '../comparable.ts';
 import type { SalesPair } from '../curve.ts';
-import { type Read, readDay, readLength, readMoney, readNumber, readTrim, type Writing } from './cells.ts';
+import type { Rival } from '../rivals.ts';
+import {
+  type Read,
+  readCurrency,
+  readDay,
+  readLength,
+  readMoney,
+  readNumber,
+  readTrim,
+  type Writing,
+} from './cells.ts';
 
 /** What a column may hold. */
-export type ColumnKind = 'text' | 'whole' | 'money' | 'length' | 'trim' | 'day' | 'ink';
+export type ColumnKind = 'text' | 'whole' | 'money' | 'currency' | 'length' | 'trim' | 'day' | 'ink' | 'yes';
 
 export interface Field {
   key: string;
@@ -22,7 +32,12 @@ export const USUAL_RATES: Rates = { USD: 1, GBP: 1.25, EUR: 1.08, JPY: 0.0067 };
 export interface ReadContext {
   writing: Writing;
   rates: Rates;
+  /** What money is turned into: the currency of the market. */
+  into: Writing['currency'];
 }
+
+/** A rival of one's own, with marks where the table has them. */
+export type OwnComparable = Comparable & Partial<Pick<Rival, 'hidden' | 'notComparable' | 'watched'>>;
 
 export interface RowProblem {
   field: string;
@@ -93,6 +108,13 @@ const readInk = (text: string): Read<'black' | 'color'> =>
       ? { value: 'black' }
       : { problem: `“${text}” is neither black nor color` };
 
+const readYes = (text: string): Read<boolean> =>
+  /^(yes|y|true|1|x)$/i.test(text)
+    ? { value: true }
+    : /^(no|n|false|0)$/i.test(text)
+      ? { value: false }
+      : { problem: `“${text}” is neither yes nor no` };
+
 const MOST_RANK = 100_000_000;
 
 const COMPARABLE_FIELDS: readonly Field[] = [
@@ -110,6 +132,7 @@ const COMPARABLE_FIELDS: readonly Field[] = [
     headings: ['author', 'pen name', 'penname', 'by', 'autor', 'auteur'],
   },
   { key: 'price', name: 'Price', kind: 'money', headings: ['price', 'list price', 'preis', 'prix', 'cost'] },
+  { key: 'currency', name: 'Currency', kind: 'currency', headings: ['currency', 'währung', 'devise'] },
   {
     key: 'rank',
     name: 'Rank',
@@ -144,6 +167,9 @@ const COMPARABLE_FIELDS: readonly Field[] = [
   },
   { key: 'ink', name: 'Ink', kind: 'ink', headings: ['ink', 'interior', 'color', 'colour'] },
   { key: 'category', name: 'Category', kind: 'text', headings: ['category', 'categories', 'kategorie'] },
+  { key: 'hidden', name: 'Hidden', kind: 'yes', headings: ['hidden'] },
+  { key: 'notComparable', name: 'Not comparable', kind: 'yes', headings: ['not comparable'] },
+  { key: 'watched', name: 'Under watch', kind: 'yes', headings: ['under watch', 'watched'] },
   { key: 'id', name: 'Id', kind: 'text', headings: ['id', 'sku', 'identifier', 'isbn'] },
 ];
 
@@ -162,15 +188,16 @@ function hash(text: string, offset: number): string {
   return (value >>> 0).toString(16).padStart(8, '0');
 }
 
-export const comparablesTable: OwnTable<Comparable> = {
+export const comparablesTable: OwnTable<OwnComparable> = {
   id: 'comparables',
   name: 'Rivals',
   fields: COMPARABLE_FIELDS,
-  read(cells, { writing, rates }) {
+  read(cells, { writing, rates, into }) {
     const { one, problems } = reader(cells, COMPARABLE_FIELDS);
     const title = one('title', asText(400));
     const penName = one('penName', asText(200)) ?? '';
-    const price = one('price', (text) => readMoney(text, writing));
+    const currency = one('currency', readCurrency) ?? writing.currency;
+    const price = one('price', (text) => readMoney(text, { ...writing, currency }));
     const trim = one('trim', (text) => readTrim(text, writing));
     const width = one('width', (text) => readLength(text, writing), between(2, 20));
     const height = one('height', (text) => readLength(text, writing), between(2, 20));
@@ -180,14 +207,18 @@ export const comparablesTable: OwnTable<Comparable> = {
         field: 'trim',
         reason: `Trim: ${sizes.width} × ${sizes.height} in is not a plausible trim size.`,
       });
-    const row: Comparable = {
+    const marks = (['hidden', 'notComparable', 'watched'] as const).flatMap((key) => {
+      const marked = one(key, readYes);
+      return marked === null ? [] : [[key, marked] as const];
+    });
+    const row: OwnComparable = {
       id:
         one('id', asText(64), (id) =>
           ID.test(id) ? null : 'only letters, digits, hyphens and underscores.',
         ) ?? idOf(title ?? '', penName),
       title: title ?? '',
       penName,
-      price: price ? Math.round(price.amount * rates[price.currency] * 100) / 100 : null,
+      price: price ? Math.round(((price.amount * rates[price.currency]) / rates[into]) * 100) / 100 : null,
       trim: sizes,
       pages: one('pages', whole(writing), between(1, 3000)),
       ink: one('ink', readInk) ?? 'black',
@@ -195,6 +226,7 @@ export const comparablesTable: OwnTable<Comparable> = {
       reviews: one('reviews', whole(writing), between(0, 10_000_000)),
       published: one('published', (text) => readDay(text, writing)),
       category: one('category', asText(200)) ?? '',
+      ...Object.fromEntries(marks),
     };
     return problems.length ? { problems } : { row };
   },
