@@ -30,15 +30,21 @@ export function ChartFrame({
   domain,
   range,
   onRange,
+  across,
+  upwards,
   note,
   children,
 }: {
   question: string;
+  /** What the axes show, with the unit. */
+  across?: string;
+  upwards?: string;
   height: number;
   domain?: readonly [number, number];
   range?: readonly [number, number] | undefined;
   onRange?: (range: readonly [number, number] | undefined) => void;
-  note?: ReactNode;
+  /** Beside the title of the horizontal axis. */
+  note?: string;
   /** A chart of Recharts; it is given its size. */
   children: ReactElement<{ width?: number; height?: number }>;
 }) {
@@ -54,7 +60,7 @@ export function ChartFrame({
     return () => observer.disconnect();
   }, []);
   const plot = Math.max(1, width - PLOT.left - PLOT.right);
-  const across = (clientX: number) => {
+  const offsetOf = (clientX: number) => {
     const from = box.current!.getBoundingClientRect().left + PLOT.left;
     return Math.max(0, Math.min(plot, clientX - from));
   };
@@ -71,6 +77,7 @@ export function ChartFrame({
       <Typography component="figcaption" variant="h3" sx={{ mb: 0.5 }}>
         {question}
       </Typography>
+      {upwards && <AxisTitle>{upwards}</AxisTitle>}
       <Box
         ref={box}
         sx={{
@@ -83,11 +90,11 @@ export function ChartFrame({
         }}
         onPointerDown={(event) => {
           if (!onRange || !domain || event.button !== 0) return;
-          const x = across(event.clientX);
+          const x = offsetOf(event.clientX);
           setDrag([x, x]);
           event.currentTarget.setPointerCapture(event.pointerId);
         }}
-        onPointerMove={(event) => drag && setDrag([drag[0], across(event.clientX)])}
+        onPointerMove={(event) => drag && setDrag([drag[0], offsetOf(event.clientX)])}
         onPointerUp={() => {
           if (!drag || !onRange) return;
           const [from, to] = [Math.min(...drag), Math.max(...drag)];
@@ -113,10 +120,27 @@ export function ChartFrame({
         )}
         {width > 0 && cloneElement(children, { width, height })}
       </Box>
-      {note && <Typography variant="caption">{note}</Typography>}
+      {across && (
+        <AxisTitle right>
+          {note && `${note} `}
+          {across}
+        </AxisTitle>
+      )}
     </Box>
   );
 }
+
+/** What an axis shows. */
+const AxisTitle = ({ children, right = false }: { children: ReactNode; right?: boolean }) => (
+  <Typography
+    variant="caption"
+    component="div"
+    noWrap
+    sx={{ fontSize: 11, lineHeight: '14px', ...(right ? { textAlign: 'right', pr: '10px' } : {}) }}
+  >
+    {children}
+  </Typography>
+);
 
 /** Words in a box beside the pointer. */
 export function ChartTooltip({ children }: { children: ReactNode }) {

@@ -33,16 +33,23 @@ interface SpreadProps {
   desk: NicheDesk;
   question: string;
   by: ChartNumber;
+  /** What the horizontal axis shows. */
+  across: string;
+  /** What the height of a bar is. */
+  upwards: 'count' | 'copies';
   height: number;
   show: (value: number) => string;
 }
+
+const COPIES = 'Copies a month';
+const UPWARDS = { count: 'Books', copies: COPIES } as const;
 
 /** The rivals on the table, without a chart's own range: it stays in view while it is moved. */
 const usePlacesBut = ({ filtered }: NicheDesk, by: ChartNumber | 'trim'): Uint32Array =>
   useMemo(() => filtered.without(by), [filtered, by]);
 
-/** How a number is spread over the rivals on the table; dragging marks a range of it. */
-function SpreadChart({ desk, question, by, height, show }: SpreadProps) {
+/** How a number is spread over the rivals on the table, or over what they sell; dragging marks a range of it. */
+function SpreadChart({ desk, question, by, across, upwards, height, show }: SpreadProps) {
   const { indexed, filter, setFilter } = desk;
   const rowIndices = usePlacesBut(desk, by);
   const data = useMemo(() => histogram(indexed, rowIndices, by), [indexed, rowIndices, by]);
@@ -53,7 +60,9 @@ function SpreadChart({ desk, question, by, height, show }: SpreadProps) {
       height={height}
       domain={domain}
       range={filter[by]}
-      onRange={(range) => setFilter(withRange(filter, by, range))}
+      onRange={(range) => setFilter(withRange(filter, by, toTheEnd(range, data.at(-1)!)))}
+      across={across}
+      upwards={UPWARDS[upwards]}
     >
       <BarChart
         data={data.map((bar) => ({ ...bar, middle: (bar.from + bar.to) / 2 }))}
@@ -78,16 +87,21 @@ function SpreadChart({ desk, question, by, height, show }: SpreadProps) {
             const bar = payload?.[0]?.payload as (typeof data)[number] | undefined;
             return bar ? (
               <ChartTooltip>
-                {show(bar.from)} to {show(bar.to)}: {count(bar.count)}
+                {show(bar.from)} {bar.open ? 'and more' : `to ${show(bar.to)}`}: {count(bar.count)}{' '}
+                {bar.count === 1 ? 'book' : 'books'}, {copies(bar.copies)} copies a month
               </ChartTooltip>
             ) : null;
           }}
         />
-        <Bar dataKey="count" fill={tokens.verdigris} isAnimationActive={false} maxBarSize={26} />
+        <Bar dataKey={upwards} fill={tokens.verdigris} isAnimationActive={false} maxBarSize={26} />
       </BarChart>
     </ChartFrame>
   );
 }
+
+/** A range that ends in an open bar has no end. */
+const toTheEnd = (range: Range | undefined, { open, from }: { open: boolean; from: number }) =>
+  range && open && range[1] > from ? ([range[0], Number.POSITIVE_INFINITY] as const) : range;
 
 const withRange = <F extends object>(filter: F, by: ChartNumber, range: Range | undefined): F => {
   const { [by as keyof F]: _, ...others } = filter;
@@ -98,15 +112,19 @@ interface DotsProps {
   desk: NicheDesk;
   question: string;
   x: ChartNumber;
+  across: string;
   height: number;
   show: (value: number) => string;
 }
 
 /** A number against copies a month, on a scale of powers since a few books sell most of them. */
-function SalesChart({ desk, question, x, height, show }: DotsProps) {
+function SalesChart({ desk, question, x, across, height, show }: DotsProps) {
   const { indexed, filter, setFilter } = desk;
   const rowIndices = usePlacesBut(desk, x);
-  const data = useMemo(() => scatterPoints(indexed, rowIndices, x, 'copies'), [indexed, rowIndices, x]);
+  const { dots: data, beyond } = useMemo(
+    () => scatterPoints(indexed, rowIndices, x, 'copies'),
+    [indexed, rowIndices, x],
+  );
   const step = data.length
     ? niceStep(Math.max(...data.map((dot) => dot.x)) - Math.min(...data.map((dot) => dot.x)) || 1, 6)
     : 1;
@@ -124,6 +142,9 @@ function SalesChart({ desk, question, x, height, show }: DotsProps) {
       domain={domain}
       range={filter[x]}
       onRange={(range) => setFilter(withRange(filter, x, range))}
+      across={across}
+      upwards={COPIES}
+      {...(beyond ? { note: `${count(beyond)} further out.` } : {})}
     >
       <ScatterChart margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid stroke={tokens.rule} strokeDasharray="2 4" />
@@ -229,16 +250,21 @@ function TrimChart({ desk, height }: { desk: NicheDesk; height: number }) {
   const rowIndices = usePlacesBut(desk, 'trim');
   const shares = useMemo(() => trimShares(indexed, rowIndices).slice(0, 5), [indexed, rowIndices]);
   return (
-    <ChartFrame question="Which trims?" height={height}>
+    <ChartFrame question="Which trims sell?" height={height} across={COPIES} upwards="Trim">
       <BarChart data={shares} layout="vertical" margin={MARGIN} accessibilityLayer={false}>
         <XAxis type="number" hide />
         <YAxis type="category" dataKey="trim" width={66} {...axis} axisLine={false} />
         <Bar
-          dataKey="count"
+          dataKey="copies"
           isAnimationActive={false}
           maxBarSize={18}
           cursor="pointer"
-          label={{ position: 'insideLeft', fontSize: 12, fill: '#fff' }}
+          label={{
+            position: 'insideLeft',
+            fontSize: 12,
+            fill: '#fff',
+            formatter: (value) => count(Number(value)),
+          }}
           onClick={(bar) => {
             const trim = (bar.payload as { trim?: string } | undefined)?.trim;
             const { trim: chosen, ...others } = filter;
@@ -265,15 +291,18 @@ const FirstPlots = memo(function FirstPlots({ desk, height }: PlotProps) {
     <>
       <SalesChart
         desk={desk}
-        question="At which prices do they sell?"
+        question="At which prices do books sell?"
         x="price"
+        across="Price"
         height={height}
         show={(value) => (value % 1 ? desk.money.exact(value) : desk.money.whole(value))}
       />
       <SpreadChart
         desk={desk}
-        question="How many pages do they have?"
+        question="How long are the books that sell?"
         by="pages"
+        across="Pages"
+        upwards="copies"
         height={height}
         show={count}
       />
@@ -287,15 +316,18 @@ const MorePlots = memo(function MorePlots({ desk, height }: PlotProps) {
       <TrimChart desk={desk} height={height} />
       <SalesChart
         desk={desk}
-        question="Do new titles sell? Days on sale"
+        question="Do new books sell?"
         x="age"
+        across="Days on sale"
         height={height}
         show={count}
       />
       <SpreadChart
         desk={desk}
-        question="What do they earn a month?"
+        question="What do the books earn?"
         by="earnings"
+        across="Earnings a month"
+        upwards="count"
         height={height}
         show={desk.money.whole}
       />

@@ -27,7 +27,8 @@ const RANGES = Object.keys(NAMES) as (keyof typeof NAMES)[];
 const MARKS: { value: NonNullable<RivalFilter['marks']> | 'all'; name: string }[] = [
   { value: 'all', name: 'All except hidden' },
   { value: 'counted', name: 'Included' },
-  { value: 'left out', name: 'Excluded' },
+  { value: 'left out', name: 'Not comparable' },
+  { value: 'hidden', name: 'Hidden' },
   { value: 'watched', name: 'Under watch' },
   { value: 'own', name: 'My own rows' },
 ];

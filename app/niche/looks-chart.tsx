@@ -9,11 +9,14 @@ export function LooksChart({
   height,
   points,
   show,
+  rank = false,
 }: {
   question: string;
   height: number;
   points: { day: string; value: number | null }[];
   show: (value: number) => string;
+  /** The smaller, the better: drawn upside down, and not from zero. */
+  rank?: boolean;
 }) {
   const formats = useFormats();
   const data = points.map(({ day, value }) => ({ at: Date.parse(day), day, value }));
@@ -36,7 +39,8 @@ export function LooksChart({
           tickCount={3}
           {...axis}
           axisLine={false}
-          domain={['auto', 'auto']}
+          domain={rank ? ['auto', 'auto'] : [0, 'auto']}
+          reversed={rank}
         />
         <Tooltip
           content={({ payload }) => {

@@ -150,7 +150,8 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
       {known && known.line.length > 1 && (
         <Box sx={{ mt: 3 }}>
           <LooksChart
-            question="Rank history"
+            question="Rank history, best at the top"
+            rank
             height={130}
             show={count}
             points={known.line.map(({ day, rank }) => ({ day, value: rank }))}

@@ -14,7 +14,8 @@ export function Spark({
   height?: number;
 }) {
   if (values.length < 2) return <Box component="span" sx={{ display: 'inline-block', width, height }} />;
-  const [min, max] = [Math.min(...values), Math.max(...values)];
+  // From zero: a tenth more is not to look like twice as much.
+  const [min, max] = [Math.min(0, ...values), Math.max(...values)];
   const points = values.map((value, i) => {
     const x = 2 + (i / (values.length - 1)) * (width - 4);
     const y = max > min ? height - 3 - ((value - min) / (max - min)) * (height - 6) : height / 2;

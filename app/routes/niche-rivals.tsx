@@ -99,15 +99,18 @@ export default function NicheRivals() {
               <Button size="small" onClick={() => act({ notComparable: true }, 'marked as not comparable')}>
                 Not comparable
               </Button>
-              <Button
-                size="small"
-                onClick={() => act({ notComparable: false, hidden: false }, 'counted again')}
-              >
+              <Button size="small" onClick={() => act({ notComparable: false }, 'counted again')}>
                 Include
               </Button>
-              <Button size="small" onClick={() => act({ hidden: true }, 'hidden')}>
-                Hide
-              </Button>
+              {rivals.some(({ id, hidden }) => hidden && chosen.has(id)) ? (
+                <Button size="small" onClick={() => act({ hidden: false }, 'shown again')}>
+                  Show again
+                </Button>
+              ) : (
+                <Button size="small" onClick={() => act({ hidden: true }, 'hidden')}>
+                  Hide
+                </Button>
+              )}
               <Button size="small" onClick={() => act({ watched: true }, 'under watch')}>
                 Watch
               </Button>

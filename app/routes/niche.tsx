@@ -114,6 +114,12 @@ export default function Niche({ loaderData }: Route.ComponentProps) {
   );
 }
 
+/** “49 of 51 rivals count”. */
+const countedWords = (counted: number, all: number): string =>
+  counted === all
+    ? `${all.toLocaleString('en-US')} ${all === 1 ? 'rival' : 'rivals'}`
+    : `${counted.toLocaleString('en-US')} of ${all.toLocaleString('en-US')} rivals count`;
+
 function Header() {
   const formats = useFormats();
   const desk = useNiche();
@@ -128,7 +134,7 @@ function Header() {
         looks.length > 1
           ? `${looks.length - 1} earlier ${looks.length === 2 ? 'snapshot' : 'snapshots'}`
           : '',
-        rivals ? `${rivals.length.toLocaleString('en-US')} rivals` : '',
+        rivals ? countedWords(desk.counted.length, rivals.length) : '',
       ]
     : ['Not searched yet'];
   return (

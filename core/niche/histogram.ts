@@ -1,9 +1,14 @@
+import { quantile } from './quantile.ts';
 import type { IndexedRivals, RivalNumber } from './rivals.ts';
 
 export interface Bar {
   from: number;
   to: number;
+  /** Rivals, and the copies they sell a month. */
   count: number;
+  copies: number;
+  /** The last of all, which takes in whatever lies above it. */
+  open: boolean;
 }
 
 const NICE = [1, 2, 2.5, 5, 10];
@@ -15,7 +20,28 @@ export function niceStep(width: number, max: number): number {
   return NICE.find((step) => step * power >= rough)! * power;
 }
 
-/** How many of the rivals have which value: even steps from a round number. Values that are not known are left out. */
+/** Values looked at to find out how far most of them reach. */
+const SAMPLED = 2000;
+/** Of the values so many are shown in full; an axis that ends where these do is worth it when it is so much shorter. */
+const SHOWN = 0.97;
+const SHORTER = 0.6;
+
+/** Up to where an axis goes that a few values far off would stretch: to nearly all of them, or to the last. */
+function reachOf(values: Float64Array, rowIndices: Uint32Array, min: number, top: number): number {
+  const every = Math.max(1, Math.floor(rowIndices.length / SAMPLED));
+  const sample: number[] = [];
+  for (let k = 0; k < rowIndices.length; k += every) {
+    const value = values[rowIndices[k]!]!;
+    if (!Number.isNaN(value)) sample.push(value);
+  }
+  const most = quantile(sample, SHOWN);
+  return most - min < SHORTER * (top - min) ? most : top;
+}
+
+/**
+ * How many of the rivals have which value, and what they sell: even steps from a round number, the last bar with the few
+ * that lie far above. Values that are not known are left out.
+ */
 export function histogram(
   indexed: IndexedRivals,
   rowIndices: Uint32Array,
@@ -31,34 +57,44 @@ export function histogram(
     if (value > top) top = value;
   }
   if (!(top >= min)) return [];
-  const step = top > min ? niceStep(top - min, max - 1) : Math.max(1, niceStep(Math.abs(top) || 1, max));
+  const reach = reachOf(values, rowIndices, min, top);
+  const step = reach > min ? niceStep(reach - min, max - 1) : Math.max(1, niceStep(Math.abs(top) || 1, max));
   const first = Math.floor(min / step) * step;
-  const all = Array.from({ length: Math.max(1, Math.floor((top - first) / step) + 1) }, (_, i) => ({
+  const bars = Math.max(1, Math.floor((reach - first) / step) + 1);
+  const all = Array.from({ length: bars }, (_, i) => ({
     from: first + i * step,
     to: first + (i + 1) * step,
     count: 0,
+    copies: 0,
+    open: i === bars - 1 && top >= first + bars * step,
   }));
+  const sold = indexed.numbers.copies;
   for (const i of rowIndices) {
     const value = values[i]!;
     if (Number.isNaN(value)) continue;
     // A step of a tenth is not exact: the least value may lie a hair before the first bar.
     const bar = Math.max(0, Math.min(all.length - 1, Math.floor((value - first) / step)));
     all[bar]!.count++;
+    all[bar]!.copies += sold[i]! || 0;
   }
   return all;
 }
 
-/** How often each trim occurs, the most frequent first. */
+/** How often each trim occurs and what it sells, the most sold first. */
 export function trimShares(
-  { trims, trimOf }: IndexedRivals,
+  { trims, trimOf, numbers }: IndexedRivals,
   rowIndices: Uint32Array,
-): { trim: string; count: number }[] {
+): { trim: string; count: number; copies: number }[] {
   const tally = new Uint32Array(trims.length);
-  for (const i of rowIndices) tally[trimOf[i]!]!++;
+  const sold = new Float64Array(trims.length);
+  for (const i of rowIndices) {
+    tally[trimOf[i]!]!++;
+    sold[trimOf[i]!]! += numbers.copies[i]! || 0;
+  }
   return trims
-    .map((trim, number) => ({ trim, count: tally[number]! }))
+    .map((trim, number) => ({ trim, count: tally[number]!, copies: sold[number]! }))
     .filter(({ trim, count }) => trim && count)
-    .sort((a, b) => b.count - a.count || (a.trim < b.trim ? -1 : 1));
+    .sort((a, b) => b.copies - a.copies || b.count - a.count || (a.trim < b.trim ? -1 : 1));
 }
 
 export interface Dot {
@@ -67,6 +103,12 @@ export interface Dot {
   /** How many rivals lie here, and one of them. */
   count: number;
   at: number;
+}
+
+export interface Dots {
+  dots: Dot[];
+  /** How many lie so far to the right that they are left out, so that the others keep their room. */
+  beyond: number;
 }
 
 /** Cells of the raster that dots are gathered in when there are more than can be told apart. */
@@ -83,7 +125,7 @@ export function scatterPoints(
   xKey: RivalNumber | 'age',
   yKey: RivalNumber | 'age',
   max = 150,
-): Dot[] {
+): Dots {
   const xs = indexed.numbers[xKey];
   const ys = indexed.numbers[yKey];
   const logs = indexed.logs(yKey);
@@ -102,7 +144,20 @@ export function scatterPoints(
     if (y < y0) y0 = y;
     if (y > y1) y1 = y;
   }
-  if (n <= max) return Array.from(known.subarray(0, n), (at) => ({ x: xs[at]!, y: ys[at]!, count: 1, at }));
+  const reach = n ? reachOf(xs, known.subarray(0, n), x0, x1) : x1;
+  let beyond = 0;
+  if (reach < x1) {
+    const all = n;
+    n = 0;
+    for (let k = 0; k < all; k++) if (xs[known[k]!]! <= reach) known[n++] = known[k]!;
+    beyond = all - n;
+    x1 = reach;
+  }
+  if (n <= max)
+    return {
+      dots: Array.from(known.subarray(0, n), (at) => ({ x: xs[at]!, y: ys[at]!, count: 1, at })),
+      beyond,
+    };
   const across = x1 > x0 ? RASTER / (x1 - x0) : 0;
   const upwards = y1 > y0 ? RASTER / (y1 - y0) : 0;
   const counts = new Uint32Array(RASTER * RASTER);
@@ -119,5 +174,5 @@ export function scatterPoints(
     const at = firsts[cell]!;
     if (count) gathered.push({ x: xs[at]!, y: ys[at]!, count, at });
   });
-  return gathered;
+  return { dots: gathered, beyond };
 }

@@ -101,8 +101,9 @@ describe('the rivals on the table', () => {
       DAY,
     );
     expect([...table.filterBy({}).rowIndices]).toEqual([0, 2, 3]);
-    expect([...table.filterBy({ marks: 'counted' }).rowIndices]).toEqual([0, 3]);
-    expect([...table.filterBy({ marks: 'left out' }).rowIndices]).toEqual([1, 2]);
+    expect([...table.filterBy({ marks: 'counted' }).rowIndices]).toEqual([0, 1, 3]);
+    expect([...table.filterBy({ marks: 'left out' }).rowIndices]).toEqual([2]);
+    expect([...table.filterBy({ marks: 'hidden' }).rowIndices]).toEqual([1]);
     expect([...table.filterBy({ marks: 'watched' }).rowIndices]).toEqual([3]);
     expect([...table.filterBy({ ids: ['d', 'a', 'zzz'] }).rowIndices]).toEqual([0, 3]);
   });
@@ -114,7 +115,7 @@ describe('charts', () => {
       indexed({ id: 'a', penName: 'Una', rank: 1000 }),
       indexed({ id: 'b', penName: 'Una', rank: null }),
       indexed({ id: 'c', penName: 'Ivo', rank: 1000 }),
-      indexed({ id: 'd', penName: 'Ivo', rank: 10, hidden: true }),
+      indexed({ id: 'd', penName: 'Ivo', rank: 10, notComparable: true }),
       indexed({ id: 'e', penName: '', rank: 10 }),
     ];
     expect([...authorShares(rivals)]).toEqual([
@@ -123,7 +124,7 @@ describe('charts', () => {
     ]);
     const table = indexRivals(rivals, DAY);
     const sorted = table.sort(table.filterBy({}).rowIndices, 'author', false);
-    expect(Array.from(sorted, (i) => rivals[i]!.penName)).toEqual(['', 'Ivo', 'Una', 'Una']);
+    expect(Array.from(sorted, (i) => rivals[i]!.penName)).toEqual(['', 'Ivo', 'Ivo', 'Una', 'Una']);
   });
 
   it('bars hold every known value once, in even steps from a round number', () => {
@@ -142,14 +143,43 @@ describe('charts', () => {
     expect([7, 0.3, 1234].map((width) => niceStep(width, 10))).toEqual([1, 0.05, 200]);
   });
 
+  it('a few far off do not squeeze the rest: the last bar takes them in, and dots say how many are left out', () => {
+    const rivals = Array.from({ length: 100 }, (_, i) =>
+      indexed({ id: `r${i}`, rank: 1000 + i, price: i < 98 ? 5 + (i % 10) : 180 + i, pages: 100 }),
+    );
+    const table = indexRivals(rivals, DAY);
+    const { rowIndices } = table.filterBy({});
+    const bars = histogram(table, rowIndices, 'price');
+    expect(bars.at(-1)!.open).toBe(true);
+    expect(bars.at(-1)!.to).toBeLessThan(20);
+    expect(bars.reduce((sum, { count }) => sum + count, 0)).toBe(100);
+    expect(bars.reduce((sum, { copies }) => sum + copies, 0)).toBeCloseTo(
+      rivals.reduce((sum, { copies }) => sum + copies!, 0),
+      3,
+    );
+    expect(histogram(table, rowIndices, 'pages').some(({ open }) => open)).toBe(false);
+    const { dots, beyond } = scatterPoints(table, rowIndices, 'price', 'copies');
+    expect([dots.length, beyond]).toEqual([98, 2]);
+  });
+
   it('of many thousands, dots are gathered and none is lost', () => {
     const rivals = Array.from({ length: 5000 }, (_, i) =>
       indexed({ id: `r${i}`, rank: 1 + i * 37, price: 5 + (i % 40) / 4 }),
     );
     const table = indexRivals(rivals, DAY);
-    const gathered = scatterPoints(table, table.filterBy({}).rowIndices, 'price', 'copies');
+    const { dots: gathered, beyond } = scatterPoints(table, table.filterBy({}).rowIndices, 'price', 'copies');
+    expect(beyond).toBe(0);
     expect(gathered.length).toBeLessThan(200);
     expect(gathered.reduce((sum, { count }) => sum + count, 0)).toBe(5000);
-    expect(trimShares(table, table.filterBy({}).rowIndices)).toEqual([{ trim: '6×9', count: 5000 }]);
+    expect(trimShares(table, table.filterBy({}).rowIndices)).toEqual([
+      {
+        trim: '6×9',
+        count: 5000,
+        copies: expect.closeTo(
+          rivals.reduce((sum, { copies }) => sum + copies!, 0),
+          3,
+        ),
+      },
+    ]);
   });
 });

@@ -2,8 +2,9 @@ import type { EstimatedComparable } from './estimate.ts';
 
 /** A rival as it lies on the table: with the publisher's marks. */
 export interface Rival extends EstimatedComparable {
-  /** Put out of sight, or marked as not really comparable: neither counts in the sums. */
+  /** Out of sight in the table; it counts all the same. */
   hidden: boolean;
+  /** Left out of the sums; it is in sight all the same. */
   notComparable: boolean;
   /** Where it comes from: looked up, or the publisher's own row. */
   source: 'market' | 'own';
@@ -34,12 +35,11 @@ export interface RivalFilter extends Partial<Record<RivalNumber, Range>> {
   /** As `6×9`. */
   trim?: string;
   ink?: 'black' | 'color';
-  marks?: 'counted' | 'left out' | 'watched' | 'own';
+  marks?: 'counted' | 'left out' | 'hidden' | 'watched' | 'own';
   ids?: readonly string[];
 }
 
-export const counts = ({ hidden, notComparable }: Pick<Rival, 'hidden' | 'notComparable'>): boolean =>
-  !hidden && !notComparable;
+export const counts = ({ notComparable }: Pick<Rival, 'notComparable'>): boolean => !notComparable;
 
 export const trimName = ({ trim }: Pick<Rival, 'trim'>): string =>
   trim ? `${trim.width}×${trim.height}` : '';
@@ -54,8 +54,9 @@ const COLOR = 16;
 /** Which marks a filter asks for: any of them, or none. */
 const MARKS: Record<NonNullable<RivalFilter['marks']> | 'all', [mask: number, wanted: 'any' | 'none']> = {
   all: [HIDDEN, 'none'],
-  counted: [HIDDEN | NOT_COMPARABLE, 'none'],
-  'left out': [HIDDEN | NOT_COMPARABLE, 'any'],
+  counted: [NOT_COMPARABLE, 'none'],
+  'left out': [NOT_COMPARABLE, 'any'],
+  hidden: [HIDDEN, 'any'],
   watched: [WATCHED, 'any'],
   own: [OWN, 'any'],
 };

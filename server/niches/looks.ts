@@ -230,7 +230,7 @@ async function recalculateCopies(workspaceId: string, nicheId: string, curve: Sa
     from sighting s join look l on l.id = s.look_id
     left join rival r on r.niche_id = l.niche_id and r.id = s.rival_id
     where l.workspace_id = ${workspaceId} and l.niche_id = ${nicheId} and s.rank is not null
-      and not coalesce(r.hidden, false) and not coalesce(r.not_comparable, false)
+      and not coalesce(r.not_comparable, false)
     group by s.look_id`;
   const seen = rows.map(({ look_id, ranks }) => ({
     id: look_id,

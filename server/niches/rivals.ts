@@ -44,7 +44,6 @@ export async function countedRivals(
           eq(rival.workspaceId, workspaceId),
           eq(rival.nicheId, nicheId),
           eq(rival.current, true),
-          eq(rival.hidden, false),
           eq(rival.notComparable, false),
         ),
       ),

@@ -19,7 +19,7 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await expect(grid(page, /Rivals/)).toBeVisible();
   await picture(page, 'rivals');
   // A dot says which book it is.
-  const prices = page.getByRole('figure').filter({ hasText: 'At which prices do they sell?' });
+  const prices = page.getByRole('figure').filter({ hasText: 'At which prices do books sell?' });
   await prices.locator('circle').last().hover({ force: true });
   await expect(page.getByRole('tooltip')).toHaveText(/\$\d+\.\d\d · [\d.,]+ copies a month$/);
   await view(page, 'Phrases');
