@@ -16,7 +16,8 @@ import { ConflictDialog } from '../parts/conflict-dialog.tsx';
 import { NumberField } from '../parts/number-field.tsx';
 import { useDraft } from './use-draft.ts';
 
-const WORDS: readonly [AssumptionField['group'], string][] = [
+/** The words of the verdict that have conditions of their own, with what is said over them. */
+export const CONDITION_GROUPS: readonly [AssumptionField['group'], string][] = [
   ['open', 'Open: all of these'],
   ['crowded', 'Crowded: any of these'],
   ['no demand', 'No demand: both of these'],
@@ -55,33 +56,45 @@ function refusalOf(assumptions: NicheAssumptions): string | null {
   return read.success ? null : read.issues[0].message;
 }
 
-/** Every number and list behind the sums, saved by itself; what is not possible is answered and not saved. */
-export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
-  const {
-    value: assumptions,
-    edit,
-    undo,
-    canUndo,
-    words,
-    conflict,
-  } = useDraft('/niches/assumptions/save', saved, refusalOf);
+/** The assumptions as they are changed: saved by themselves, each step undone; what is not possible is answered and not saved. */
+export function useAssumptions(saved: NicheAssumptions) {
+  const draft = useDraft('/niches/assumptions/save', saved, refusalOf);
+  const { edit } = draft;
   const set = (path: readonly string[], value: unknown): string | null =>
     edit(
       (now) => withValue(now as unknown as Tree, path, value) as unknown as NicheAssumptions,
       path.join(' '),
     );
-  const field = ({ path, label, min, max, step }: AssumptionField) => (
-    <NumberField
-      key={path.join('.')}
-      label={label}
-      value={valueAt(assumptions, path)}
-      min={min}
-      max={max}
-      step={step}
-      onCommit={(value) => set(path, value)}
-    />
+  return { ...draft, assumptions: draft.value, set };
+}
+
+/** The numbers of one group, each in a field. */
+export function AssumptionNumbers({
+  group,
+  assumptions,
+  set,
+}: { group: AssumptionField['group'] } & Pick<ReturnType<typeof useAssumptions>, 'assumptions' | 'set'>) {
+  return assumptionFields
+    .filter((one) => one.group === group)
+    .map(({ path, label, min, max, step }) => (
+      <NumberField
+        key={path.join('.')}
+        label={label}
+        value={valueAt(assumptions, path)}
+        min={min}
+        max={max}
+        step={step}
+        onCommit={(value) => set(path, value)}
+      />
+    ));
+}
+
+/** Every number and list behind the sums. */
+export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
+  const { assumptions, set, edit, undo, canUndo, words, conflict } = useAssumptions(saved);
+  const numbers = (group: AssumptionField['group']) => (
+    <AssumptionNumbers group={group} assumptions={assumptions} set={set} />
   );
-  const group = (name: AssumptionField['group']) => assumptionFields.filter((one) => one.group === name);
   const two = { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 };
   return (
     <Box component="section" aria-label="Assumptions">
@@ -100,28 +113,26 @@ export function AssumptionsForm({ saved }: { saved: NicheAssumptions }) {
           {words}
         </Typography>
       </Box>
-      {WORDS.map(([word, heading]) => (
+      {CONDITION_GROUPS.map(([word, heading]) => (
         <Box key={word} sx={{ mb: 3 }}>
           <Typography variant="h3" sx={{ mb: 1.5 }}>
             {heading}
           </Typography>
-          <Box sx={{ ...two }}>{group(word).map(field)}</Box>
+          <Box sx={{ ...two }}>{numbers(word)}</Box>
         </Box>
       ))}
       <Typography variant="h2" sx={{ mb: 2 }}>
         A new book
       </Typography>
-      <Box sx={{ ...two, mb: 4 }}>{group('newcomer').map(field)}</Box>
+      <Box sx={{ ...two, mb: 4 }}>{numbers('newcomer')}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
         Days before an occasion
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 3, mb: 4 }}>
-        {group('lead').map(field)}
-      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 3, mb: 4 }}>{numbers('lead')}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
-        Requests and thresholds
+        Requests
       </Typography>
-      <Box sx={{ ...two, mb: 4 }}>{group('requests').map(field)}</Box>
+      <Box sx={{ ...two, mb: 4 }}>{numbers('requests')}</Box>
       <Typography variant="h2" sx={{ mb: 2 }}>
         Keyword modifiers
       </Typography>

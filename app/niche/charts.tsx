@@ -22,10 +22,12 @@ import {
   scatterPoints,
   trimShares,
 } from '#core/niche/index.ts';
+import { useFormats } from '../parts/formats.tsx';
 import { tokens } from '../theme.ts';
 import { axis, ChartFrame, ChartTooltip, MARGIN, PLOT } from './chart-frame.tsx';
 import { type NicheDesk, useNiche } from './niche-desk.tsx';
 import { copies, count } from './show.ts';
+import { traitWords } from './trait-words.ts';
 
 type ChartNumber = RivalNumber | 'age';
 
@@ -246,6 +248,7 @@ function powersOver(values: number[]): number[] {
 
 /** Which trims the rivals on the table have; choosing one narrows to it. */
 function TrimChart({ desk, height }: { desk: NicheDesk; height: number }) {
+  const formats = useFormats();
   const { indexed, filter, setFilter } = desk;
   const rowIndices = usePlacesBut(desk, 'trim');
   const shares = useMemo(() => trimShares(indexed, rowIndices).slice(0, 5), [indexed, rowIndices]);
@@ -253,7 +256,14 @@ function TrimChart({ desk, height }: { desk: NicheDesk; height: number }) {
     <ChartFrame question="Which trims sell?" height={height} across={COPIES} upwards="Trim">
       <BarChart data={shares} layout="vertical" margin={MARGIN} accessibilityLayer={false}>
         <XAxis type="number" hide />
-        <YAxis type="category" dataKey="trim" width={66} {...axis} axisLine={false} />
+        <YAxis
+          type="category"
+          dataKey="trim"
+          width={72}
+          tickFormatter={(name: string) => traitWords('trim', name, formats, desk.money)}
+          {...axis}
+          axisLine={false}
+        />
         <Bar
           dataKey="copies"
           isAnimationActive={false}

@@ -18,6 +18,7 @@ const NAMES: Record<(typeof RIVAL_NUMBERS)[number] | 'age', string> = {
   royalty: 'Royalty',
   earnings: 'Earnings',
   reviews: 'Reviews',
+  rating: 'Rating',
   pages: 'Pages',
   age: 'Days on sale',
 };

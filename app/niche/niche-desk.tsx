@@ -53,6 +53,9 @@ export interface GivenNiche {
 export type RivalMarks = Partial<Pick<Rival, 'hidden' | 'notComparable' | 'watched'>>;
 
 export interface NicheDesk extends GivenNiche {
+  /** As the server has them; `assumptions` are those that are tried beside the verdict, if any are. */
+  savedAssumptions: NicheAssumptions;
+  tryAssumptions(assumptions: NicheAssumptions | null): void;
   /** Null while they are on their way. */
   rivals: Rival[] | null;
   problem: string;
@@ -91,7 +94,9 @@ const FRESH_MS = 2000;
 
 /** Everything about an open niche: what the server gave, the rivals, and the sums over those that count. */
 export function NicheDeskProvider({ children, ...given }: GivenNiche & { children: ReactNode }) {
-  const { niche, curve, assumptions, looks, rivalsMark } = given;
+  const { niche, curve, looks, rivalsMark } = given;
+  const [tried, tryAssumptions] = useState<NicheAssumptions | null>(null);
+  const assumptions = tried ?? given.assumptions;
   const latest = looks.at(-1) ?? null;
   const { rivals, problem, change, reload, complain } = useRivals(niche.id, curve, rivalsMark);
   const [filter, setFilter] = useState<RivalFilter>({});
@@ -182,6 +187,9 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
     <Context.Provider
       value={{
         ...given,
+        assumptions,
+        savedAssumptions: given.assumptions,
+        tryAssumptions,
         rivals,
         problem,
         indexed,

@@ -39,7 +39,7 @@ const MARKS = [
 /** One rival: its cover and first pages, its numbers and how its rank moved, and what can be done with it. */
 export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => void }) {
   const formats = useFormats();
-  const { niche, mark, briefs, money, changeBrief } = useNiche();
+  const { niche, mark, briefs, money, moves, changeBrief } = useNiche();
   const first = briefs[0];
   const inBrief = first?.brief.rivals.includes(rival.id) ?? false;
   const toBrief = () => {
@@ -63,6 +63,7 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
       .catch(() => stop.signal.aborted || setDetail('failed'));
     return () => stop.abort();
   }, [niche.id, rival.id, market, tries]);
+  const gained = moves?.reviewsGained[rival.id];
   const known = detail === 'failed' ? null : detail;
   const rows: [string, string][] = [
     ['Price → royalty', `${money.exact(rival.price)} → ${money.exact(rival.royalty)}`],
@@ -70,7 +71,10 @@ export function RivalDetail({ rival, onClose }: { rival: Rival; onClose: () => v
     ['Rank', count(rival.rank)],
     ['Copies a month', `${copies(rival.copies)} (${copies(rival.copiesLow)} to ${copies(rival.copiesHigh)})`],
     ['Monthly earnings', money.whole(rival.earnings)],
-    ['Reviews', count(rival.reviews)],
+    [
+      'Reviews',
+      `${count(rival.reviews)}${gained === undefined ? '' : `, ${copies(gained)} gained a month`}${rival.rating === null ? '' : `, rated ${rival.rating.toFixed(1)}`}`,
+    ],
     [
       'Specifications',
       `${rival.trim ? `${formats.size(inches(rival.trim.width), inches(rival.trim.height))}, ` : ''}${count(rival.pages)} pages, ${rival.ink}`,

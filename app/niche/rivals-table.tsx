@@ -12,11 +12,14 @@ import { copies, count, NOTHING, percent } from './show.ts';
 
 type ColumnKey = SortKey | 'moved';
 
+/** Fewer reviews gained a month are not worth a figure. */
+const LEAST_GAINED = 0.1;
+
 /** Columns left out where there is less room. */
 const LEFT_OUT: Record<'whole' | 'beside a rival' | 'short', ReadonlySet<ColumnKey>> = {
   whole: new Set(),
-  'beside a rival': new Set(['author', 'printCost', 'age']),
-  short: new Set(['author', 'printCost', 'moved', 'age', 'pages']),
+  'beside a rival': new Set(['author', 'printCost', 'age', 'rating']),
+  short: new Set(['author', 'printCost', 'moved', 'age', 'pages', 'rating']),
 };
 
 /** The rivals: sorted by any column, chosen by mouse or keys, marked where they stand. */
@@ -48,7 +51,7 @@ export function RivalsTable({
       key: 'title',
       upwards: true,
       name: 'Title',
-      width: 150,
+      width: 140,
       grows: true,
       left: true,
       hint: ({ title, penName }) => `${title}, ${penName}`,
@@ -127,7 +130,27 @@ export function RivalsTable({
           ? `rank ${count(moves.ranksBefore[id]!)} on ${formats.day(moves.since)}`
           : undefined,
     },
-    { key: 'reviews', name: 'Reviews', width: 64, show: ({ reviews }) => count(reviews) },
+    {
+      key: 'reviews',
+      name: 'Reviews',
+      width: room === 'short' ? 64 : 84,
+      show: ({ id, reviews }) => {
+        const gained = moves?.reviewsGained[id];
+        return room === 'short' || !gained || gained < LEAST_GAINED
+          ? count(reviews)
+          : `${count(reviews)} +${copies(gained)}`;
+      },
+      hint: ({ id }) => {
+        const gained = moves?.reviewsGained[id];
+        return gained === undefined ? undefined : `${copies(gained)} reviews gained in 30 days`;
+      },
+    },
+    {
+      key: 'rating',
+      name: 'Rating',
+      width: 52,
+      show: ({ rating }) => (rating === null ? NOTHING : rating.toFixed(1)),
+    },
     {
       key: 'age',
       upwards: true,
@@ -139,7 +162,7 @@ export function RivalsTable({
     {
       key: 'copies',
       name: 'Copies/mo',
-      width: room === 'short' ? 74 : 134,
+      width: room === 'short' ? 74 : 126,
       show: ({ copies: middle, copiesLow, copiesHigh }) =>
         room === 'short' || middle === null
           ? copies(middle)

@@ -18,6 +18,7 @@ type Row = [
   notComparable: boolean,
   watched: boolean,
   usualRank: number | null,
+  rating: number | null,
 ];
 
 /** Rows as the server sends them (server/niches/rivals.ts), with the sums of the workspace's curve. */
@@ -41,6 +42,7 @@ export const rivalsFrom = (rows: readonly Row[], curve: SalesCurve): Rival[] =>
       notComparable,
       watched,
       usualRank,
+      rating,
     ]) => {
       const trim = width !== null && height !== null ? { width, height } : null;
       const sums = estimateSales({ price, trim, pages, ink, rank, usualRank }, curve);
@@ -56,6 +58,7 @@ export const rivalsFrom = (rows: readonly Row[], curve: SalesCurve): Rival[] =>
         rank,
         usualRank,
         reviews,
+        rating,
         published,
         category,
         copies: sums.copies,

@@ -115,6 +115,7 @@ describe('rivals as the server sends them', () => {
       true,
       false,
       null,
+      4.5,
     ] as Parameters<typeof rivalsFrom>[0][number];
     const [whole] = rivalsFrom([row], DEFAULT_CURVE);
     expect(whole).toMatchObject({
@@ -123,6 +124,7 @@ describe('rivals as the server sends them', () => {
       trim: { width: 6, height: 9 },
       notComparable: true,
       hidden: false,
+      rating: 4.5,
       source: 'market',
       ...estimateSales(
         { price: 12.83, trim: { width: 6, height: 9 }, pages: 257, ink: 'black', rank: 915 },

@@ -3,14 +3,13 @@ import Link from '@mui/material/Link';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { Check, X } from 'lucide-react';
-import { Link as To } from 'react-router';
 import type { Condition, Odds, Outlook, Verdict } from '#core/niche/index.ts';
 import { useNiche } from './niche-desk.tsx';
 import { conditionValue, copies, count, type Money, percent, sentence, VERDICT_COLORS } from './show.ts';
 import { VerdictMark } from './verdict-mark.tsx';
 
 /** The verdict in a word, how sure it is, what a new book would earn, and every condition it follows from. */
-export function VerdictStrip({ verdict }: { verdict: Verdict }) {
+export function VerdictStrip({ verdict, onAssumptions }: { verdict: Verdict; onAssumptions: () => void }) {
   const { money } = useNiche();
   const { word, confidence, outlook, odds, veto } = verdict;
   const decided = verdict.conditions.filter((one) => one.word === 'open');
@@ -75,7 +74,7 @@ export function VerdictStrip({ verdict }: { verdict: Verdict }) {
             Not open for one reason: {veto.charAt(0).toLowerCase() + veto.slice(1)}.
           </Typography>
         )}
-        <Link component={To} to="/niches/assumptions" variant="body2">
+        <Link component="button" type="button" variant="body2" onClick={onAssumptions}>
           Change the assumptions
         </Link>
       </Box>

@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { HOME_MARKET, marketOf, OBSERVED_PAIR } from '#core/niche/index.ts';
+import { AssumptionsPanel } from '../niche/assumptions-panel.tsx';
 import { BriefSummary } from '../niche/brief-summary.tsx';
 import { RivalCharts } from '../niche/charts.tsx';
 import { useNiche } from '../niche/niche-desk.tsx';
@@ -18,9 +19,10 @@ import { WhatSells } from '../niche/what-sells.tsx';
 
 /** What there is to decide, on one sheet: phrases, verdict, charts, rivals, and a summary. */
 export default function NicheSums() {
-  const { niche, verdict, rivals, latest, curve, assumptions, money } = useNiche();
+  const { niche, verdict, rivals, latest } = useNiche();
   const { rowIndices, sort, onSort } = useSorted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [deciding, setDeciding] = useState(false);
   const navigate = useNavigate();
   return (
     <Box
@@ -44,7 +46,7 @@ export default function NicheSums() {
         }}
       >
         {verdict ? (
-          <VerdictStrip verdict={verdict} />
+          <VerdictStrip verdict={verdict} onAssumptions={() => setDeciding(!deciding)} />
         ) : (
           <Typography sx={{ p: 3 }}>
             {latest ? 'Loading rivals…' : 'Waiting for Wrenfair… Results will appear here.'}
@@ -76,27 +78,36 @@ export default function NicheSums() {
         tabIndex={0}
         sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
       >
-        <WhatSells />
-        {verdict?.outlook?.price && <PriceSlider key={niche.id} outlook={verdict.outlook} />}
-        <BriefSummary />
-        <Shelves />
-        <OverTime />
-        {verdict && (
-          <>
-            <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
-              Assumptions
-            </Typography>
-            <Typography variant="body2">
-              {verdict.outlook?.price
-                ? `A new book is taken to cost ${money.exact(verdict.outlook.price)} and to be made like those here. ${percent(assumptions.newcomer.advertisingShare)} of its royalty goes into advertising. `
-                : ''}
-              {curve.sure.by === 'pairs'
-                ? `Copies are estimated from your own ${curve.sure.n} pairs of rank and sales.`
-                : `Copies are estimated from the default curve (rank ${OBSERVED_PAIR.rank} sells ${OBSERVED_PAIR.copies.toLocaleString('en-US')}${niche.market === HOME_MARKET ? '' : ` in ${marketOf(HOME_MARKET).name}, ${percent(marketOf(niche.market).sales)} of that in ${marketOf(niche.market).name}`}), a rough guide: from half to double.`}
-            </Typography>
-          </>
-        )}
+        {deciding ? <AssumptionsPanel onClose={() => setDeciding(false)} /> : <Summary />}
       </Box>
     </Box>
+  );
+}
+
+function Summary() {
+  const { niche, verdict, curve, assumptions, money } = useNiche();
+  return (
+    <>
+      <WhatSells />
+      {verdict?.outlook?.price && <PriceSlider key={niche.id} outlook={verdict.outlook} />}
+      <BriefSummary />
+      <Shelves />
+      <OverTime />
+      {verdict && (
+        <>
+          <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+            Assumptions
+          </Typography>
+          <Typography variant="body2">
+            {verdict.outlook?.price
+              ? `A new book is taken to cost ${money.exact(verdict.outlook.price)} and to be made like those here. ${percent(assumptions.newcomer.advertisingShare)} of its royalty goes into advertising. `
+              : ''}
+            {curve.sure.by === 'pairs'
+              ? `Copies are estimated from your own ${curve.sure.n} pairs of rank and sales.`
+              : `Copies are estimated from the default curve (rank ${OBSERVED_PAIR.rank} sells ${OBSERVED_PAIR.copies.toLocaleString('en-US')}${niche.market === HOME_MARKET ? '' : ` in ${marketOf(HOME_MARKET).name}, ${percent(marketOf(niche.market).sales)} of that in ${marketOf(niche.market).name}`}), a rough guide: from half to double.`}
+          </Typography>
+        </>
+      )}
+    </>
   );
 }

@@ -1,10 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { currencyOf } from '#core/niche/index.ts';
 import { AddRival } from '../niche/add-rival.tsx';
 import { RivalCharts } from '../niche/charts.tsx';
+import { CoverWall, FirstPagesSideBySide } from '../niche/cover-wall.tsx';
 import { FilterBar } from '../niche/filter-bar.tsx';
 import { ImportDialog } from '../niche/import/import-dialog.tsx';
 import { useNiche } from '../niche/niche-desk.tsx';
@@ -15,9 +18,17 @@ import { useSorted } from '../niche/use-sorted.ts';
 import { SaveCsv } from '../parts/save-csv.tsx';
 
 const HEADINGS =
-  'title,author,price,currency,print cost,royalty,rank,copies in 30 days,at least,at most,earnings in 30 days,reviews,pages,width in,height in,ink,published,category,hidden,not comparable,under watch,id'.split(
+  'title,author,price,currency,print cost,royalty,rank,copies in 30 days,at least,at most,earnings in 30 days,reviews,rating,pages,width in,height in,ink,published,category,hidden,not comparable,under watch,id'.split(
     ',',
   );
+
+/** Ways to look at the rivals. */
+const VIEWS = [
+  ['table', 'Table'],
+  ['covers', 'Covers'],
+  ['pages', 'First pages'],
+] as const;
+type View = (typeof VIEWS)[number][0];
 
 const yesNo = (value: boolean) => (value ? 'yes' : 'no');
 
@@ -29,6 +40,7 @@ export default function NicheRivals() {
   const [search, setSearch] = useSearchParams();
   const [bringing, setBringing] = useState(false);
   const [adding, setAdding] = useState(false);
+  const [view, setView] = useState<View>('table');
   const open = search.get('rival');
   const rival = open ? rivals?.find(({ id }) => id === open) : undefined;
   const show = (id: string | null) =>
@@ -55,6 +67,7 @@ export default function NicheRivals() {
         one.copiesHigh?.toFixed(1),
         one.earnings?.toFixed(2),
         one.reviews,
+        one.rating,
         one.pages,
         one.trim?.width,
         one.trim?.height,
@@ -88,9 +101,13 @@ export default function NicheRivals() {
           minHeight: 0,
         }}
       >
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', gap: 3 }}>
-          <RivalCharts which="all" height={140} />
-        </Box>
+        {view === 'table' ? (
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', gap: 3 }}>
+            <RivalCharts which="all" height={140} />
+          </Box>
+        ) : (
+          <span />
+        )}
         <FilterBar />
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minHeight: 36 }}>
           {ids.length > 0 ? (
@@ -128,8 +145,9 @@ export default function NicheRivals() {
             </>
           ) : (
             <Box component="span" sx={{ color: 'text.secondary', fontSize: 14, minWidth: 0 }}>
-              Drag over a chart to mark a range. In the table: Space selects, Enter opens, N not comparable, H
-              hides, W watches.
+              {view === 'table'
+                ? 'Drag over a chart to mark a range. Space selects, Enter opens, N, H, W mark.'
+                : 'Sorted as the table is.'}
             </Box>
           )}
           <Box
@@ -145,6 +163,19 @@ export default function NicheRivals() {
             <Box component="span" role="status" sx={{ color: 'text.secondary', fontSize: 14 }}>
               {count(rowIndices.length)} of {count(rivals.length)}
             </Box>
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              aria-label="View"
+              value={view}
+              onChange={(_, next: View | null) => next && setView(next)}
+            >
+              {VIEWS.map(([value, name]) => (
+                <ToggleButton key={value} value={value} sx={{ py: 0.25 }}>
+                  {name}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
             <Button size="small" variant="outlined" onClick={() => setAdding(true)}>
               Add by hand…
             </Button>
@@ -154,16 +185,22 @@ export default function NicheRivals() {
             <SaveCsv variant="outlined" name={`${niche.phrase} rivals`} rows={rows} />
           </Box>
         </Box>
-        <RivalsTable
-          rowIndices={rowIndices}
-          sort={sort}
-          onSort={onSort}
-          chosen={chosen}
-          onChosen={setChosen}
-          open={open}
-          onOpen={show}
-          room={rival ? 'beside a rival' : 'whole'}
-        />
+        {view === 'covers' ? (
+          <CoverWall rowIndices={rowIndices} chosen={chosen} onChosen={setChosen} onOpen={show} />
+        ) : view === 'pages' ? (
+          <FirstPagesSideBySide rowIndices={rowIndices} chosen={chosen} onOpen={show} />
+        ) : (
+          <RivalsTable
+            rowIndices={rowIndices}
+            sort={sort}
+            onSort={onSort}
+            chosen={chosen}
+            onChosen={setChosen}
+            open={open}
+            onOpen={show}
+            room={rival ? 'beside a rival' : 'whole'}
+          />
+        )}
       </Box>
       {rival && <RivalDetail rival={rival} onClose={() => show(null)} />}
       {adding && <AddRival onClose={() => setAdding(false)} />}

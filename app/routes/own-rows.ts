@@ -24,6 +24,7 @@ const Comparable = v.object({
   ink: v.picklist(['black', 'color']),
   rank: v.nullable(whole(1)),
   reviews: v.nullable(whole(0)),
+  rating: v.nullable(v.pipe(v.number(), v.minValue(1), v.maxValue(5))),
   published: v.nullable(v.pipe(v.string(), v.isoDate())),
   category: text(200),
   hidden: v.exactOptional(v.boolean()),

@@ -128,6 +128,7 @@ const inGroup =
   });
 const noDemand = inGroup('no demand', 'thresholds');
 const crowded = inGroup('crowded', 'thresholds');
+const sells = inGroup('crowded');
 const open = inGroup('open', 'thresholds');
 const newcomer = inGroup('newcomer', 'newcomer');
 const lead = inGroup('lead', 'lead');
@@ -138,6 +139,7 @@ export const assumptionFields: readonly AssumptionField[] = [
   noDemand('searches', 'Searches a month, at most', 0, MOST, 10),
   noDemand('copies', 'Monthly copies of the top 20, at most', 0, MOST, 10),
   crowded('manyResults', 'Books on sale, at least', 0, MOST, 100),
+  sells('sellsFrom', 'Monthly copies that count as selling', 0, 100_000),
   crowded('sellShare', 'Share of books that sell, at most', 0, 1, 0.01),
   crowded('reviews', 'Median reviews of the top 20, at least', 0, MOST, 10),
   crowded('press', 'Share of the largest press, at least', 0, 1, 0.05),
@@ -154,7 +156,6 @@ export const assumptionFields: readonly AssumptionField[] = [
   newcomer('usualRoyalty', 'Royalty where no book says one', 0, 1000, 0.1),
   newcomer('hours', 'Hours to make the book', 0.1, 1000, 0.5),
   newcomer('freshDays', 'Days for which a book counts as new', 1, 3650),
-  requests('sellsFrom', 'Monthly copies that count as selling', 0, 100_000),
   lead('sellingDays', 'Days of selling before an occasion', 0, 365),
   lead('reviewDays', 'Days in review', 0, 60),
   lead('ownDays', 'Days to make the book', 0, 365),

@@ -14,6 +14,8 @@ export interface Comparable {
   /** The geometric mean of its ranks over recent looks, where there are several: sales are estimated from it. */
   usualRank?: number | null;
   reviews: number | null;
+  /** Mean of its ratings, 1 to 5. */
+  rating: number | null;
   /** ISO 8601 day. */
   published: string | null;
   /** From the root of the shop's tree down, parted by “ › ”; empty when unknown. */

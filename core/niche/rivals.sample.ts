@@ -12,6 +12,7 @@ export const rival = (more: Partial<Comparable> = {}): Comparable => ({
   ink: 'black',
   rank: 915,
   reviews: 40,
+  rating: 4.2,
   published: '2026-01-05',
   category: '',
   ...more,

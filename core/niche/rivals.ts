@@ -20,6 +20,7 @@ export const RIVAL_NUMBERS = [
   'royalty',
   'earnings',
   'reviews',
+  'rating',
   'pages',
 ] as const;
 export type RivalNumber = (typeof RIVAL_NUMBERS)[number];
@@ -85,6 +86,7 @@ export function indexRivals(rivals: readonly Rival[], day: string) {
     royalty: column((rival) => rival.royalty),
     earnings: column((rival) => rival.earnings),
     reviews: column((rival) => rival.reviews),
+    rating: column((rival) => rival.rating),
     pages: column((rival) => rival.pages),
     age: column(({ published }) =>
       published === null ? null : (today - Date.parse(published)) / 86_400_000,

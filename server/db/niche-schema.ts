@@ -76,6 +76,7 @@ export const rival = pgTable(
     ink: text('ink').$type<'black' | 'color'>().notNull(),
     rank: integer('rank'),
     reviews: integer('reviews'),
+    rating: doublePrecision('rating'),
     published: text('published'),
     category: text('category').notNull().default(''),
     source: text('source').$type<'market' | 'own'>().notNull(),

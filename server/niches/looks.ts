@@ -297,6 +297,22 @@ export interface Moves {
   changes: Change[];
   /** Rank at the look before, by rival. */
   ranksBefore: Record<string, number>;
+  /** Reviews gained in 30 days, by rival, as the looks of the last months tell. */
+  reviewsGained: Record<string, number>;
+}
+
+/** Reviews come slowly: gains are told from looks so many days back. */
+const REVIEWS_OF_DAYS = 120;
+
+async function reviewsGained(workspaceId: string, nicheId: string): Promise<Record<string, number>> {
+  const rows = await sql()<{ rival_id: string; gained: number }[]>`
+    select s.rival_id, 30.0 * ((array_agg(s.reviews order by l.turn desc))[1] - (array_agg(s.reviews order by l.turn))[1])
+      / (max(l.day::date) - min(l.day::date)) as gained
+    from sighting s join look l on l.id = s.look_id
+    where l.workspace_id = ${workspaceId} and l.niche_id = ${nicheId} and s.reviews is not null
+      and l.day::date >= (select max(day)::date from look where look.niche_id = ${nicheId}) - ${REVIEWS_OF_DAYS}::int
+    group by s.rival_id having max(l.day::date) > min(l.day::date)`;
+  return Object.fromEntries(rows.map(({ rival_id, gained }) => [rival_id, Number(gained)]));
 }
 
 /** What moved between the last two looks of different days; null after a single one. */
@@ -305,12 +321,14 @@ export async function movesOf(workspaceId: string, nicheId: string, market: stri
   const [latest] = looks;
   const earlier = latest && looks.find(({ day }) => day < latest.day);
   if (!latest || !earlier) return null;
-  const [before, after, watched] = await Promise.all([
+  const [before, after, watched, gained] = await Promise.all([
     summaryOf(workspaceId, earlier),
     summaryOf(workspaceId, latest),
     watchedRivals(workspaceId, nicheId),
+    reviewsGained(workspaceId, nicheId),
   ]);
   return {
+    reviewsGained: gained,
     since: earlier.day,
     resultsBefore: earlier.results,
     copiesBefore: earlier.copies,

@@ -22,7 +22,7 @@ const usualRanks = (workspaceId: string, nicheId: string) => sql()<{ rival_id: s
 export async function rivalsJson(workspaceId: string, nicheId: string): Promise<string> {
   const [row] = await sql()<{ rows: string }[]>`
     select coalesce(json_agg(json_build_array(id, title, pen_name, price, width, height, pages, ink, rival.rank, reviews,
-      published, category, source, hidden, not_comparable, watched, usual.rank) order by rival.rank nulls last, id), '[]')::text as rows
+      published, category, source, hidden, not_comparable, watched, usual.rank, rating) order by rival.rank nulls last, id), '[]')::text as rows
     from rival left join (${usualRanks(workspaceId, nicheId)}) usual on usual.rival_id = rival.id
     where workspace_id = ${workspaceId} and niche_id = ${nicheId}
       and (current or source = 'own' or watched)`;
@@ -60,6 +60,7 @@ export async function countedRivals(
     rank: row.rank,
     ...(ranks.has(row.id) ? { usualRank: ranks.get(row.id)! } : {}),
     reviews: row.reviews,
+    rating: row.rating,
     published: row.published,
     category: row.category,
     source: row.source,
@@ -98,18 +99,18 @@ export async function putRivals(
     raw`${makePgArray(rows.map(of))}::${raw.raw(type)}[]`;
   await tx.execute(raw`
     insert into rival (workspace_id, niche_id, source, id, title, pen_name, price, width, height, pages, ink, rank,
-      reviews, published, category)
+      reviews, published, category, rating)
     select ${workspaceId}, ${nicheId}, ${source}, given.*
     from unnest(${all('text', (row) => row.id)}, ${all('text', (row) => row.title)},
       ${all('text', (row) => row.penName)}, ${all('float8', (row) => row.price)},
       ${all('float8', ({ trim }) => trim?.width ?? null)}, ${all('float8', ({ trim }) => trim?.height ?? null)},
       ${all('int', (row) => row.pages)}, ${all('text', (row) => row.ink)}, ${all('int', (row) => row.rank)},
       ${all('int', (row) => row.reviews)}, ${all('text', (row) => row.published)},
-      ${all('text', (row) => row.category)}) as given
+      ${all('text', (row) => row.category)}, ${all('float8', (row) => row.rating)}) as given
     on conflict (niche_id, id) do update set title = excluded.title, pen_name = excluded.pen_name,
       price = excluded.price, width = excluded.width, height = excluded.height, pages = excluded.pages,
       ink = excluded.ink, rank = excluded.rank, reviews = excluded.reviews, published = excluded.published,
-      category = excluded.category, current = true`);
+      category = excluded.category, rating = excluded.rating, current = true`);
 }
 
 /** Adds the publisher's own rows to a niche of theirs. @returns false when there is no such niche */

@@ -24,6 +24,7 @@ const ComparableSchema = v.object({
   ink: v.picklist(['black', 'color']),
   rank: whole(1),
   reviews: whole(0),
+  rating: v.optional(v.nullable(v.pipe(v.number(), v.minValue(1), v.maxValue(5))), null),
   published: isoDay,
 });
 const MOST_ROWS = 200;

@@ -13,6 +13,8 @@ export interface ShownBook {
   ink: 'black' | 'color';
   rank: number;
   reviews: number;
+  /** Mean of its ratings, 1 to 5; null without a review. */
+  rating: number | null;
   /** ISO 8601 day. */
   published: string;
 }
@@ -89,6 +91,13 @@ function priceOn(book: CatalogBook, day: number): number {
   return book.listPrice;
 }
 
+/** Most books please: from 3.6 to 4.9, in tenths; a few reviews say more, or less, than they should. */
+const ratingOf = ({ phase }: CatalogBook, reviews: number): number => {
+  const usual = 3.6 + 1.3 * ((phase * 613) % 1);
+  const chance = (((phase * 97) % 1) - 0.5) * 2;
+  return Math.round(10 * Math.max(1, Math.min(5, usual + chance / Math.sqrt(reviews)))) / 10;
+};
+
 /** Days whose ranks are kept. */
 const DAYS_KEPT = 4;
 
@@ -138,6 +147,7 @@ export function openMarket(catalog: readonly CatalogBook[], country: Country = '
       const book = catalog[at]!;
       const { id, title, penName, category, trim, pages, ink } = book;
       const sold = book.dailySales * shares[at]! * Math.max(0, day - book.publishedOn);
+      const reviews = Math.floor(sold * book.reviewRate + book.phase * 3);
       return {
         id,
         title,
@@ -149,7 +159,8 @@ export function openMarket(catalog: readonly CatalogBook[], country: Country = '
         pages,
         ink,
         rank: ranksOn(day)[at]!,
-        reviews: Math.floor(sold * book.reviewRate + book.phase * 3),
+        reviews,
+        rating: reviews ? ratingOf(book, reviews) : null,
         published: isoDay(book.publishedOn),
       };
     },

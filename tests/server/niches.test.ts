@@ -122,6 +122,7 @@ const ownRow = (n: number, more: Partial<Comparable> = {}): Comparable => ({
   ink: 'black',
   rank: 1000 + n,
   reviews: 3,
+  rating: 4.1,
   published: '2026-01-01',
   category: '',
   ...more,
@@ -286,7 +287,7 @@ describe('the sums', () => {
     // The geometric mean, worked out beside the database.
     expect(best!.usualRank).toBeCloseTo(Math.sqrt(ranks[0]! * ranks[1]!), 4);
     const stored = (await rows(id)).find(([rivalId]) => rivalId === best!.id)!;
-    expect(stored.at(-1)).toBeCloseTo(best!.usualRank!, 4);
+    expect(stored.at(-2)).toBeCloseTo(best!.usualRank!, 4);
     const looks = await looksAt(own, id);
     expect(looks.map(({ confidence }) => confidence)).toEqual(['fair', 'fair']);
     // Each day of a line over time is drawn from what was seen on it, not from the mean that the verdict goes by.
@@ -339,6 +340,25 @@ describe('markets', () => {
       gb: expect.any(Number),
       us: expect.any(Number),
     });
+  });
+
+  it('reviews gained a month are told from looks of the last months', async () => {
+    const id = await lookedAt();
+    await press.put('/clock', { advance: 60 });
+    await takeLook(own, at(id, PHRASE));
+    const looks = await looksAt(own, id);
+    const seen = await db().select().from(sighting).where(eq(sighting.workspaceId, own));
+    const reviewsAt = (look: string, rivalId: string) =>
+      seen.find((row) => row.lookId === look && row.rivalId === rivalId)?.reviews;
+    const { reviewsGained } = (await movesOf(own, id, HOME_MARKET))!;
+    const both = Object.keys(reviewsGained);
+    expect(both.length).toBeGreaterThan(10);
+    for (const rivalId of both)
+      expect(reviewsGained[rivalId]).toBeCloseTo(
+        (reviewsAt(looks[1]!.id, rivalId)! - reviewsAt(looks[0]!.id, rivalId)!) / 2,
+        9,
+      );
+    expect(Object.values(reviewsGained).some((gained) => gained > 0)).toBe(true);
   });
 
   it('own rows are judged without the marketplace, by a result count of their own, until it answers', async () => {

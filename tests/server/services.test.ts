@@ -60,6 +60,7 @@ const book = (more: Record<string, unknown> = {}) => ({
   ink: 'black',
   rank: 900,
   reviews: 3,
+  rating: 4.4,
   published: '2026-01-01',
   ...more,
 });

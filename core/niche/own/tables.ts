@@ -13,7 +13,17 @@ import {
 } from './cells.ts';
 
 /** What a column may hold. */
-export type ColumnKind = 'text' | 'whole' | 'money' | 'currency' | 'length' | 'trim' | 'day' | 'ink' | 'yes';
+export type ColumnKind =
+  | 'text'
+  | 'whole'
+  | 'money'
+  | 'currency'
+  | 'length'
+  | 'trim'
+  | 'rating'
+  | 'day'
+  | 'ink'
+  | 'yes';
 
 export interface Field {
   key: string;
@@ -108,6 +118,10 @@ const readInk = (text: string): Read<'black' | 'color'> =>
       ? { value: 'black' }
       : { problem: `“${text}” is neither black nor color` };
 
+/** `4.3`, or `4.3 out of 5 stars`. */
+const readRating = (text: string, writing: Writing): Read<number> =>
+  readNumber(text.replace(/\s*(out of 5|\/ ?5)?\s*(stars?)?$/i, ''), writing);
+
 const readYes = (text: string): Read<boolean> =>
   /^(yes|y|true|1|x)$/i.test(text)
     ? { value: true }
@@ -145,6 +159,7 @@ const COMPARABLE_FIELDS: readonly Field[] = [
     kind: 'whole',
     headings: ['reviews', 'ratings', 'review count', 'number of reviews', 'bewertungen', 'avis'],
   },
+  { key: 'rating', name: 'Rating', kind: 'rating', headings: ['rating', 'stars', 'average rating'] },
   {
     key: 'pages',
     name: 'Pages',
@@ -224,6 +239,7 @@ export const comparablesTable: OwnTable<OwnComparable> = {
       ink: one('ink', readInk) ?? 'black',
       rank: one('rank', whole(writing), between(1, MOST_RANK)),
       reviews: one('reviews', whole(writing), between(0, 10_000_000)),
+      rating: one('rating', (text) => readRating(text, writing), between(1, 5)),
       published: one('published', (text) => readDay(text, writing)),
       category: one('category', asText(200)) ?? '',
       ...Object.fromEntries(marks),

@@ -1,0 +1,1 @@
+ALTER TABLE "rival" ADD COLUMN "rating" double precision;
