@@ -18,6 +18,7 @@ import {
   briefCosts,
   briefWarnings,
   KEYWORD_LETTERS,
+  TITLE_LETTERS,
   titleIdeas,
 } from '#core/niche/index.ts';
 import { printRules, royalty, showMoney } from '#core/print/index.ts';
@@ -25,6 +26,7 @@ import { ConflictDialog } from '../parts/conflict-dialog.tsx';
 import { DateField } from '../parts/date-field.tsx';
 import { LiveTextField } from '../parts/live-text-field.tsx';
 import { NumberField } from '../parts/number-field.tsx';
+import { KeywordOrder } from './keyword-order.tsx';
 import { useNiche } from './niche-desk.tsx';
 import { useDraft } from './use-draft.ts';
 
@@ -42,12 +44,15 @@ export function BriefForm({
   id,
   saved,
   ownBooks,
+  bank,
   children,
 }: {
   id: string;
   saved: Brief;
   /** Titles of the books that were started for this niche. */
   ownBooks: readonly string[];
+  /** Name of the word bank that fits; null where none does. */
+  bank: string | null;
   children?: React.ReactNode;
 }) {
   const { niche, assumptions, rivals, phrases, verdict } = useNiche();
@@ -61,11 +66,12 @@ export function BriefForm({
   } = useDraft(`/niches/${niche.id}/briefs/${id}`, saved, refusalOf);
   const change = (part: Partial<Brief>) => edit((now) => ({ ...now, ...part }), Object.keys(part).join(' '));
   const [keyword, setKeyword] = useState('');
-  const ideas = titleIdeas(draft.phrase, assumptions.lists);
+  const ideas = titleIdeas(draft.phrase, assumptions.lists, TITLE_LETTERS);
   const costs = briefCosts(draft);
   const warnings = briefWarnings(draft, {
     titles: (rivals ?? []).map(({ title }) => title),
     ownBooks,
+    bank,
     lists: assumptions.lists,
     press: verdict?.press ?? null,
     today: new Date().toISOString().slice(0, 10),
@@ -221,20 +227,11 @@ export function BriefForm({
           <Typography variant="caption" component="div" sx={{ mb: 1 }}>
             Keyword candidates; the first {service.listing.keywordFields} go into the listing
           </Typography>
-          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            {draft.keywords.map((word, i) => (
-              <Chip
-                key={word}
-                size="small"
-                color={i < service.listing.keywordFields ? 'primary' : 'default'}
-                variant={i < service.listing.keywordFields ? 'filled' : 'outlined'}
-                label={word}
-                onClick={() => change({ keywords: [word, ...draft.keywords.filter((one) => one !== word)] })}
-                onDelete={() => change({ keywords: draft.keywords.filter((one) => one !== word) })}
-                title="Click to move to the front"
-              />
-            ))}
-          </Box>
+          <KeywordOrder
+            keywords={draft.keywords}
+            used={service.listing.keywordFields}
+            onChange={(keywords) => change({ keywords })}
+          />
           <Box
             component="form"
             sx={{ display: 'flex', gap: 1, mt: 2 }}

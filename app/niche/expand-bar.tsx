@@ -3,18 +3,16 @@ import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { useFetcher } from 'react-router';
-import { EXPANSION_IDS, EXPANSIONS, type Expansion } from '#core/niche/index.ts';
+import { EXPANSION_IDS, EXPANSIONS } from '#core/niche/index.ts';
 import { isRunning, secondsLeft } from '../parts/jobs.tsx';
 import { useNiche } from './niche-desk.tsx';
-
-const FIRST: Expansion[] = ['letters', 'audience', 'format'];
+import { useExpansions } from './use-expansions.ts';
 
 /** Ways to expand the phrase, and how far the asking is. */
 export function ExpandBar({ compact = false }: { compact?: boolean }) {
   const { niche, jobs, phrases } = useNiche();
-  const [ways, setWays] = useState<readonly Expansion[]>(FIRST);
+  const { ways, setWays } = useExpansions();
   const fetcher = useFetcher();
   const job = jobs.find((one) => one.kind === 'expand' && isRunning(one));
   const waiting = phrases.filter(({ state }) => state === 'waiting').length;

@@ -74,6 +74,8 @@ export interface NicheDesk extends GivenNiche {
   remove(ids: string[]): void;
   jobs: Job[];
   latest: ShownLook | null;
+  /** Changes the assumptions from a view that is about something else. @param words what was done, with an undo */
+  changeAssumptions(changes: Partial<NicheAssumptions>, words?: string): void;
   /** Changes the first brief, with an undo. @param words what was done */
   changeBrief(changes: Partial<Brief>, words: string): void;
   /** How money of the niche's market is written. */
@@ -141,6 +143,25 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
     [send, rivals],
   );
   const { revalidate } = useRevalidator();
+  const { assumptions: savedAssumptions } = given;
+  const changeAssumptions = useCallback(
+    (changes: Partial<NicheAssumptions>, words?: string) => {
+      const save = async (from: NicheAssumptions, to: NicheAssumptions) => {
+        const answer = await saveOnto('/niches/assumptions/save', from, to);
+        if (!answer.saved)
+          complain(
+            'conflict' in answer ? 'The assumptions were changed in another tab. Try again.' : answer.reason,
+          );
+        await revalidate();
+      };
+      const safely = (from: NicheAssumptions, to: NicheAssumptions) =>
+        void save(from, to).catch(() => complain('The assumptions could not be saved. Try again.'));
+      const changed = { ...savedAssumptions, ...changes };
+      safely(savedAssumptions, changed);
+      if (words) offerUndo(words, () => safely(changed, savedAssumptions));
+    },
+    [savedAssumptions, complain, revalidate],
+  );
   const first = given.briefs[0];
   const changeBrief = useCallback(
     (changes: Partial<Brief>, words: string) => {
@@ -188,7 +209,8 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
       value={{
         ...given,
         assumptions,
-        savedAssumptions: given.assumptions,
+        savedAssumptions,
+        changeAssumptions,
         tryAssumptions,
         rivals,
         problem,

@@ -5,9 +5,11 @@ import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import { Link as To, useFetcher } from 'react-router';
 import * as v from 'valibot';
+import { deserveLook } from '#core/niche/index.ts';
 import { listBooks } from '#server/books.ts';
 import { listNiches, markSeen, unseenChanges } from '#server/niches/niches.ts';
 import { listSubmissions } from '#server/submissions.ts';
+import { moneyOf } from '../niche/show.ts';
 import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { BookCover } from '../parts/book-cover.tsx';
 import { useFormats } from '../parts/formats.tsx';
@@ -16,6 +18,7 @@ import { formFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/desk.ts';
 
 const BOOKS = 5;
+const NICHES = 6;
 /** Changes of one niche that are written out. */
 const TOLD = 3;
 
@@ -25,14 +28,17 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId, workspaceName } = await requireVisitor(request);
   const [{ books }, niches, submissions, changes] = await Promise.all([
     listBooks(workspaceId, { limit: BOOKS }),
-    listNiches(workspaceId, 5),
+    listNiches(workspaceId),
     listSubmissions(workspaceId),
     unseenChanges(workspaceId),
   ]);
   return {
     name: workspaceName,
     books,
-    niches: niches.map(({ id, phrase, latest }) => ({ id, phrase, latest })),
+    saved: niches.length,
+    niches: deserveLook(niches, new Date().toISOString(), NICHES).map(
+      ({ id, phrase, market, latest, unseen, reason }) => ({ id, phrase, market, latest, unseen, reason }),
+    ),
     changes,
     submissions: submissions.slice(0, 5),
   };
@@ -51,7 +57,7 @@ export async function action({ request }: Route.ActionArgs) {
 /** What lies on the desk: the books at work, what changed in niches under watch, what the service said. */
 export default function Desk({ loaderData }: Route.ComponentProps) {
   const formats = useFormats();
-  const { name, books, niches, changes, submissions } = loaderData;
+  const { name, books, saved, niches, changes, submissions } = loaderData;
   const fetcher = useFetcher();
   return (
     <Box sx={{ p: 6, maxWidth: 1180, mx: 'auto' }}>
@@ -149,10 +155,14 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 5, mt: 6 }}>
         <Paper sx={{ p: 4 }}>
           <Typography variant="h2" sx={{ mb: 2 }}>
-            Niches
+            Niches that deserve a look
           </Typography>
-          {niches.length === 0 && <Typography>None saved yet.</Typography>}
-          {niches.map(({ id, phrase, latest }) => (
+          {niches.length === 0 && (
+            <Typography>
+              {saved ? 'None: nothing changed, and none is open without a book.' : 'None saved yet.'}
+            </Typography>
+          )}
+          {niches.map(({ id, phrase, market, latest, unseen, reason }) => (
             <Box
               key={id}
               sx={{
@@ -167,12 +177,14 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
                 {phrase}
               </Link>
               <span>
-                {latest ? (
+                {reason === 'new' && 'not checked yet'}
+                {reason === 'changed' && `${unseen} ${unseen === 1 ? 'change' : 'changes'}`}
+                {reason === 'old' && latest && `checked ${formats.day(latest.day)}`}
+                {(reason === 'open' || reason === 'worth a try') && latest && (
                   <>
                     <VerdictMark word={latest.word} /> {latest.word}
+                    {latest.earnings && `, ${moneyOf(market).whole(latest.earnings.mean)} a month`}
                   </>
-                ) : (
-                  'not searched yet'
                 )}
               </span>
             </Box>

@@ -8,6 +8,7 @@ import { Link, redirect, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
 import {
   addBrief,
+  bankNameFor,
   booksFor,
   briefsOf,
   briefsOrDraft,
@@ -35,11 +36,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const niche = await openNiche(workspaceId, idFrom(params.niche));
   if (!niche) throw notFound();
-  const [briefs, ownBooks] = await Promise.all([
+  const [briefs, ownBooks, bank] = await Promise.all([
     briefsOrDraft(workspaceId, niche),
     booksFor(workspaceId, niche.phrase),
+    bankNameFor(workspaceId, niche.phrase),
   ]);
-  return { briefs, ownBooks };
+  return { briefs, ownBooks, bank };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -85,7 +87,7 @@ const BRIEF_FIELDS = [
 /** What is decided. Several briefs make several books at once. */
 export default function NicheBrief({ loaderData }: Route.ComponentProps) {
   const { niche } = useNiche();
-  const { briefs, ownBooks } = loaderData;
+  const { briefs, ownBooks, bank } = loaderData;
   const [search, setSearch] = useSearchParams();
   const fetcher = useFetcher();
   const open = briefs.find((row) => row.id === search.get('brief')) ?? briefs[0]!;
@@ -167,7 +169,7 @@ export default function NicheBrief({ loaderData }: Route.ComponentProps) {
           </Button>
         )}
       </Box>
-      <BriefForm key={open.id} id={open.id} saved={open.brief} ownBooks={ownBooks}>
+      <BriefForm key={open.id} id={open.id} saved={open.brief} ownBooks={ownBooks} bank={bank}>
         {open.bookId && (
           <Typography variant="body2">
             A book was started from this brief: <Link to={`/books/${open.bookId}/flatplan`}>open it</Link>.

@@ -10,6 +10,7 @@ import {
   type GapCell,
   gapTable,
   type KnownPhrase,
+  missingCells,
   PART_NAMES,
   type PartName,
   partsOf,
@@ -18,6 +19,7 @@ import { useNiche } from '../niche/niche-desk.tsx';
 import { copies, count } from '../niche/show.ts';
 import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { Choice } from '../parts/choice.tsx';
+import { isRunning } from '../parts/jobs.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { tokens } from '../theme.ts';
 
@@ -30,12 +32,15 @@ const CROSSINGS: Record<string, [rows: PartName, columns: PartName, left: PartNa
 /** The left part is not held fast: a cell takes what sells best of all. */
 const EVERY = '*';
 
+/** A phrase is asked for by a search, and by a suggestion that tells how often it is typed. */
+const REQUESTS_A_PHRASE = 2;
+
 /** Shades of a cell, palest first; each cell also says its number. */
 const SHADES = ['#fffdf8', '#e6f0ec', '#c4ddd6', '#93c0b7', '#5f9f96'];
 
 /** Where buyers are and few good books: audience, format and kind crossed. */
 export default function NicheGaps() {
-  const { niche, phrases, assumptions } = useNiche();
+  const { niche, phrases, assumptions, jobs } = useNiche();
   const [pair, setPair] = useState('audience format');
   const [held, setHeld] = useState(EVERY);
   const [open, setOpen] = useState<GapCell | null>(null);
@@ -76,6 +81,17 @@ export default function NicheGaps() {
       ),
     [known, held, rowPart, columnPart, leftPart, assumptions],
   );
+  const missing = useMemo(() => {
+    const own = partsOf(niche.phrase, assumptions.lists);
+    return missingCells(
+      known,
+      held === EVERY ? own : { ...own, [leftPart]: held },
+      rowPart,
+      columnPart,
+      assumptions.lists,
+    );
+  }, [known, niche.phrase, held, rowPart, columnPart, leftPart, assumptions.lists]);
+  const asking = jobs.some((job) => job.kind === 'expand' && isRunning(job));
   const max = Math.max(1, ...table.cells.flat().map((cell) => cell?.share ?? 0));
   const shade = ({ share }: GapCell) =>
     SHADES[Math.min(SHADES.length - 1, Math.ceil((share / max) * (SHADES.length - 1)))]!;
@@ -235,6 +251,27 @@ export default function NicheGaps() {
             ))}
           </tbody>
         </Box>
+        {missing.length > 0 && (
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 2 }}>
+            <Button
+              size="small"
+              variant="outlined"
+              disabled={asking || fetcher.state !== 'idle'}
+              onClick={() =>
+                fetcher.submit(
+                  { intent: 'look up', phrases: missing.join('\n') },
+                  { method: 'post', action: `/niches/${niche.id}/phrases` },
+                )
+              }
+            >
+              {asking ? 'Looking up…' : `Look up ${count(missing.length)} more combinations`}
+            </Button>
+            <Typography variant="body2" color="text.secondary">
+              {count(missing.length * REQUESTS_A_PHRASE)} requests, about{' '}
+              {count(Math.ceil((missing.length * REQUESTS_A_PHRASE) / assumptions.requestsASecond))} seconds.
+            </Typography>
+          </Box>
+        )}
         <Typography variant="caption" component="p" sx={{ mt: 2 }}>
           Each cell: monthly copies of the best sellers, and how many books are on sale. Darker means more
           copies per book, including yours; <VerdictMark word="open" /> marks the five best. A dot: not looked

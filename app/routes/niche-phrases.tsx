@@ -38,7 +38,10 @@ const Intent = v.variant('intent', [
     ways: v.pipe(listField(v.picklist(EXPANSION_IDS), EXPANSION_IDS.length), v.minLength(1)),
   }),
   v.object({ intent: v.literal('resume') }),
-  v.object({ intent: v.literal('add'), phrases: v.pipe(v.string(), v.maxLength(100_000)) }),
+  v.object({
+    intent: v.picklist(['add', 'look up']),
+    phrases: v.pipe(v.string(), v.maxLength(100_000)),
+  }),
   v.object({
     intent: v.picklist(['add to keywords', 'remove from keywords', 'remove', 'restore', 'save as niches']),
     ids,
@@ -61,7 +64,8 @@ export async function action({ request, params }: Route.ActionArgs) {
     case 'resume':
       await resumePhrases(workspaceId, niche.id);
       break;
-    case 'add': {
+    case 'add':
+    case 'look up': {
       const lines = asked.phrases
         .split(/[\n,;]+/)
         .map((line) => line.toLowerCase().replace(/\s+/g, ' ').trim())
@@ -74,7 +78,10 @@ export async function action({ request, params }: Route.ActionArgs) {
       await addPhrases(
         workspaceId,
         niche.id,
-        [...new Set(lines)].map((phrase) => ({ phrase, way: 'own' as const })),
+        [...new Set(lines)].map((phrase) => ({
+          phrase,
+          way: asked.intent === 'add' ? ('own' as const) : ('combined' as const),
+        })),
       );
       await resumePhrases(workspaceId, niche.id);
       break;

@@ -4,18 +4,18 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link as To, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
-import { demandByMonth, publishBy } from '#core/niche/index.ts';
+import { demandByMonth, nextDays, publishBy } from '#core/niche/index.ts';
 import { countries, occasionsFrom } from '#core/niche/occasions.ts';
 import { assumptionsOf } from '#server/niches/assumptions.ts';
 import { briefsOrDraft, saveBrief } from '#server/niches/briefs.ts';
 import { looksAt } from '#server/niches/looks.ts';
 import { openNiche } from '#server/niches/niches.ts';
 import { useNiche } from '../niche/niche-desk.tsx';
-import { post } from '../niche/post.ts';
 import { copies } from '../niche/show.ts';
+import { DateField } from '../parts/date-field.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { tokens } from '../theme.ts';
@@ -36,7 +36,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const country = v.parse(Country, new URL(request.url).searchParams.get('country')) ?? assumptions.country;
   const latest = (await looksAt(workspaceId, niche.id)).at(-1);
   const from = latest?.day ?? new Date().toISOString().slice(0, 10);
-  return { country, countries: countries(), from, occasions: occasionsFrom(country, from) };
+  const own = nextDays(assumptions.occasions, from).map((one) => ({ ...one, kind: 'own' as const }));
+  const occasions = [...occasionsFrom(country, from), ...own].sort((a, b) =>
+    a.day < b.day ? -1 : a.day > b.day ? 1 : 0,
+  );
+  return { country, countries: countries(), from, occasions };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -60,7 +64,7 @@ const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ');
 /** When to publish: occasions by country, demand by month, and the days a book needs before each. */
 export default function NicheWhen({ loaderData }: Route.ComponentProps) {
   const formats = useFormats();
-  const { niche, looks, assumptions, briefs } = useNiche();
+  const { niche, looks, assumptions, briefs, changeAssumptions } = useNiche();
   const { country, occasions, from } = loaderData;
   const [, setSearch] = useSearchParams();
   const fetcher = useFetcher();
@@ -92,10 +96,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
             onChange={(event) => {
               setSearch({ country: event.target.value }, { preventScrollReset: true });
               // The next niche opens with the same country.
-              void post('/niches/assumptions/save', {
-                from: assumptions,
-                to: { ...assumptions, country: event.target.value },
-              });
+              changeAssumptions({ country: event.target.value });
             }}
             sx={{ width: 240 }}
           >
@@ -143,7 +144,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
                   <td>{formats.day(day)}</td>
                   <td>
                     {name}
-                    {kind === 'public' ? ' · day off' : ''}
+                    {kind === 'public' ? ' · day off' : kind === 'own' ? ' · your own' : ''}
                   </td>
                   <td>{formats.day(start)}</td>
                   <td>{late ? 'too late this year' : formats.day(submit)}</td>
@@ -158,6 +159,24 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
                     >
                       {chosen ? 'In the brief' : 'For the brief'}
                     </Button>
+                    {kind === 'own' && (
+                      <Button
+                        size="small"
+                        aria-label={`Remove ${name}`}
+                        onClick={() =>
+                          changeAssumptions(
+                            {
+                              occasions: assumptions.occasions.filter(
+                                (own) => own.name !== name || !day.endsWith(own.day),
+                              ),
+                            },
+                            `${name} removed`,
+                          )
+                        }
+                      >
+                        Remove
+                      </Button>
+                    )}
                   </td>
                 </Box>
               );
@@ -167,6 +186,7 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
         {occasions.length === 0 && (
           <Typography sx={{ mt: 3 }}>No occasions are known for this country.</Typography>
         )}
+        <OwnOccasion />
         <Typography variant="caption" component="p" sx={{ mt: 2 }}>
           Days by date-holidays, CC BY-SA 3.0.
         </Typography>
@@ -229,6 +249,43 @@ export default function NicheWhen({ loaderData }: Route.ComponentProps) {
           </Typography>
         )}
       </Box>
+    </Box>
+  );
+}
+
+/** A day of the publisher's own: a fair, an anniversary. It comes back every year, in every niche. */
+function OwnOccasion() {
+  const { assumptions, changeAssumptions } = useNiche();
+  const [name, setName] = useState('');
+  const [day, setDay] = useState('');
+  return (
+    <Box
+      component="form"
+      aria-label="Add your own occasion"
+      sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 3 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        changeAssumptions(
+          { occasions: [...assumptions.occasions, { name: name.trim(), day: day.slice(5) }] },
+          `${name.trim()} added`,
+        );
+        setName('');
+        setDay('');
+      }}
+    >
+      <TextField
+        label="Your own occasion"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        sx={{ width: 260 }}
+        slotProps={{ htmlInput: { maxLength: 100 } }}
+      />
+      <Box sx={{ width: 200 }}>
+        <DateField label="Day, every year" value={day} onChange={setDay} />
+      </Box>
+      <Button type="submit" disabled={!name.trim() || !day}>
+        Add
+      </Button>
     </Box>
   );
 }

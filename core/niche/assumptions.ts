@@ -36,6 +36,7 @@ const DEFAULTS = {
   requestsASecond: 12,
 } as const;
 
+const MOST_OCCASIONS = 50;
 const amount = (usual: number) => v.optional(numberBetween(0, 1_000_000), usual);
 const share = (usual: number) => v.optional(numberBetween(0, 1), usual);
 
@@ -93,6 +94,23 @@ export const AssumptionsSchema = exactObject({
   country: v.optional(
     v.pipe(text(2, 2), v.regex(/^[A-Z]{2}$/, 'should be a country code such as “US”.')),
     DEFAULTS.country,
+  ),
+  /** Occasions of the publisher's own, each year on the same day. */
+  occasions: v.optional(
+    v.pipe(
+      v.array(
+        exactObject({
+          name: v.pipe(text(1, 100), v.trim(), v.minLength(1)),
+          /** Month and day: `05-20`. */
+          day: v.pipe(
+            v.string(),
+            v.regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'should be a day such as “05-20”.'),
+          ),
+        }),
+      ),
+      v.maxLength(MOST_OCCASIONS),
+    ),
+    [],
   ),
   /** How often the marketplace is asked, at most. */
   requestsASecond: v.optional(numberBetween(0.2, 50), DEFAULTS.requestsASecond),

@@ -11,8 +11,10 @@ import {
   DEFAULT_ASSUMPTIONS,
   demandByMonth,
   estimate,
+  nextDays,
   publishBy,
   recipeFromBrief,
+  TITLE_LETTERS,
   titleIdeas,
 } from './index.ts';
 import { occasionsFrom } from './occasions.ts';
@@ -85,12 +87,30 @@ describe('from a brief to a recipe', () => {
   });
 
   it('title ideas come from the parts of the phrase, each once', () => {
-    const ideas = titleIdeas('beekeeping word search for adults large print', lists);
+    const titled = (phrase: string) => titleIdeas(phrase, lists, TITLE_LETTERS);
+    const ideas = titled('beekeeping word search for adults large print');
     expect(ideas[0]).toBe('Beekeeping Word Search for Adults: Large Print');
     expect(ideas).toContain('100 Beekeeping Word Searches for Adults');
-    expect(titleIdeas('cat diary', lists)).toContain('100 Cat Diaries');
+    // No days are counted in pictures, nor journals in hundreds.
+    expect(titled('mushroom coloring book')).toEqual([
+      'Mushroom Coloring Book',
+      'The Mushroom Coloring Book',
+      '100 Mushroom Coloring Pages',
+      'The Big Book of Mushroom Coloring Pages',
+      'The Little Mushroom Coloring Book',
+    ]);
+    expect(titled('gardening journal for moms')).toEqual([
+      'Gardening Journal for Moms',
+      'The Gardening Journal for Moms',
+      'My Gardening Journal for Moms',
+      'A Year of Gardening: A Journal for Moms',
+      'The Little Gardening Journal',
+    ]);
+    expect(titled('moss mazes')).toContain('The Moss Maze Book');
+    expect(titled('sudoku for kids')[0]).toBe('Sudoku for Kids');
+    expect(titled('hiking planner 2027')[0]).toBe('Hiking Planner 2027');
     expect(new Set(ideas).size).toBe(ideas.length);
-    expect(titleIdeas('moss', lists)[0]).toBe('Moss');
+    expect(titled('moss')[0]).toBe('Moss');
   });
 });
 
@@ -99,6 +119,7 @@ describe('when', () => {
     const plainly = {
       titles: ['Other Bees'],
       ownBooks: [],
+      bank: 'Bees & hives',
       lists,
       press: null,
       today: '2026-11-24',
@@ -122,6 +143,8 @@ describe('when', () => {
     expect(told({}, { ownBooks: ['Bees'] })[0]).toMatch(/You already have a book for/);
     expect(told({}, { press: { name: 'Una', share: 0.29 } })).toEqual([]);
     expect(told({}, { press: { name: 'Una', share: 0.41 } })[0]).toMatch(/^Una holds 41%/);
+    expect(told({}, { bank: null })[0]).toMatch(/^No word bank fits “bee word search”/);
+    expect(told({ kinds: ['ruled'], phrase: 'bee journal' }, { bank: null })).toEqual([]);
     expect(told({ phrase: 'bee sudoku', kinds: ['ruled'] })).toEqual([
       'Pages of the kind “sudoku” cannot be made yet. The book starts with ruled pages in their place.',
     ]);
@@ -135,6 +158,15 @@ describe('when', () => {
     // 5 U.S.C. §6103: Labor Day, the first Monday in September.
     expect(named('US')).toContain('Labor Day');
     expect(named('CA')).toContain('Labour Day');
+  });
+
+  it('own occasions fall next on their day of the year, the last of February in a common year', () => {
+    const next = (day: string, from: string) => nextDays([{ name: 'Fair', day }], from)[0]!.day;
+    expect(next('12-06', '2026-11-24')).toBe('2026-12-06');
+    expect(next('05-20', '2026-11-24')).toBe('2027-05-20');
+    expect(next('11-24', '2026-11-24')).toBe('2026-11-24');
+    expect(next('02-29', '2026-11-24')).toBe('2027-02-28');
+    expect(next('02-29', '2027-11-24')).toBe('2028-02-29');
   });
 
   it('publish by = occasion − selling time, then review and own lead time before it', () => {

@@ -6,6 +6,7 @@ import type { EstimatedComparable } from './estimate.ts';
 import { HOME_MARKET, marketOf } from './market.ts';
 import { type PhraseLists, partsOf } from './phrases/index.ts';
 import { median } from './quantile.ts';
+import { titleIdeas } from './titles.ts';
 import { bestSellers } from './verdict.ts';
 
 /** The kinds of page a book can be started with. */
@@ -17,6 +18,8 @@ const service = printRules('wrenfair', 'paperback');
 /** Keyword candidates of a brief, and letters of one: the listing takes no longer ones. */
 export const MOST_KEYWORDS = 40;
 export const KEYWORD_LETTERS = service.listing.keywordLength;
+/** Of title and subtitle together. */
+export const TITLE_LETTERS = service.listing.titleAndSubtitle;
 const isoDay = v.union([v.literal(''), v.pipe(v.string(), v.isoDate('should be a day such as 2027-05-20.'))]);
 
 /** What was decided from a niche: a new book starts from it. */
@@ -60,36 +63,6 @@ function toHabit(price: number, floor = 0): number {
 /** Kinds of page for the kind of book a phrase asks for. Kinds without a page of their own become ruled pages. */
 const pagesFor = (phrase: string): BriefKind =>
   /word ?(search|hunt|find)|puzzle|brain/i.test(phrase) ? 'word-search' : 'ruled';
-
-const capitalised = (phrase: string): string =>
-  phrase.replace(/(^|\s)(\p{L})/gu, (_, before: string, letter: string) => before + letter.toUpperCase());
-
-const plural = (name: string): string => {
-  if (/(ch|sh|x)$/i.test(name)) return `${name}es`;
-  if (/[^aeiou]y$/i.test(name)) return `${name.slice(0, -1)}ies`;
-  return /(s|sudoku)$/i.test(name) ? name : `${name}s`;
-};
-
-/** Titles from the parts of a phrase, the plainest first. */
-export function titleIdeas(phrase: string, lists: PhraseLists): string[] {
-  const { topic, kind, audience, format, number } = partsOf(phrase, lists);
-  const about = capitalised(topic || phrase);
-  const what = capitalised(kind);
-  const whom = audience ? ` for ${capitalised(audience)}` : '';
-  const how = format ? `: ${capitalised(format)}` : '';
-  const ideas = what
-    ? [
-        `${about} ${what}${whom}${how}`,
-        `The ${about} ${what}`,
-        `${number || '100'} ${about} ${plural(what)}${whom}`,
-        `The Little ${about} ${what}`,
-        `A Year of ${about}: ${what}${whom}`,
-      ]
-    : [capitalised(phrase), `The ${about} Book${whom}`, `A Year of ${about}`];
-  return [...new Set(ideas.map((idea) => idea.replace(/\s+/g, ' ').trim()))].filter(
-    (idea) => idea.length <= service.listing.titleAndSubtitle,
-  );
-}
 
 /** The phrase itself, then what the best sellers' titles say most often beside it. */
 function keywordsFrom(phrase: string, best: readonly EstimatedComparable[]): string[] {
@@ -151,7 +124,7 @@ export function briefFrom(
   };
   const dollars =
     median(present(best.map((book) => book.price))) / DOLLAR[marketOf(market).currency]! || USUAL.price;
-  const [title = ''] = titleIdeas(phrase, lists);
+  const [title = ''] = titleIdeas(phrase, lists, TITLE_LETTERS);
   const { audience, number } = partsOf(phrase, lists);
   const kind = pagesFor(phrase);
   return {

@@ -1,4 +1,5 @@
-import { ANY_PART, type PartName, type PhraseParts } from './phrases/index.ts';
+import { fitsKind } from './kinds.ts';
+import { ANY_PART, type PartName, type PhraseLists, type PhraseParts, phraseOf } from './phrases/index.ts';
 
 /** What is known of a phrase that was looked up. */
 export interface KnownPhrase {
@@ -95,4 +96,33 @@ export function gapTable(
       .sort((a, b) => b.share - a.share)
       .slice(0, BEST),
   };
+}
+
+/** The list that each part is looked up from. */
+const LISTS = { audience: 'audiences', format: 'formats', kind: 'kinds' } as const;
+
+/**
+ * Phrases of the cells that nobody has asked for yet: every value of one part with every one of the other, as far as they
+ * make sense together.
+ * @param own parts of the niche's own phrase; what is crossed takes their place
+ */
+export function missingCells(
+  known: readonly Pick<KnownPhrase, 'phrase' | 'parts'>[],
+  own: PhraseParts,
+  rowPart: PartName,
+  columnPart: PartName,
+  lists: PhraseLists,
+): string[] {
+  const key = (parts: PhraseParts) => JSON.stringify([parts[rowPart], parts[columnPart]]);
+  const there = new Set(known.map(({ parts }) => key(parts)));
+  const phrases = new Set(known.map(({ phrase }) => phrase));
+  const missing = new Set<string>();
+  for (const row of lists[LISTS[rowPart]])
+    for (const column of lists[LISTS[columnPart]]) {
+      const parts = { ...own, number: '', year: '', [rowPart]: row, [columnPart]: column };
+      const phrase = phraseOf(parts);
+      if (!there.has(key(parts)) && !phrases.has(phrase) && fitsKind(parts.format, parts.kind))
+        missing.add(phrase);
+    }
+  return [...missing];
 }

@@ -8,6 +8,8 @@ export interface Surroundings {
   titles: readonly string[];
   /** The publisher's own books that were started for this phrase. */
   ownBooks: readonly string[];
+  /** Name of the word bank whose words fit; null where none does. */
+  bank: string | null;
   /** The kinds of book by which a phrase is read, and the words to be careful with. */
   lists: PhraseLists;
   press: Verdict['press'];
@@ -34,6 +36,10 @@ export function briefWarnings(brief: Brief, around: Surroundings): string[] {
   if (kind && !WITH_PAGES.test(kind))
     told.push(
       `Pages of the kind “${kind}” cannot be made yet. The book starts with ${brief.kinds.map((one) => BRIEF_KINDS[one].toLowerCase()).join(' and ')} in their place.`,
+    );
+  if (brief.kinds.includes('word-search') && around.bank === null)
+    told.push(
+      `No word bank fits “${brief.phrase}”. The book starts without words, and its puzzles stay empty until it has some: add a bank under Word banks first.`,
     );
   const title = plain(brief.title);
   const twin = title && around.titles.find((one) => plain(one) === title);

@@ -74,6 +74,10 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
     () => canceled,
     (message) => tell(done, row.of, message),
   );
+  const searchesOf = async (phrase: string): Promise<number | null> => {
+    const found = await market.ask(() => wrenfair.suggest(niche.market, phrase, SUGGESTIONS));
+    return found.find((one) => one.phrase === phrase)?.volume ?? null;
+  };
   let failed = 0;
   try {
     if (letters) {
@@ -99,10 +103,12 @@ export async function expandJob(row: ClaimedJob, { letters }: JobPayload<'expand
         batch.map(async (waiting) => {
           const { id, phrase } = waiting;
           try {
-            const answer = await market.ask(() =>
-              wrenfair.search(niche.market, phrase, COMPARABLES_PER_LOOK),
-            );
-            await notePhrase(waiting, answer, curve, assumptions);
+            // How often it is typed is part of the judgment; suggestions by letters have said it of theirs.
+            const [answer, volume] = await Promise.all([
+              market.ask(() => wrenfair.search(niche.market, phrase, COMPARABLES_PER_LOOK)),
+              waiting.volume ?? searchesOf(phrase),
+            ]);
+            await notePhrase({ ...waiting, volume }, answer, curve, assumptions);
           } catch (error) {
             if (!(error instanceof TransientServiceError) && !(error instanceof ServiceRefusal)) throw error;
             failed++;

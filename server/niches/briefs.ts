@@ -178,6 +178,15 @@ async function bankFor(topic: string, banks: KeptResource[]): Promise<KeptResour
   return best && best[1] > 0 ? best[0] : undefined;
 }
 
+/** Name of the word bank that a book for a phrase would start with; null where none fits. */
+export async function bankNameFor(workspaceId: string, phrase: string): Promise<string | null> {
+  const [banks, { lists }] = await Promise.all([
+    listResources(workspaceId, words.id),
+    assumptionsOf(workspaceId),
+  ]);
+  return (await bankFor(partsOf(phrase, lists).topic, banks))?.name ?? null;
+}
+
 /** Starts a book from each of the briefs. @returns the books, in the order of the briefs */
 export async function startBooks(
   workspaceId: string,

@@ -205,6 +205,7 @@ export async function notePhrase(
     .set({
       state: 'done',
       problem: '',
+      volume,
       results,
       demand,
       sellers,

@@ -75,7 +75,7 @@ test('search, expand through trouble, calibrate, decide, start two books', async
       .getByRole('row')
       .nth(1)
       .getByRole('gridcell')
-      .nth(11)
+      .nth(12)
       .textContent();
   const before = await copies();
   await page.goto(url('/niches/assumptions'));

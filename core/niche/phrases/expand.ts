@@ -1,5 +1,6 @@
+import { fitsKind, isCounted } from '../kinds.ts';
 import type { PhraseLists } from './lists.ts';
-import { partsOf } from './parts.ts';
+import { type PhraseParts, partsOf } from './parts.ts';
 
 /** Ways to expand a phrase. Letters are asked of the marketplace's suggestions; the others come from the lists. */
 export const EXPANSIONS = {
@@ -30,7 +31,14 @@ export const suggestionStarts = (phrase: string): string[] => [
   ...ALPHABET.map((letter) => `${letter} ${phrase}`),
 ];
 
-const joined = (...parts: string[]) => parts.filter(Boolean).join(' ').replace(/\s+/g, ' ').trim();
+/** The parts of a phrase in the order in which buyers type them: a format leads where somebody is named, else it ends. */
+export function phraseOf({ topic, kind, audience, format, number, year }: Partial<PhraseParts>): string {
+  const forWhom = audience ? `for ${audience}` : '';
+  return joined(number, audience && format, topic, kind, year, forWhom, audience ? '' : format);
+}
+
+const joined = (...parts: (string | undefined)[]) =>
+  parts.filter(Boolean).join(' ').replace(/\s+/g, ' ').trim();
 
 /**
  * The phrases a phrase expands to by lists. Each way replaces what the phrase already has of its kind: “for kids”
@@ -43,19 +51,25 @@ export function expand(
   lists: PhraseLists,
   year: number,
 ): Candidate[] {
-  const { topic, kind, audience, format, number } = partsOf(phrase, lists);
-  const forWhom = audience ? `for ${audience}` : '';
-  const base = joined(topic, kind);
+  const own = partsOf(phrase, lists);
+  const { topic, kind, audience, format, number } = own;
+  const formats = lists.formats.filter((how) => fitsKind(how, kind));
+  const base = { topic, kind, audience };
   const made: Record<Expansion, () => string[]> = {
     letters: () => [],
-    audience: () => lists.audiences.map((whom) => joined(format, base, `for ${whom}`)),
-    format: () => lists.formats.map((how) => joined(base, forWhom, how)),
-    number: () => lists.numbers.map((count) => joined(count, format, base, forWhom)),
-    year: () => [year, year + 1].map((when) => joined(base, String(when), forWhom)),
-    occasion: () => lists.occasions.map((when) => joined(when, topic === when ? '' : base, forWhom)),
-    kind: () => lists.kinds.map((what) => joined(number, topic, what, forWhom)),
+    audience: () => lists.audiences.map((whom) => phraseOf({ ...base, format, audience: whom })),
+    format: () => formats.map((how) => phraseOf({ ...base, format: how })),
+    number: () =>
+      isCounted(kind) ? lists.numbers.map((count) => phraseOf({ ...base, format, number: count })) : [],
+    year: () => [year, year + 1].map((when) => phraseOf({ ...base, year: String(when) })),
+    occasion: () =>
+      lists.occasions.map((when) => joined(when, topic === when ? phraseOf({ audience }) : phraseOf(base))),
+    kind: () =>
+      lists.kinds.map((what) => phraseOf({ ...base, kind: what, number: isCounted(what) ? number : '' })),
     combined: () =>
-      lists.audiences.flatMap((whom) => lists.formats.map((how) => joined(how, base, `for ${whom}`))),
+      lists.audiences.flatMap((whom) =>
+        formats.map((how) => phraseOf({ ...base, format: how, audience: whom })),
+      ),
   };
   const seen = new Set<string>();
   const all: Candidate[] = [

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gapTable, type KnownPhrase } from '../gaps.ts';
+import { gapTable, type KnownPhrase, missingCells } from '../gaps.ts';
 import {
   DEFAULT_LISTS,
   EXPANSION_IDS,
@@ -77,6 +77,17 @@ describe('expanding a phrase', () => {
     expect(suggestionStarts('bee')).toHaveLength(53);
   });
 
+  it('makes no nonsense: what is hard, undated or counted must make sense of the kind of book', () => {
+    const phrases = (phrase: string) =>
+      expand(phrase, EXPANSION_IDS, DEFAULT_LISTS, 2026).map((one) => one.phrase);
+    expect(phrases('moth word search').join('\n')).not.toMatch(/undated/);
+    expect(phrases('moth journal').join('\n')).not.toMatch(/\b(easy|hard)\b|^\d+ moth journal/m);
+    expect(phrases('moth planner')).toContain('moth planner undated');
+    expect(phrases('moth word search')).toContain('hard moth word search for teens');
+    // Of a kind that nobody knows, everything may be said.
+    expect(phrases('moth chart')).toContain('moth chart hard');
+  });
+
   it('a part that is there gives way and is not doubled', () => {
     for (const { phrase } of expand('bird journal for kids', ['audience', 'combined'], DEFAULT_LISTS, 2026))
       expect(phrase.match(/ for /g)?.length ?? 0).toBeLessThanOrEqual(1);
@@ -151,5 +162,37 @@ describe('gaps', () => {
       ['adults', 18],
     ]);
     expect(table.rows).toEqual(['adults', 'nurses']);
+  });
+
+  it('cells that nobody asked for yet are told as phrases, once each, and only those that make sense', () => {
+    const lists = { ...DEFAULT_LISTS, audiences: ['kids', 'teens'], formats: ['large print', 'undated'] };
+    const own = partsOf('bee word search', lists);
+    const missing = missingCells(
+      [known('large print bee word search for kids', 9, 1)],
+      own,
+      'audience',
+      'format',
+      lists,
+    );
+    expect(missing).toEqual(['large print bee word search for teens']);
+    expect(missingCells([], partsOf('bee planner', lists), 'audience', 'format', lists)).toHaveLength(4);
+    // Everything that is missing, once known, is missing no longer.
+    fc.assert(
+      fc.property(
+        fc.subarray(['audience', 'format', 'kind'] as const, { minLength: 2, maxLength: 2 }),
+        ([a, b]) => {
+          const first = missingCells([], own, a!, b!, DEFAULT_LISTS);
+          const after = missingCells(
+            first.map((phrase) => known(phrase, 0, 0)),
+            own,
+            a!,
+            b!,
+            DEFAULT_LISTS,
+          );
+          expect(new Set(first).size).toBe(first.length);
+          expect(after).toEqual([]);
+        },
+      ),
+    );
   });
 });
