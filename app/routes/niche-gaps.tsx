@@ -42,7 +42,7 @@ const SHADES = ['#fffdf8', '#e6f0ec', '#c4ddd6', '#93c0b7', '#5f9f96'];
 export default function NicheGaps() {
   const { niche, phrases, assumptions, jobs } = useNiche();
   const [pair, setPair] = useState('audience format');
-  const [held, setHeld] = useState(EVERY);
+  const [picked, setHeld] = useState<string | null>(null);
   const [open, setOpen] = useState<GapCell | null>(null);
   const fetcher = useFetcher();
   const known = useMemo<KnownPhrase[]>(
@@ -66,9 +66,12 @@ export default function NicheGaps() {
     [phrases, assumptions.lists],
   );
   const [rowPart, columnPart, leftPart] = CROSSINGS[pair]!;
+  const own = useMemo(() => partsOf(niche.phrase, assumptions.lists), [niche.phrase, assumptions.lists]);
+  // What the niche itself says of the third part is kept, until somebody asks for others.
+  const held = picked ?? (own[leftPart] || EVERY);
   const left = useMemo(
-    () => [...new Set(known.map(({ parts }) => parts[leftPart]))].sort(),
-    [known, leftPart],
+    () => [...new Set([own[leftPart], ...known.map(({ parts }) => parts[leftPart])])].sort(),
+    [known, own, leftPart],
   );
   const table = useMemo(
     () =>
@@ -81,16 +84,17 @@ export default function NicheGaps() {
       ),
     [known, held, rowPart, columnPart, leftPart, assumptions],
   );
-  const missing = useMemo(() => {
-    const own = partsOf(niche.phrase, assumptions.lists);
-    return missingCells(
-      known,
-      held === EVERY ? own : { ...own, [leftPart]: held },
-      rowPart,
-      columnPart,
-      assumptions.lists,
-    );
-  }, [known, niche.phrase, held, rowPart, columnPart, leftPart, assumptions.lists]);
+  const missing = useMemo(
+    () =>
+      missingCells(
+        known,
+        held === EVERY ? own : { ...own, [leftPart]: held },
+        rowPart,
+        columnPart,
+        assumptions.lists,
+      ),
+    [known, own, held, rowPart, columnPart, leftPart, assumptions.lists],
+  );
   const asking = jobs.some((job) => job.kind === 'expand' && isRunning(job));
   const max = Math.max(1, ...table.cells.flat().map((cell) => cell?.share ?? 0));
   const shade = ({ share }: GapCell) =>
@@ -133,7 +137,7 @@ export default function NicheGaps() {
               ]}
               onChange={(next) => {
                 setPair(next);
-                setHeld(EVERY);
+                setHeld(null);
                 setOpen(null);
               }}
             />

@@ -124,7 +124,9 @@ export function briefFrom(
   };
   const dollars =
     median(present(best.map((book) => book.price))) / DOLLAR[marketOf(market).currency]! || USUAL.price;
-  const [title = ''] = titleIdeas(phrase, lists, TITLE_LETTERS);
+  const taken = new Set(comparables.map((book) => book.title.toLowerCase()));
+  const ideas = titleIdeas(phrase, lists, TITLE_LETTERS);
+  const title = ideas.find((idea) => !taken.has(idea.toLowerCase())) ?? ideas[0] ?? '';
   const { audience, number } = partsOf(phrase, lists);
   const kind = pagesFor(phrase);
   return {
