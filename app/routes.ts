@@ -26,7 +26,7 @@ export default [
   route('niches/assumptions/save', 'routes/save-assumptions.ts'),
   route('niches/own', 'routes/own-rows.ts', { id: 'own-sales' }),
   route('niches/:niche/own', 'routes/own-rows.ts', { id: 'own-rows' }),
-  route('niches/:niche/rivals.json', 'routes/niche-rivals-json.ts'),
+  route('niches/:niche/rivals.tsv', 'routes/niche-rivals-tsv.ts'),
   route('niches/:niche/rivals/:rival', 'routes/niche-rival.ts'),
   route('niches/:niche/marks', 'routes/niche-marks.ts'),
   route('niches/:niche/briefs/:brief', 'routes/save-brief.ts'),

@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_CURVE, estimateSales } from '#core/niche/index.ts';
 import type { PhraseRow } from '#server/niches/phrases.ts';
 import { type Job, secondsLeft } from '../parts/jobs.tsx';
 import { comparePhrases } from './phrases-table.tsx';
-import { rivalsFrom } from './rivals.ts';
 import { conditionValue, copies, count, moneyOf, NOTHING, percent, sentence, verdictOrder } from './show.ts';
 
 const dollars = moneyOf('us');
@@ -92,51 +90,6 @@ describe('the order of phrases', () => {
 
   it('by words is alphabetical', () => {
     expect(sorted([row('moth'), row('ant'), row('bee')], 'phrase', false)).toEqual(['ant', 'bee', 'moth']);
-  });
-});
-
-describe('rivals as the server sends them', () => {
-  it('become rivals with their sums; a trim needs both its sides', () => {
-    const row = [
-      'b1',
-      'Bee Log',
-      'Odile',
-      12.83,
-      6,
-      9,
-      257,
-      'black',
-      915,
-      4,
-      '2026-01-01',
-      'Bees',
-      'market',
-      false,
-      true,
-      false,
-      null,
-      4.5,
-    ] as Parameters<typeof rivalsFrom>[0][number];
-    const [whole] = rivalsFrom([row], DEFAULT_CURVE);
-    expect(whole).toMatchObject({
-      id: 'b1',
-      title: 'Bee Log',
-      trim: { width: 6, height: 9 },
-      notComparable: true,
-      hidden: false,
-      rating: 4.5,
-      source: 'market',
-      ...estimateSales(
-        { price: 12.83, trim: { width: 6, height: 9 }, pages: 257, ink: 'black', rank: 915 },
-        DEFAULT_CURVE,
-      ),
-    });
-    // $0.85 + 257 × $0.012 = $3.93; $12.83 gives $3.76 (worked figures common in the trade, no source).
-    expect([whole!.printCost!.toFixed(2), whole!.royalty!.toFixed(2)]).toEqual(['3.93', '3.76']);
-    const cut = row.slice() as typeof row;
-    cut[5] = null;
-    const [without] = rivalsFrom([cut], DEFAULT_CURVE);
-    expect([without!.trim, without!.printCost, without!.earnings]).toEqual([null, null, null]);
   });
 });
 

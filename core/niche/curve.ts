@@ -43,9 +43,15 @@ export function copiesAMonth(rank: number, curve: SalesCurve = DEFAULT_CURVE): n
   return Math.exp(curve.intercept + curve.slope * Math.log(rank));
 }
 
-/** Between which numbers of copies a book of this rank sells: a prediction interval, or the factor up and down. */
-export function copiesRange(rank: number, curve: SalesCurve = DEFAULT_CURVE): { low: number; high: number } {
-  const middle = copiesAMonth(rank, curve);
+/**
+ * Between which numbers of copies a book of this rank sells: a prediction interval, or the factor up and down.
+ * @param middle its copies, where they are known already
+ */
+export function copiesRange(
+  rank: number,
+  curve: SalesCurve = DEFAULT_CURVE,
+  middle = copiesAMonth(rank, curve),
+): { low: number; high: number } {
   const { sure } = curve;
   if (sure.by === 'factor') return { low: middle / sure.factor, high: middle * sure.factor };
   const away = Math.log(rank) - sure.meanX;

@@ -16,6 +16,7 @@ export * from './notes.ts';
 export * from './outlook.ts';
 export * from './phrases/index.ts';
 export * from './quantile.ts';
+export * from './rival-rows.ts';
 export * from './rivals.ts';
 export * from './titles.ts';
 export * from './verdict.ts';

@@ -3,7 +3,7 @@ import type { NicheAssumptions } from './assumptions.ts';
 import type { SalesCurve } from './curve.ts';
 import type { EstimatedComparable } from './estimate.ts';
 import { marketOf } from './market.ts';
-import { median, quantile } from './quantile.ts';
+import { inOrder, median, quantile } from './quantile.ts';
 
 /** What a new book would earn in 30 days, place by place; money in the currency of the market. */
 export interface Outlook {
@@ -67,13 +67,15 @@ export interface Falloff {
  * @param sales copies of those that were read, best first; all above 0, at least one
  * @param of how many books there are in all; the others sell less than those read
  */
-export function fitFalloff(sales: readonly number[], of: number): Falloff {
+export function fitFalloff(sales: readonly number[] | Float64Array, of: number): Falloff {
   const n = sales.length;
   const all = Math.max(of, n);
   const least = sales[n - 1]!;
-  const logs = sales.reduce((sum, value) => sum + Math.log(value / least), 0);
+  let logs = 0;
+  for (const value of sales) logs += Math.log(value / least);
   const shape = (n - 1 + SHAPE_WEIGHT) / (logs + SHAPE_WEIGHT / USUAL_SHAPE);
-  const level = sales.reduce((sum, value, i) => sum + Math.log(value) + Math.log((i + 0.5) / all) / shape, 0);
+  let level = 0;
+  for (let i = 0; i < n; i++) level += Math.log(sales[i]!) + Math.log((i + 0.5) / all) / shape;
   return { level: Math.exp(level / n), shape };
 }
 
@@ -82,19 +84,24 @@ export const copiesAtDepth = ({ level, shape }: Falloff, depth: number): number 
   level * depth ** (-1 / shape);
 
 /** How many times as much new books sell as all do: the ratio of their geometric means, nearer to 1 the fewer they are. */
-export function newnessOf(all: readonly number[], fresh: readonly number[]): number {
+export function newnessOf(all: readonly number[] | Float64Array, fresh: readonly number[]): number {
   if (fresh.length === 0) return 1;
-  const mean = (values: readonly number[]) =>
-    values.reduce((sum, value) => sum + Math.log(value), 0) / values.length;
+  const mean = (values: readonly number[] | Float64Array) => {
+    let sum = 0;
+    for (const value of values) sum += Math.log(value);
+    return sum / values.length;
+  };
   const ratio = Math.exp((fresh.length / (fresh.length + NEW_WEIGHT)) * (mean(fresh) - mean(all)));
   return Math.max(NEWNESS[0], Math.min(NEWNESS[1], ratio));
 }
 
 /** Whether a book was published within the days that count as new. @param day of the look, ISO 8601 */
-export const isNew =
-  (day: string, freshDays: number) =>
-  ({ published }: Pick<EstimatedComparable, 'published'>): boolean =>
-    published !== null && Date.parse(published) >= Date.parse(day) - freshDays * 86_400_000;
+export function isNew(day: string, freshDays: number) {
+  // ISO 8601 days in the order of time are in the order of letters.
+  const from = new Date(Date.parse(day) - freshDays * 86_400_000).toISOString().slice(0, 10);
+  return ({ published }: Pick<EstimatedComparable, 'published'>): boolean =>
+    published !== null && published >= from;
+}
 
 export interface Evidence {
   /** How many books are on sale, as the marketplace says; those that were read are the best sellers of them. */
@@ -122,7 +129,7 @@ export function outlook(
 ): Outlook | null {
   const ranked = comparables.filter(({ copies }) => copies !== null && copies > 0);
   if (ranked.length === 0 && !searches) return null;
-  const sales = ranked.map(({ copies }) => copies!).sort((a, b) => b - a);
+  const sales = inOrder(ranked.map(({ copies }) => copies!)).reverse();
   const fresh = ranked.filter(isNew(day, newcomer.freshDays)).map(({ copies }) => copies!);
   const newness = sales.length ? newnessOf(sales, fresh) : 1;
   const falloff = sales.length ? fitFalloff(sales, results) : { level: 1, shape: USUAL_SHAPE };

@@ -1,4 +1,5 @@
 import type { EstimatedComparable } from './estimate.ts';
+import { RIVAL_FLAGS } from './rival-rows.ts';
 
 /** A rival as it lies on the table: with the publisher's marks. */
 export interface Rival extends EstimatedComparable {
@@ -46,11 +47,13 @@ export const trimName = ({ trim }: Pick<Rival, 'trim'>): string =>
   trim ? `${trim.width}×${trim.height}` : '';
 
 const NONE = Number.NaN;
-const HIDDEN = 1;
-const NOT_COMPARABLE = 2;
-const WATCHED = 4;
-const OWN = 8;
-const COLOR = 16;
+const {
+  hidden: HIDDEN,
+  notComparable: NOT_COMPARABLE,
+  watched: WATCHED,
+  own: OWN,
+  color: COLOR,
+} = RIVAL_FLAGS;
 
 /** Which marks a filter asks for: any of them, or none. */
 const MARKS: Record<NonNullable<RivalFilter['marks']> | 'all', [mask: number, wanted: 'any' | 'none']> = {
@@ -76,41 +79,52 @@ export interface Filtered {
 export function indexRivals(rivals: readonly Rival[], day: string) {
   const n = rivals.length;
   const today = Date.parse(day);
-  const column = (read: (rival: Rival) => number | null) =>
-    Float64Array.from(rivals, (rival) => read(rival) ?? NONE);
+  const made = () => new Float64Array(n);
   const numbers: Record<RivalNumber | 'age', Float64Array> = {
-    rank: column((rival) => rival.rank),
-    copies: column((rival) => rival.copies),
-    price: column((rival) => rival.price),
-    printCost: column((rival) => rival.printCost),
-    royalty: column((rival) => rival.royalty),
-    earnings: column((rival) => rival.earnings),
-    reviews: column((rival) => rival.reviews),
-    rating: column((rival) => rival.rating),
-    pages: column((rival) => rival.pages),
-    age: column(({ published }) =>
-      published === null ? null : (today - Date.parse(published)) / 86_400_000,
-    ),
+    rank: made(),
+    copies: made(),
+    price: made(),
+    printCost: made(),
+    royalty: made(),
+    earnings: made(),
+    reviews: made(),
+    rating: made(),
+    pages: made(),
+    age: made(),
   };
   // Marks and trims as small numbers: reading a hundred thousand objects takes longer than judging them.
-  const flags = Uint8Array.from(
-    rivals,
-    ({ hidden, notComparable, watched, source, ink }) =>
-      (hidden ? HIDDEN : 0) |
-      (notComparable ? NOT_COMPARABLE : 0) |
-      (watched ? WATCHED : 0) |
-      (source === 'own' ? OWN : 0) |
-      (ink === 'color' ? COLOR : 0),
-  );
+  const flags = new Uint8Array(n);
   const trims: string[] = [];
   const trimNumbers = new Map<string, number>();
-  const trimOf = Uint16Array.from(rivals, (rival) => {
+  const trimOf = new Uint16Array(n);
+  // Many books came out on the same day.
+  const ages = new Map<string, number>();
+  const ageOf = (published: string): number => {
+    let age = ages.get(published);
+    if (age === undefined) {
+      age = (today - Date.parse(published)) / 86_400_000;
+      ages.set(published, age);
+    }
+    return age;
+  };
+  for (let i = 0; i < n; i++) {
+    const rival = rivals[i]!;
+    for (const key of RIVAL_NUMBERS) numbers[key][i] = rival[key] ?? NONE;
+    numbers.age[i] = rival.published === null ? NONE : ageOf(rival.published);
+    flags[i] =
+      (rival.hidden ? HIDDEN : 0) |
+      (rival.notComparable ? NOT_COMPARABLE : 0) |
+      (rival.watched ? WATCHED : 0) |
+      (rival.source === 'own' ? OWN : 0) |
+      (rival.ink === 'color' ? COLOR : 0);
     const name = trimName(rival);
-    const known = trimNumbers.get(name);
-    if (known !== undefined) return known;
-    trimNumbers.set(name, trims.length);
-    return trims.push(name) - 1;
-  });
+    let number = trimNumbers.get(name);
+    if (number === undefined) {
+      number = trims.push(name) - 1;
+      trimNumbers.set(name, number);
+    }
+    trimOf[i] = number;
+  }
   let texts: string[] | undefined;
 
   function filterBy(filter: RivalFilter): Filtered {
@@ -186,7 +200,9 @@ export function indexRivals(rivals: readonly Rival[], day: string) {
       made = { order, known: n };
     } else {
       const values =
-        by === 'trim' ? column(({ trim }) => (trim ? trim.width * 1000 + trim.height : null)) : numbers[by];
+        by === 'trim'
+          ? Float64Array.from(rivals, ({ trim }) => (trim ? trim.width * 1000 + trim.height : NONE))
+          : numbers[by];
       const all = Uint32Array.from({ length: n }, (_, i) => i);
       const known = all.filter((i) => !Number.isNaN(values[i]!));
       known.sort((a, b) => values[a]! - values[b]! || a - b);

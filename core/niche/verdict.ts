@@ -2,7 +2,7 @@ import type { NicheAssumptions } from './assumptions.ts';
 import type { EstimatedComparable } from './estimate.ts';
 import { MONTHS_OF_A_SEASON, OLD_DAYS } from './looked.ts';
 import { type Evidence, isNew, type Outlook, outlook } from './outlook.ts';
-import { median, quantile } from './quantile.ts';
+import { inOrder, median, quantileOf } from './quantile.ts';
 
 export const VERDICT_WORDS = ['open', 'worth a try', 'crowded', 'no demand'] as const;
 export type VerdictWord = (typeof VERDICT_WORDS)[number];
@@ -95,13 +95,15 @@ export function bestSellers<T extends EstimatedComparable>(comparables: readonly
 
 /** How many of some books sell, and what the middle half of them sells. */
 export function oddsOf(books: readonly EstimatedComparable[], sellsFrom: number): Odds {
-  const copies = books.flatMap((book) => (book.copies === null ? [] : [book.copies]));
-  return {
-    sell: copies.filter((n) => n >= sellsFrom).length,
-    of: copies.length,
-    low: quantile(copies, 0.25),
-    high: quantile(copies, 0.75),
-  };
+  const copies: number[] = [];
+  let sell = 0;
+  for (const book of books) {
+    if (book.copies === null) continue;
+    copies.push(book.copies);
+    if (book.copies >= sellsFrom) sell++;
+  }
+  const sorted = inOrder(copies);
+  return { sell, of: copies.length, low: quantileOf(sorted, 0.25), high: quantileOf(sorted, 0.75) };
 }
 
 /** What a verdict rests on beside the books: how it was looked at. */

@@ -22,11 +22,12 @@ export function costParts(rules: PrintRules, market: Market, spec: PrintSpec): C
   return { fixed, perPage };
 }
 
-/** Print cost of one copy in the market's currency: fixed + per page × pages. */
-export function printCost(rules: PrintRules, market: Market, spec: PrintSpec, pages: number): number {
-  const { fixed, perPage } = costParts(rules, market, spec);
-  return fixed + perPage * pages;
-}
+/** Print cost of one copy from its parts: fixed + per page × pages. */
+export const costOf = ({ fixed, perPage }: CostParts, pages: number): number => fixed + perPage * pages;
+
+/** Print cost of one copy in the market's currency. */
+export const printCost = (rules: PrintRules, market: Market, spec: PrintSpec, pages: number): number =>
+  costOf(costParts(rules, market, spec), pages);
 
 /** Royalty of one copy: rate × list price − print cost. Negative when the price is under the floor. */
 export const royalty = (market: Market, price: number, cost: number): number => market.rate * price - cost;

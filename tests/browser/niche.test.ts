@@ -462,7 +462,7 @@ test('no press sees, marks or brings anything into the niches of another', async
   await stranger.getByRole('button', { name: 'Create account' }).click();
   await expect(stranger.getByRole('heading', { name: 'Third Press' })).toBeVisible();
   const { request } = context;
-  expect(await (await request.get(url(`/niches/${id}/rivals.json`))).json()).toEqual([]);
+  expect(await (await request.get(url(`/niches/${id}/rivals.tsv`))).text()).toBe('');
   expect((await request.get(url(`/niches/${id}/rivals/wf-000001`))).status()).toBe(404);
   const answered = async (path: string, data: object) => (await post(request, path, data)).status();
   expect(await answered(`/niches/${id}/marks`, { ids: ['wf-000001'], marks: { hidden: true } })).toBe(404);

@@ -9,6 +9,7 @@ import {
   DEFAULT_CURVE,
   defaultCurve,
   HOME_MARKET,
+  readRivals,
 } from '#core/niche/index.ts';
 import { writeWords } from '#core/resources/index.ts';
 import { openBook } from '#server/books.ts';
@@ -76,7 +77,7 @@ import {
   dropOwnRivals,
   markRivals,
   putRivals,
-  rivalsJson,
+  rivalLines,
 } from '#server/niches/rivals.ts';
 import { keepResource } from '#server/resources/resources.ts';
 import { OPENING, openPress, type Press } from './press.ts';
@@ -110,8 +111,11 @@ async function lookedAt(phrase = PHRASE): Promise<string> {
   await takeLook(own, at(id, phrase));
   return id;
 }
+/** The rivals on the table of a niche, the best sellers first. */
 const rows = async (niche: string) =>
-  JSON.parse(await rivalsJson(own, niche)) as (string | number | boolean | null)[][];
+  readRivals(await rivalLines(own, niche), DEFAULT_CURVE).sort(
+    (a, b) => (a.rank ?? Infinity) - (b.rank ?? Infinity) || (a.id < b.id ? -1 : 1),
+  );
 const ownRow = (n: number, more: Partial<Comparable> = {}): Comparable => ({
   id: `own-${n}`,
   title: `Own Book ${n}`,
@@ -133,7 +137,7 @@ describe('looks', () => {
     const id = await lookedAt();
     const before = await rows(id);
     expect(before).toHaveLength(60);
-    await markRivals(own, id, [String(before[0]![0]), String(before[1]![0])], { notComparable: true });
+    await markRivals(own, id, [before[0]!.id, before[1]!.id], { notComparable: true });
     expect(await movesOf(own, id, HOME_MARKET)).toBeNull();
     await press.put('/clock', { advance: 14 });
     await takeLook(own, at(id, PHRASE));
@@ -145,11 +149,11 @@ describe('looks', () => {
     expect(Object.keys(moves.ranksBefore)).toHaveLength(60);
     const after = await rows(id);
     // The marks of those that are still among the rivals, and of no other.
-    const there = before.slice(0, 2).filter(([was]) => after.some(([rivalId]) => rivalId === was));
+    const there = before.slice(0, 2).filter((was) => after.some((row) => row.id === was.id));
     expect(there.length).toBeGreaterThan(0);
-    const marked = after.filter((row) => row[14] === true);
-    expect(marked.map(([rivalId]) => rivalId).sort()).toEqual(there.map(([was]) => was).sort());
-    const line = await linesOf(own, id, [String(before[5]![0])]);
+    const marked = after.filter((row) => row.notComparable);
+    expect(marked.map((row) => row.id).sort()).toEqual(there.map((row) => row.id).sort());
+    const line = await linesOf(own, id, [before[5]!.id]);
     expect(line.map(({ day }) => day)[0]).toBe(OPENING);
   });
 
@@ -215,12 +219,12 @@ describe('the sums', () => {
     const id = await lookedAt();
     const [best] = await rows(id);
     const before = (await listNiches(own))[0]!.latest!;
-    await markRivals(own, id, [String(best![0])], { notComparable: true });
+    await markRivals(own, id, [best!.id], { notComparable: true });
     await recalculateSoon(own, id);
     const after = (await listNiches(own))[0]!.latest!;
     expect(after.demand).toBeLessThan(before.demand);
-    expect(after.best).not.toContain(best![0]);
-    await markRivals(own, id, [String(best![0])], { notComparable: false });
+    expect(after.best).not.toContain(best!.id);
+    await markRivals(own, id, [best!.id], { notComparable: false });
     await recalculateSoon(own, id);
     expect((await listNiches(own))[0]!.latest).toEqual(before);
   });
@@ -286,8 +290,8 @@ describe('the sums', () => {
     expect(ranks).toHaveLength(2);
     // The geometric mean, worked out beside the database.
     expect(best!.usualRank).toBeCloseTo(Math.sqrt(ranks[0]! * ranks[1]!), 4);
-    const stored = (await rows(id)).find(([rivalId]) => rivalId === best!.id)!;
-    expect(stored.at(-2)).toBeCloseTo(best!.usualRank!, 4);
+    const stored = (await rows(id)).find((row) => row.id === best!.id)!;
+    expect(stored.usualRank).toBeCloseTo(best!.usualRank!, 4);
     const looks = await looksAt(own, id);
     expect(looks.map(({ confidence }) => confidence)).toEqual(['fair', 'fair']);
     // Each day of a line over time is drawn from what was seen on it, not from the mean that the verdict goes by.
@@ -382,6 +386,49 @@ describe('markets', () => {
   });
 });
 
+describe('the list of niches', () => {
+  it('shows only looks that were judged, and the same of a phrase without books as its page', async () => {
+    const id = await lookedAt('zebra fish knitting sudoku');
+    const [empty] = await listNiches(own);
+    expect(empty!.latest).toMatchObject({ results: 0, demand: 0, earnings: null, confidence: 'low' });
+    expect(empty!.latest!.word).toBe((await looksAt(own, id)).at(-1)!.word);
+    // A look that is on its way has no verdict yet: the one before it is shown, not “no demand”.
+    await db().insert(look).values({
+      id: newId(),
+      workspaceId: own,
+      nicheId: id,
+      day: '2027-01-01',
+      results: 7,
+      categories: [],
+      demand: 0,
+      sellers: 0,
+      word: 'no demand',
+      best: [],
+    });
+    expect((await listNiches(own))[0]!.latest).toEqual(empty!.latest);
+  });
+
+  it('changes of one niche are told by day, those of one day together', async () => {
+    const id = await keepNiche(own, PHRASE);
+    const told = (day: string, message: string) => ({
+      id: newId(),
+      workspaceId: own,
+      nicheId: id,
+      day,
+      kind: 'new rival',
+      message,
+    });
+    await db()
+      .insert(notice)
+      .values([told('2026-11-01', 'one'), told('2026-11-01', 'two'), told('2026-11-09', 'three')]);
+    const changes = await unseenChanges(own);
+    expect(changes.map(({ day, messages }) => [day, messages.slice().sort()]).sort()).toEqual([
+      ['2026-11-01', ['one', 'two']],
+      ['2026-11-09', ['three']],
+    ]);
+  });
+});
+
 describe('what is noted of niches', () => {
   it('status, labels and notes are kept, and two tabs do not overwrite each other', async () => {
     const id = await keepNiche(own, PHRASE);
@@ -421,12 +468,12 @@ describe('own rivals', () => {
       id,
       many.slice(0, 5000).map((row) => ({ ...row, price: 5.99 })),
     );
-    const again = (await rows(id)).filter(([rivalId]) => rivalId === 'own-17');
-    expect(again).toEqual([expect.arrayContaining(['own-17', 5.99, true])]);
+    const again = (await rows(id)).filter((row) => row.id === 'own-17');
+    expect(again).toEqual([expect.objectContaining({ id: 'own-17', price: 5.99, hidden: true })]);
     await press.put('/clock', { advance: 1 });
     await takeLook(own, at(id, PHRASE));
     expect((await rows(id)).length).toBeGreaterThanOrEqual(20_060);
-    await dropOwnRivals(own, id, [...ids, String((await rows(id))[0]![0])]);
+    await dropOwnRivals(own, id, [...ids, (await rows(id))[0]!.id]);
     expect(await rows(id)).toHaveLength(60);
   });
 
@@ -435,6 +482,19 @@ describe('own rivals', () => {
     const title = `'); drop table rival; -- <script>"\\u0000 ${'é'.repeat(200)}`;
     await addOwnRivals(own, id, [ownRow(1, { title })]);
     expect((await countedRivals(own, id)).some((row) => row.title === title)).toBe(true);
+    // On their way to the page only what parts cells and lines becomes a space; nothing else of a rival is lost.
+    const whole = ownRow(2, { title: 'One\tbook\nof “two”', rating: null, price: null, trim: null });
+    await addOwnRivals(own, id, [{ ...whole, watched: true }]);
+    const rivals = await rows(id);
+    expect(rivals.map((row) => row.title)).toContain(title);
+    expect(rivals.find((row) => row.id === 'own-2')).toMatchObject({
+      ...whole,
+      title: 'One book of “two”',
+      source: 'own',
+      watched: true,
+      hidden: false,
+      royalty: null,
+    });
   });
 
   it('the last row of an id wins', async () => {
@@ -586,7 +646,7 @@ describe('watching', () => {
     await markRivals(
       own,
       id,
-      all.slice(0, 30).map(([rivalId]) => String(rivalId)),
+      all.slice(0, 30).map((row) => row.id),
       { watched: true },
     );
     await press.put('/clock', { advance: 45 });
@@ -713,12 +773,12 @@ describe('another press', () => {
   it('sees, marks, brings, expands, decides and starts nothing of this one', async () => {
     const id = await lookedAt();
     const [row] = await rows(id);
-    const rivalId = String(row![0]);
+    const rivalId = row!.id;
     const [decided] = await briefsOf(own, id);
     await addPhrases(own, id, [{ phrase: 'dog diary', way: 'own' }]);
     const [phrase] = await phrasesOf(own, id);
     expect(await openNiche(other, id)).toBeNull();
-    expect(JSON.parse(await rivalsJson(other, id))).toEqual([]);
+    expect(await rivalLines(other, id)).toBe('');
     expect(await looksAt(other, id)).toEqual([]);
     expect(await movesOf(other, id, HOME_MARKET)).toBeNull();
     expect(await linesOf(other, id, [rivalId])).toEqual([]);
@@ -748,7 +808,7 @@ describe('another press', () => {
   it('owns no row in a niche of another: the database itself refuses it', async () => {
     const id = await lookedAt();
     await expect(putRivals(db(), other, id, [ownRow(1)], 'own')).rejects.toThrow();
-    expect((await rows(id)).map(([rivalId]) => rivalId)).not.toContain('own-1');
+    expect((await rows(id)).map((row) => row.id)).not.toContain('own-1');
   });
 
   it('every table of niches belongs to a workspace, and goes with it', async () => {

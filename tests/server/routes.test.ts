@@ -1,19 +1,20 @@
 import type { RouteConfigEntry } from '@react-router/dev/routes';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { HOME_MARKET } from '#core/niche/index.ts';
 import { writeWords } from '#core/resources/index.ts';
 import { visitorOf } from '#server/auth.ts';
 import { createBook, openBook } from '#server/books.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
+import { look } from '#server/db/niche-schema.ts';
 import { job } from '#server/db/schema.ts';
 import { enqueueJob, listJobs, stopQueue } from '#server/jobs/queue.ts';
 import { assumptionsOf, pairsOf } from '#server/niches/assumptions.ts';
 import { briefsOf, briefsOrDraft } from '#server/niches/briefs.ts';
 import { lookNow } from '#server/niches/looks.ts';
 import { keepNiche, listNiches, openNiche } from '#server/niches/niches.ts';
-import { phrasesOf } from '#server/niches/phrases.ts';
-import { rivalsJson } from '#server/niches/rivals.ts';
+import { addPhrases, phrasesOf } from '#server/niches/phrases.ts';
+import { rivalLines } from '#server/niches/rivals.ts';
 import { listPenNames } from '#server/pen-names.ts';
 import { keepResource, listResources } from '#server/resources/resources.ts';
 import { listSubmissions } from '#server/submissions.ts';
@@ -104,7 +105,7 @@ const havings = async (workspaceId: string) => ({
   niches: await listNiches(workspaceId),
   briefs: await briefsOf(workspaceId, ids.niche!),
   phrases: await phrasesOf(workspaceId, ids.niche!),
-  rivals: await rivalsJson(workspaceId, ids.niche!),
+  rivals: (await rivalLines(workspaceId, ids.niche!)).split('\n').sort(),
   pairs: await pairsOf(workspaceId),
   assumptions: await assumptionsOf(workspaceId),
   names: await listPenNames(workspaceId),
@@ -231,6 +232,15 @@ describe('every address', () => {
       ['niches/:niche/brief', form({ intent: 'remove', brief: ids.brief! })],
       ['niches/:niche/marks', json({ ids: ['wf-000001'], marks: { hidden: true } })],
       ['niches/:niche/own', json({ table: 'phrases', rows: [], last: true })],
+      ['niches', form({ intent: 'status', ids: ids.niche!, status: 'dropped' })],
+      ['niches', form({ intent: 'label', ids: ids.niche!, add: '["theirs"]', remove: '[]' })],
+      [
+        'niches/:niche/notes',
+        json({
+          from: { status: 'idea', labels: [], notes: '' },
+          to: { status: 'dropped', labels: ['theirs'], notes: 'Theirs' },
+        }),
+      ],
       ['jobs/:job/cancel', form({})],
     ];
     for (const [path, init] of tries) {
@@ -240,5 +250,52 @@ describe('every address', () => {
     }
     expect(await havings(workspaceId)).toEqual(before);
     expect(await db().select().from(job).where(eq(job.workspaceId, presses[1]!.workspaceId))).toEqual([]);
+  });
+
+  it('keeps at most fifty phrases as niches at a time: more are refused, and none is kept in silence', async () => {
+    const { cookie, workspaceId } = presses[0]!;
+    const door = doors.find(({ path, action }) => path === 'niches/:niche/phrases' && action)!;
+    await addPhrases(
+      workspaceId,
+      ids.niche!,
+      Array.from({ length: 51 }, (_, i) => ({ phrase: `kept phrase ${i}`, way: 'own' as const })),
+    );
+    const phrases = (await phrasesOf(workspaceId, ids.niche!)).filter(({ phrase }) =>
+      phrase.startsWith('kept'),
+    );
+    const before = await listNiches(workspaceId);
+    const keep = (those: typeof phrases) =>
+      knock(door, 'action', {
+        method: 'POST',
+        body: new URLSearchParams({ intent: 'save as niches', ids: those.map(({ id }) => id).join(' ') }),
+        headers: { cookie },
+      });
+    expect(await keep(phrases)).toEqual({
+      problem: expect.stringContaining('At most 50 phrases become niches at a time; 51 are selected.'),
+    });
+    expect(await listNiches(workspaceId)).toEqual(before);
+    expect(await keep(phrases.slice(0, 2))).toEqual({ problem: null, kept: 2 });
+    expect(await listNiches(workspaceId)).toHaveLength(before.length + 2);
+  });
+
+  it('choosing a country or an occasion works no niche out again; a threshold does', async () => {
+    const { cookie, workspaceId } = presses[0]!;
+    const door = doors.find(({ path, action }) => path === 'niches/assumptions/save' && action)!;
+    const from = await assumptionsOf(workspaceId);
+    const save = async (to: typeof from) =>
+      knock(door, 'action', {
+        method: 'POST',
+        body: JSON.stringify({ from: await assumptionsOf(workspaceId), to }),
+        headers: { cookie, 'content-type': 'application/json' },
+      });
+    const mine = and(eq(look.workspaceId, workspaceId), eq(look.nicheId, ids.niche!));
+    // What no sum would give: it stays as long as nothing is worked out.
+    await db().update(look).set({ sellers: -1 }).where(mine);
+    const sellers = async () => (await db().select().from(look).where(mine)).map((row) => row.sellers);
+    await save({ ...from, country: 'CA', occasions: [{ name: 'Fair', day: '06-21' }] });
+    expect(await sellers()).toEqual([-1]);
+    await save({ ...from, sellsFrom: from.sellsFrom + 1 });
+    expect((await sellers())[0]).toBeGreaterThanOrEqual(0);
+    await save(from);
   });
 });
