@@ -33,7 +33,7 @@ export function AssumptionsPanel({ onClose }: { onClose: () => void }) {
       </Box>
       <Typography variant="body2">
         The verdict beside follows at once. They hold for every niche.{' '}
-        <Link component={To} to="/niches/assumptions">
+        <Link component={To} to="/niches/assumptions" underline="always">
           All assumptions and your sales data
         </Link>
       </Typography>

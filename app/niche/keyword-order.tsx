@@ -102,10 +102,11 @@ function Keyword({
   onKey: (event: KeyboardEvent) => void;
   onRemove: () => void;
 }) {
-  const { ref, isDragging } = useSortable({ id: word, index });
+  const { ref, handleRef, isDragging } = useSortable({ id: word, index });
   return (
     <Box component="li" ref={ref} sx={{ opacity: isDragging ? 0.6 : 1, cursor: 'grab' }}>
       <Chip
+        ref={handleRef}
         size="small"
         tabIndex={0}
         data-keyword={word}

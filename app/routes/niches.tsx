@@ -26,7 +26,7 @@ import {
   labelNiches,
   listNiches,
   openNiche,
-  setStatus,
+  setStatuses,
 } from '#server/niches/niches.ts';
 import { ServiceRefusal } from '#server/services/printing-service.ts';
 import { idField, labelsField, listField } from '../list-field.ts';
@@ -51,7 +51,16 @@ const Intent = v.union([
     intent: v.literal('start books'),
     ids: listField(idField, MOST_BOOKS, `At most ${MOST_BOOKS} books at a time. Select fewer.`),
   }),
-  v.object({ intent: v.literal('status'), ids, status: v.picklist(NICHE_STATUSES) }),
+  v.object({
+    intent: v.literal('status'),
+    /** The status that each of some niches gets, by id. */
+    statuses: v.pipe(
+      v.string(),
+      v.maxLength(100_000),
+      v.parseJson(),
+      v.record(idField, v.picklist(NICHE_STATUSES)),
+    ),
+  }),
   v.object({ intent: v.literal('label'), ids, add: labelsField, remove: labelsField }),
   v.object({
     market: v.optional(v.picklist(researchMarkets().map(({ id }) => id)), HOME_MARKET),
@@ -79,7 +88,7 @@ export async function action({ request }: Route.ActionArgs) {
   if ('intent' in asked) {
     switch (asked.intent) {
       case 'status':
-        await setStatus(workspaceId, asked.ids, asked.status);
+        await setStatuses(workspaceId, asked.statuses);
         return { error: '' };
       case 'label':
         await labelNiches(workspaceId, asked.ids, asked);
@@ -143,13 +152,15 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
   };
   const setStatusOf = (status: NicheStatus) => {
     const before = niches.filter(({ id }) => chosen.has(id));
-    submit({ intent: 'status', status });
-    offerUndo(`${chosen.size} marked as ${status}`, () => {
-      for (const was of NICHE_STATUSES) {
-        const those = before.filter((niche) => niche.status === was).map(({ id }) => id);
-        if (those.length) submit({ intent: 'status', status: was }, those);
-      }
-    });
+    const save = (statuses: Record<string, NicheStatus>) =>
+      void fetcher.submit(
+        { intent: 'status', statuses: JSON.stringify(statuses) },
+        { method: 'post', action: '/niches' },
+      );
+    save(Object.fromEntries(before.map(({ id }) => [id, status])));
+    offerUndo(`${before.length} marked as ${status}`, () =>
+      save(Object.fromEntries(before.map((niche) => [niche.id, niche.status]))),
+    );
   };
   const error = answer?.error || fetcher.data?.error;
   return (

@@ -95,16 +95,16 @@ export async function archiveNiches(
     .where(and(eq(niche.workspaceId, workspaceId), among(niche.id, ids)));
 }
 
-/** Sets how far niches have come. */
-export async function setStatus(
+/** Sets how far niches have come. @param statuses by id */
+export async function setStatuses(
   workspaceId: string,
-  ids: readonly string[],
-  status: NicheStatus,
+  statuses: Readonly<Record<string, NicheStatus>>,
 ): Promise<void> {
-  await db()
-    .update(niche)
-    .set({ status })
-    .where(and(eq(niche.workspaceId, workspaceId), among(niche.id, ids)));
+  await sql()`
+    update niche set status = given.status
+    from jsonb_to_recordset(${JSON.stringify(Object.entries(statuses).map(([id, status]) => ({ id, status })))}::text::jsonb)
+      as given(id text, status text)
+    where niche.id = given.id and niche.workspace_id = ${workspaceId}`;
 }
 
 /**

@@ -218,9 +218,9 @@ test('gaps look up what is missing; ways to expand are remembered; keywords are 
   await view(page, 'When');
   const form = page.getByRole('form', { name: 'Add your own occasion' });
   await form.getByLabel('Your own occasion').fill('Lantern Fair');
-  await form.getByLabel('Month').fill('06');
-  await form.getByLabel('Day', { exact: true }).fill('21');
-  await form.getByLabel('Year').fill('2027');
+  await form.getByRole('spinbutton', { name: 'Month' }).fill('06');
+  await form.getByRole('spinbutton', { name: 'Day' }).fill('21');
+  await form.getByRole('spinbutton', { name: 'Year' }).fill('2027');
   await form.getByRole('button', { name: 'Add' }).click();
   const fair = page.getByRole('row', { name: /Lantern Fair/ });
   await expect(fair).toContainText('your own');

@@ -58,7 +58,7 @@ import {
   markSeen,
   openNiche,
   saveNotes,
-  setStatus,
+  setStatuses,
   unseenChanges,
   watchNiche,
 } from '#server/niches/niches.ts';
@@ -444,10 +444,10 @@ describe('what is noted of niches', () => {
     expect(await saveNotes(other, id, { ...none, labels: [] }, { ...first, labels: ['dogs'] })).toBeNull();
     const second = await keepNiche(own, 'cat journal');
     await labelNiches(own, [id, second], { add: ['pets'], remove: ['dogs'] });
-    await setStatus(own, [id, second], 'dropped');
+    await setStatuses(own, { [id]: 'dropped', [second]: 'dropped' });
     // Nobody else's.
     await labelNiches(other, [id], { add: ['theirs'], remove: [] });
-    await setStatus(other, [id], 'published');
+    await setStatuses(other, { [id]: 'published' });
     expect((await listNiches(own)).map(({ labels, status }) => [labels, status])).toEqual([
       [['pets'], 'dropped'],
       [['pets'], 'dropped'],

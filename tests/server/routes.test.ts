@@ -232,7 +232,7 @@ describe('every address', () => {
       ['niches/:niche/brief', form({ intent: 'remove', brief: ids.brief! })],
       ['niches/:niche/marks', json({ ids: ['wf-000001'], marks: { hidden: true } })],
       ['niches/:niche/own', json({ table: 'phrases', rows: [], last: true })],
-      ['niches', form({ intent: 'status', ids: ids.niche!, status: 'dropped' })],
+      ['niches', form({ intent: 'status', statuses: JSON.stringify({ [ids.niche!]: 'dropped' }) })],
       ['niches', form({ intent: 'label', ids: ids.niche!, add: '["theirs"]', remove: '[]' })],
       [
         'niches/:niche/notes',
