@@ -160,6 +160,22 @@ describe('when', () => {
     expect(named('CA')).toContain('Labour Day');
   });
 
+  it('a draft takes a title that no rival has, and promises no number that nobody asked for', () => {
+    const titled = (phrase: string, ...titles: string[]) =>
+      briefFrom(
+        phrase,
+        titles.map((title, i) => estimate(rival({ id: `${i}`, title }))),
+        lists,
+      ).title;
+    expect(titled('owl word search', 'Owls')).toBe('Owl Word Search');
+    expect(titled('owl word search', 'OWL Word Search', 'The Owl Word Search')).toBe(
+      'The Big Book of Owl Word Searches',
+    );
+    expect(titled('200 owl word search', 'Owl Word Search', 'The Owl Word Search')).toBe(
+      '200 Owl Word Searches',
+    );
+  });
+
   it('own occasions fall next on their day of the year, the last of February in a common year', () => {
     const next = (day: string, from: string) => nextDays([{ name: 'Fair', day }], from)[0]!.day;
     expect(next('12-06', '2026-11-24')).toBe('2026-12-06');

@@ -126,8 +126,10 @@ export function briefFrom(
     median(present(best.map((book) => book.price))) / DOLLAR[marketOf(market).currency]! || USUAL.price;
   const taken = new Set(comparables.map((book) => book.title.toLowerCase()));
   const ideas = titleIdeas(phrase, lists, TITLE_LETTERS);
-  const title = ideas.find((idea) => !taken.has(idea.toLowerCase())) ?? ideas[0] ?? '';
   const { audience, number } = partsOf(phrase, lists);
+  // A number is promised only where the phrase asks for one: how many there will be is decided later.
+  const free = ideas.find((idea) => !taken.has(idea.toLowerCase()) && (number || !/\d/.test(idea)));
+  const title = free ?? ideas[0] ?? '';
   const kind = pagesFor(phrase);
   return {
     phrase,

@@ -4,7 +4,7 @@ import { db } from '../db/client.ts';
 import { salesPair } from '../db/niche-schema.ts';
 import { addPairs } from '../niches/assumptions.ts';
 import { takeLook } from '../niches/looks.ts';
-import { keepNiche, listNiches, watchNiche } from '../niches/niches.ts';
+import { keepNiche, labelNiches, listNiches, setStatuses, watchNiche } from '../niches/niches.ts';
 import { expandNiche } from '../niches/phrases.ts';
 import { settings } from '../settings.ts';
 
@@ -48,6 +48,8 @@ export async function seedNiches(workspaceId: string, { expanded = true } = {}):
   for (const phrase of PHRASES) ids.push(await keepNiche(workspaceId, phrase));
   const beekeeping = ids.at(-1)!;
   await watchNiche(workspaceId, beekeeping, true);
+  await setStatuses(workspaceId, { [beekeeping]: 'making', [ids[1]!]: 'researching' });
+  await labelNiches(workspaceId, [ids[1]!], { add: ['spring'], remove: [] });
   try {
     for (const ago of today ? LOOKED_AGO : [0]) {
       if (today && !(await setDay(daysBefore(today, ago)))) continue;

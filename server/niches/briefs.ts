@@ -219,5 +219,19 @@ export async function startBooks(
     await db().update(brief).set({ bookId }).where(mine(workspaceId, id));
     books.push(bookId);
   }
+  // A niche with a book is being made, whatever was noted of it before; one that is published or dropped stays so.
+  await db()
+    .update(niche)
+    .set({ status: 'making' })
+    .where(
+      and(
+        eq(niche.workspaceId, workspaceId),
+        inArray(
+          niche.id,
+          rows.map(({ nicheId }) => nicheId),
+        ),
+        inArray(niche.status, ['idea', 'researching']),
+      ),
+    );
   return books;
 }

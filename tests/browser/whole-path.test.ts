@@ -26,7 +26,9 @@ test('from a phrase to a book that is live', async ({ page }) => {
   // A book whose brief is filled.
   await page.getByRole('button', { name: 'Start a book from this' }).click();
   await page.waitForURL(/flatplan/);
-  await expect(page.getByRole('heading', { level: 1, name: 'Dinosaur Word Search' })).toBeVisible();
+  const heading = page.getByRole('heading', { level: 1, name: /Dinosaur Word Search/ });
+  await expect(heading).toBeVisible();
+  const title = (await heading.textContent())!;
   await expect(sections(page).nth(2)).toContainText('Word search');
   await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.01);
   await noSeriousFindings(page, 'flatplan');
@@ -83,7 +85,9 @@ test('from a phrase to a book that is live', async ({ page }) => {
   const pages = (await ticket(page, 'Pages').textContent())!.replace(/\D/g, '');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'interior.pdf' }).click();
-  expect((await download).suggestedFilename()).toBe('dinosaur-word-search-interior.pdf');
+  expect((await download).suggestedFilename()).toBe(
+    `${title.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-')}-interior.pdf`,
+  );
   const path = await (await download).path();
   expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(new RegExp(`Pages:\\s+${pages}\\n`));
 

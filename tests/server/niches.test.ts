@@ -714,6 +714,7 @@ describe('briefs', () => {
     });
     const books = await startBooks(own, 'Tin Lantern Press', [first!.id, second, 'no-such-brief']);
     expect(books).toHaveLength(2);
+    expect((await listNiches(own)).map(({ status }) => status)).toEqual(['making']);
     const pocket = (await openBook(own, books[1]!))!.recipe;
     expect(pocket.title).toBe('Bees in the Pocket');
     expect(bookFrom(pocket).plan.pages).toHaveLength(100);
