@@ -34,6 +34,7 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await page.goto(url('/niches/assumptions'));
   await picture(page, 'sums');
   await page.goto(url('/niches'));
+  await expect(page.getByRole('link', { name: 'beekeeping word search' })).toBeVisible();
   await picture(page, 'niches');
   await page.goto(url('/'));
   await picture(page, 'desk');
