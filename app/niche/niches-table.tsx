@@ -117,7 +117,7 @@ const columnsOf = (formats: Formatting): RowColumn<NicheRow, ColumnKey>[] => [
     key: 'confidence',
     upwards: true,
     name: 'Confidence',
-    width: 88,
+    width: 80,
     left: true,
     show: ({ latest }) => latest?.confidence ?? NOTHING,
   },
@@ -131,7 +131,7 @@ const columnsOf = (formats: Formatting): RowColumn<NicheRow, ColumnKey>[] => [
   {
     key: 'trend',
     name: 'Trend',
-    width: 96,
+    width: 90,
     sorts: false,
     show: ({ spark }) => (
       <Spark values={spark} label={`Monthly copies of the top 20 over ${spark.length} snapshots`} />
@@ -150,12 +150,12 @@ const columnsOf = (formats: Formatting): RowColumn<NicheRow, ColumnKey>[] => [
     width: 94,
     show: ({ latest }) => count(latest?.searches ?? null),
   },
-  { key: 'status', upwards: true, name: 'Status', width: 94, left: true, show: ({ status }) => status },
+  { key: 'status', upwards: true, name: 'Status', width: 90, left: true, show: ({ status }) => status },
   {
     key: 'labels',
     upwards: true,
     name: 'Labels',
-    width: 96,
+    width: 84,
     left: true,
     show: ({ labels }) => labels.join(', ') || NOTHING,
     hint: ({ labels }) => labels.join(', '),
@@ -164,7 +164,7 @@ const columnsOf = (formats: Formatting): RowColumn<NicheRow, ColumnKey>[] => [
     key: 'notes',
     upwards: true,
     name: 'Notes',
-    width: 90,
+    width: 76,
     left: true,
     show: ({ notes }) => notes || NOTHING,
     hint: ({ notes }) => notes,

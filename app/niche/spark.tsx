@@ -23,7 +23,7 @@ export function Spark({
   });
   const [x, y] = points.at(-1)!.split(',');
   return (
-    <svg width={width} height={height} role="img" aria-label={label}>
+    <svg width={width} height={height} role="img" aria-label={label} style={{ verticalAlign: 'middle' }}>
       <polyline points={points.join(' ')} fill="none" stroke={tokens.verdigris} strokeWidth={1.5} />
       <circle cx={x} cy={y} r={2.5} fill={tokens.verdigris} />
     </svg>

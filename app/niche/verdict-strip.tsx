@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { Check, X } from 'lucide-react';
+import { Check, Minus, X } from 'lucide-react';
 import type { Condition, Odds, Outlook, Verdict } from '#core/niche/index.ts';
 import { useNiche } from './niche-desk.tsx';
 import { conditionValue, copies, count, type Money, percent, sentence, VERDICT_COLORS } from './show.ts';
@@ -167,11 +167,15 @@ function Conditions({
           >
             <Box
               component="span"
-              sx={{ color: one.met ? (good ? 'primary.main' : 'error.main') : 'text.secondary', pt: 0.25 }}
+              sx={{
+                color:
+                  one.met && one.value !== null ? (good ? 'primary.main' : 'error.main') : 'text.secondary',
+                pt: 0.25,
+              }}
               role="img"
-              aria-label={one.met ? 'met' : 'not met'}
+              aria-label={one.value === null ? 'not known' : one.met ? 'met' : 'not met'}
             >
-              {one.met ? <Check size={14} /> : <X size={14} />}
+              {one.value === null ? <Minus size={14} /> : one.met ? <Check size={14} /> : <X size={14} />}
             </Box>
             <span>
               {one.what} <strong>{conditionValue(one.value, one.unit, money)}</strong>, {boundOf(one, money)}

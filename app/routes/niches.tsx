@@ -25,6 +25,7 @@ import {
   keepNiche,
   labelNiches,
   listNiches,
+  MOST_NICHES,
   openNiche,
   setStatuses,
 } from '#server/niches/niches.ts';
@@ -77,7 +78,8 @@ export const meta = () => [{ title: 'Niches – Restless Quill' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
-  return { niches: await listNiches(workspaceId) };
+  const niches = await listNiches(workspaceId);
+  return { niches, full: niches.length === MOST_NICHES };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -122,7 +124,7 @@ const MOST_COMPARED = 4;
 
 /** Every niche that was saved: searched for, narrowed, sorted, noted upon, compared, made into books. */
 export default function Niches({ loaderData }: Route.ComponentProps) {
-  const { niches } = loaderData;
+  const { niches, full } = loaderData;
   const answer = useActionData<typeof action>();
   const busy = useNavigation().formMethod === 'POST';
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -288,7 +290,7 @@ export default function Niches({ loaderData }: Route.ComponentProps) {
               <Typography variant="body2" color="text.secondary" role="status">
                 {niches.length === 0
                   ? 'Every phrase you search for is saved here with its verdict and how it moved.'
-                  : `${shown.length.toLocaleString('en-US')} of ${niches.length.toLocaleString('en-US')} ${niches.length === 1 ? 'niche' : 'niches'}. Click a row for its status, labels and notes, its phrase to open it.`}
+                  : `${shown.length.toLocaleString('en-US')} of ${niches.length.toLocaleString('en-US')} ${niches.length === 1 ? 'niche' : 'niches'}. Click a row for its status, labels and notes, its phrase to open it.${full ? ' These are the niches checked last; archive some to see older ones.' : ''}`}
               </Typography>
             )}
           </Box>

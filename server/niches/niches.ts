@@ -40,8 +40,11 @@ export interface NicheRow extends OpenedNiche, NicheNotes {
 
 const SPARK = 30;
 
-/** All niches of a workspace, the one looked at last first. */
-export async function listNiches(workspaceId: string, max = 2000): Promise<NicheRow[]> {
+/** Niches that are listed. */
+export const MOST_NICHES = 2000;
+
+/** The niches of a workspace, the one looked at last first. */
+export async function listNiches(workspaceId: string, max = MOST_NICHES): Promise<NicheRow[]> {
   const rows = await sql()<(Omit<NicheRow, 'spark'> & { spark: number[] | null })[]>`
     select n.id, n.phrase, n.market, n.status, n.labels, n.notes, n.watched, l.latest, s.spark,
       (select count(*)::int from notice where notice.niche_id = n.id and not seen) as unseen
