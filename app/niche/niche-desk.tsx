@@ -58,6 +58,8 @@ export interface NicheDesk extends GivenNiche {
   tryAssumptions(assumptions: NicheAssumptions | null): void;
   /** Null while they are on their way. */
   rivals: Rival[] | null;
+  /** The top of a long table, to look at while the rest is on its way. */
+  firstRivals: Rival[] | null;
   problem: string;
   indexed: IndexedRivals;
   /** Of the rivals that count, with the workspace's thresholds; null before the first look. */
@@ -100,7 +102,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
   const [tried, tryAssumptions] = useState<NicheAssumptions | null>(null);
   const assumptions = tried ?? given.assumptions;
   const latest = looks.at(-1) ?? null;
-  const { rivals, problem, change, reload, complain } = useRivals(niche.id, curve, rivalsMark);
+  const { rivals, firstRivals, problem, change, reload, complain } = useRivals(niche.id, curve, rivalsMark);
   const [filter, setFilter] = useState<RivalFilter>({});
   const day = latest?.day ?? '2000-01-01';
   const indexed = useMemo(() => indexRivals(rivals ?? NO_RIVALS, day), [rivals, day]);
@@ -126,8 +128,10 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
   );
   const mark = useCallback(
     (ids: string[], marks: RivalMarks, words: string) => {
+      // What is on its way would not have the marks.
+      if (!rivals) return;
       const those = new Set(ids);
-      const before = (rivals ?? NO_RIVALS).filter(({ id }) => those.has(id));
+      const before = rivals.filter(({ id }) => those.has(id));
       send(ids, marks);
       // Each gets back the marks that it had: of a mixed selection some had what all have now.
       offerUndo(words, () => {
@@ -213,6 +217,7 @@ export function NicheDeskProvider({ children, ...given }: GivenNiche & { childre
         changeAssumptions,
         tryAssumptions,
         rivals,
+        firstRivals,
         problem,
         indexed,
         verdict,
@@ -243,6 +248,7 @@ function groupsBy<T>(things: readonly T[], key: (thing: T) => string): Map<strin
 
 function useRivals(nicheId: string, curve: SalesCurve, mark: string) {
   const [rivals, setRivals] = useState<Rival[] | null>(null);
+  const [firstRivals, setFirstRivals] = useState<Rival[] | null>(null);
   const [problem, setProblem] = useState('');
   const [turn, setTurn] = useState(0);
   const reload = useCallback(() => setTurn((now) => now + 1), []);
@@ -251,7 +257,7 @@ function useRivals(nicheId: string, curve: SalesCurve, mark: string) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: `mark` and `turn` say that the server's rivals are others now
   useEffect(() => {
     const stop = new AbortController();
-    fetchRivals(nicheId, JSON.parse(curveText) as SalesCurve, stop.signal)
+    fetchRivals(nicheId, JSON.parse(curveText) as SalesCurve, stop.signal, setFirstRivals)
       .then((found) => {
         setRivals(found);
         setProblem('');
@@ -265,5 +271,5 @@ function useRivals(nicheId: string, curve: SalesCurve, mark: string) {
     const those = new Set(ids);
     setRivals((now) => now?.map((rival) => (those.has(rival.id) ? { ...rival, ...marks } : rival)) ?? null);
   }, []);
-  return { rivals, problem, change, reload, complain: setProblem };
+  return { rivals, firstRivals, problem, change, reload, complain: setProblem };
 }

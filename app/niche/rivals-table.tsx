@@ -42,9 +42,10 @@ export function RivalsTable({
   onOpen: (id: string | null) => void;
   room?: keyof typeof LEFT_OUT;
 }) {
-  const { rivals, moves, mark, latest, money } = useNiche();
+  const { rivals: all, firstRivals, moves, mark, latest, money } = useNiche();
+  const rivals = all ?? firstRivals;
   const formats = useFormats();
-  const authors = useMemo(() => authorShares(rivals ?? []), [rivals]);
+  const authors = useMemo(() => authorShares(all ?? []), [all]);
   const today = latest ? Date.parse(latest.day) : 0;
   const columns: RowColumn<Rival, ColumnKey>[] = [
     {

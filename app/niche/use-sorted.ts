@@ -3,13 +3,16 @@ import type { SortKey } from '#core/niche/index.ts';
 import type { Sort } from '../parts/table-columns.ts';
 import { useNiche } from './niche-desk.tsx';
 
-/** The rivals that are shown, in the order that was chosen. */
+/** The rivals that are shown, in the order that was chosen; of a long table the first, until all are there. */
 export function useSorted() {
-  const { indexed, filtered } = useNiche();
+  const { rivals, firstRivals, indexed, filtered } = useNiche();
   const [sort, onSort] = useState<Sort<SortKey>>({ by: 'rank', down: false });
   const rowIndices = useMemo(
-    () => indexed.sort(filtered.rowIndices, sort.by, sort.down),
-    [indexed, filtered, sort],
+    () =>
+      !rivals && firstRivals
+        ? Uint32Array.from(firstRivals.keys())
+        : indexed.sort(filtered.rowIndices, sort.by, sort.down),
+    [rivals, firstRivals, indexed, filtered, sort],
   );
   return { rowIndices, sort, onSort };
 }

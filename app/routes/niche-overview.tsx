@@ -19,7 +19,7 @@ import { WhatSells } from '../niche/what-sells.tsx';
 
 /** What there is to decide, on one sheet: phrases, verdict, charts, rivals, and a summary. */
 export default function NicheSums() {
-  const { niche, verdict, rivals, latest } = useNiche();
+  const { niche, verdict, rivals, firstRivals, latest } = useNiche();
   const { rowIndices, sort, onSort } = useSorted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [deciding, setDeciding] = useState(false);
@@ -59,7 +59,7 @@ export default function NicheSums() {
             <RivalCharts which="first" height={150} />
           </Box>
         )}
-        {rivals && (
+        {(rivals ?? firstRivals) && (
           <RivalsTable
             rowIndices={rowIndices}
             sort={sort}

@@ -131,6 +131,32 @@ describe('the verdict', () => {
     );
   });
 
+  it('two more books never turn an open niche into a crowded one', () => {
+    let open = 0;
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1000 }),
+        fc.integer({ min: 1000, max: 90_000 }),
+        fc.integer({ min: 0, max: 400 }),
+        fc.tuple(fc.integer({ min: 50, max: 900_000 }), fc.integer({ min: 50, max: 900_000 })),
+        fc.integer({ min: 0, max: 5000 }),
+        (results, best, reviews, ranks, more) => {
+          const comparables = sellers(best, { reviews });
+          if (judged({ results, comparables }).word !== 'open') return;
+          open++;
+          const came = ranks.map((rank, i) =>
+            estimate(rival({ id: `came-${i}`, rank, penName: 'Una Gossard', ...MADE, reviews: more })),
+          );
+          expect(judged({ results: results + 2, comparables: [...comparables, ...came] }).word).not.toBe(
+            'crowded',
+          );
+        },
+      ),
+      { numRuns: 400 },
+    );
+    expect(open).toBeGreaterThan(100);
+  });
+
   it('the best sellers are those a sort of all would find', () => {
     fc.assert(
       fc.property(

@@ -6,12 +6,15 @@ import { among, type Database, db, sql } from '../db/client.ts';
 import { rival } from '../db/niche-schema.ts';
 import { niche } from '../db/schema.ts';
 
-/** The geometric mean of each rival's ranks over the looks of the last weeks, where it was seen more than once. */
-const usualRanks = (workspaceId: string, nicheId: string) => sql()<{ rival_id: string; rank: number }[]>`
+/** The geometric mean of each rival's ranks over the looks of the last weeks, where it was seen more than once. @param ids of which; of all without */
+const usualRanks = (workspaceId: string, nicheId: string, ids?: readonly string[]) => sql()<
+  { rival_id: string; rank: number }[]
+>`
   select s.rival_id, exp(avg(ln(s.rank))) as rank
   from sighting s join look l on l.id = s.look_id
   where l.workspace_id = ${workspaceId} and l.niche_id = ${nicheId} and s.rank > 0
     and l.day::date >= (select max(day)::date from look where look.niche_id = ${nicheId}) - ${RANKS_OF_DAYS}::int
+    ${ids ? sql()`and s.rival_id in ${sql()(ids)}` : sql()``}
   group by s.rival_id having count(*) > 1`;
 
 /** A text in a cell: what parts cells and lines becomes a space. */
@@ -57,6 +60,30 @@ export async function rivalLines(workspaceId: string, nicheId: string): Promise<
     from rival left join (${usualRanks(workspaceId, nicheId)}) usual on usual.rival_id = rival.id
     where workspace_id = ${workspaceId} and niche_id = ${nicheId}
       and (current or source = 'own' or watched)`;
+  return row!.lines ?? '';
+}
+
+/** A niche with fewer rivals is shown whole at once. */
+const MANY_RIVALS = 5000;
+/** So many rows fill a window. */
+const FIRST_RIVALS = 60;
+
+/**
+ * The rivals at the top of the table as it opens, by rank, as lines like those of `rivalLines`: what a reader sees of a
+ * hundred thousand while the rest is on its way. Empty for a niche that comes at once.
+ */
+export async function firstRivalLines(workspaceId: string, nicheId: string): Promise<string> {
+  const shown = sql()`workspace_id = ${workspaceId} and niche_id = ${nicheId}
+    and (current or source = 'own' or watched)`;
+  const [many] = await sql()`select from rival where ${shown} offset ${MANY_RIVALS} limit 1`;
+  if (!many) return '';
+  const first = await sql()<{ id: string }[]>`
+    select id from rival where ${shown} and not hidden order by rank nulls last limit ${FIRST_RIVALS}`;
+  const ids = first.map(({ id }) => id);
+  const [row] = await sql()<{ lines: string | null }[]>`
+    select string_agg(${sql().unsafe(LINE)}, '' order by rival.rank nulls last) as lines
+    from rival left join (${usualRanks(workspaceId, nicheId, ids)}) usual on usual.rival_id = rival.id
+    where ${shown} and id in ${sql()(ids)}`;
   return row!.lines ?? '';
 }
 

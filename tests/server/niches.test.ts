@@ -75,6 +75,7 @@ import {
   addOwnRivals,
   countedRivals,
   dropOwnRivals,
+  firstRivalLines,
   markRivals,
   putRivals,
   rivalLines,
@@ -697,6 +698,25 @@ describe('own rows', () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  it('of a long table the best ranks come ahead, as they come with all', async () => {
+    const id = await keepNiche(own, 'long table');
+    const rows = (from: number, to: number) =>
+      Array.from({ length: to - from }, (_, i) =>
+        ownRow(from + i, { rank: (((from + i) * 7919) % 5003) + 1 }),
+      );
+    await addOwnRivals(own, id, rows(0, 5000));
+    expect(await firstRivalLines(own, id)).toBe('');
+    await addOwnRivals(own, id, rows(5000, 5003));
+    await markRivals(own, id, [ownRow(0, {}).id], { hidden: true });
+    const byRank = readRivals(await rivalLines(own, id), DEFAULT_CURVE)
+      .filter(({ hidden }) => !hidden)
+      .sort((a, b) => a.rank! - b.rank!);
+    const first = readRivals(await firstRivalLines(own, id), DEFAULT_CURVE);
+    expect(first.length).toBeGreaterThan(30);
+    expect(first).toEqual(byRank.slice(0, first.length));
+    expect(await firstRivalLines(other, id)).toBe('');
   });
 });
 
