@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Paper from '@mui/material/Paper';
 import Stack from '@mui/material/Stack';
+import Switch from '@mui/material/Switch';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -33,20 +35,14 @@ export default function Brief() {
   const { ticket } = useOpenBook();
   const { size, market } = useFormats();
   const { brief, style } = recipe;
-  const numbering = style.numbering as { form: string; place: string; from: number };
+  const numbering = style.numbering as { form: string; place: string; edge: string; from: number };
   const set = (change: Partial<Recipe['brief']>, mergeAs: string) =>
     edit((now) => ({ ...now, brief: { ...now.brief, ...change } }), mergeAs);
+  type Style = Recipe['style'];
+  const setStyle = (change: (style: Style) => Partial<Style>, mergeAs: string) =>
+    edit((now) => ({ ...now, style: { ...now.style, ...change(now.style) } }), mergeAs);
   const setNumbering = (change: object) =>
-    edit(
-      (now) => ({
-        ...now,
-        style: {
-          ...now.style,
-          numbering: { ...now.style.numbering, ...change } as typeof now.style.numbering,
-        },
-      }),
-      'numbering',
-    );
+    setStyle((now) => ({ numbering: { ...now.numbering, ...change } as Style['numbering'] }), 'numbering');
   const home = market(ticket.markets);
   const kinds = sectionsOf(recipe.sections).map((section) => {
     const { name, extent } = pageKind(section.kind);
@@ -147,6 +143,15 @@ export default function Brief() {
           onChange={(form) => setNumbering({ form })}
         />
         <Choice
+          label="Edge"
+          value={numbering.edge}
+          choices={[
+            { value: 'bottom', label: 'At the foot' },
+            { value: 'top', label: 'At the head' },
+          ]}
+          onChange={(edge) => setNumbering({ edge })}
+        />
+        <Choice
           label="Position"
           value={numbering.place}
           choices={[
@@ -161,6 +166,24 @@ export default function Brief() {
           min={1}
           max={9999}
           onCommit={(from) => setNumbering({ from })}
+        />
+        <Choice
+          label="Margins"
+          value={style.margins}
+          choices={[
+            { value: 'page', label: 'Set for the trim' },
+            { value: 'service', label: 'As narrow as the service allows' },
+          ]}
+          onChange={(margins) => setStyle(() => ({ margins }), 'margins')}
+        />
+        <FormControlLabel
+          control={
+            <Switch
+              checked={style.largePrint}
+              onChange={(_, largePrint) => setStyle(() => ({ largePrint }), 'large print')}
+            />
+          }
+          label="Large print"
         />
         <LiveTextField
           label="Seed"

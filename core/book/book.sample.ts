@@ -12,6 +12,7 @@ export const HIVE_WORDS =
 /** A book on 6 × 9 in with nothing to find fault with; whatever a test is about is given. */
 export const recipeOf = (sections: unknown[], more: Record<string, unknown> = {}): Recipe =>
   parseRecipe({
+    // Of the format before margins were set for the trim: pages have all the room that the service allows.
     quill: 3,
     id: 'test',
     seed: 'moth-7',

@@ -1,4 +1,4 @@
-import { type PrintRules, type PrintSpec, printRules } from '../print/index.ts';
+import { type PageSpec, type PrintRules, printRules } from '../print/index.ts';
 import { NOTHING_GATHERED, type Resources } from '../resources/index.ts';
 import { type Hyphenate, wholeWords } from '../text/hyphenation.ts';
 import { type Plan, planBook, printSpec } from './plan.ts';
@@ -9,7 +9,7 @@ import { type Section, sectionsOf } from './sections.ts';
 export interface Book {
   recipe: Recipe;
   plan: Plan;
-  spec: PrintSpec;
+  spec: PageSpec;
   /** What the printing service wants of books of its binding. */
   rules: PrintRules;
   /** By id, those in groups included. */

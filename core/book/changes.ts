@@ -110,14 +110,22 @@ function printChanges({ print: before }: Recipe, { print: after }: Recipe): stri
 function styleChanges({ style: before }: Recipe, { style: after }: Recipe): string[] {
   const face = (value: unknown) =>
     typeof value === 'string' ? value : ((value as { typeface?: string })?.typeface ?? 'none');
-  const [was, now] = [before.numbering, after.numbering] as { form: string; place: string; from: number }[];
+  const [was, now] = [before.numbering, after.numbering] as {
+    form: string;
+    place: string;
+    edge: string;
+    from: number;
+  }[];
   return [
     ...(same(before.palette, after.palette) ? [] : ['Palette changed']),
     ...change('Title typeface', before.typefaces.display, after.typefaces.display, face),
     ...change('Text typeface', before.typefaces.text, after.typefaces.text, face),
     ...change('Motif', before.motif, after.motif, number),
+    ...change('Margins', before.margins, after.margins, number),
+    ...change('Large print', before.largePrint, after.largePrint),
     ...change('Page numbers', was!.form, now!.form),
     ...change('Position of page numbers', was!.place, now!.place, number),
+    ...change('Edge of page numbers', was!.edge, now!.edge, number),
     ...change('First page number', was!.from, now!.from, number),
   ];
 }

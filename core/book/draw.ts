@@ -1,5 +1,5 @@
 import { houseFaces } from '../faces/choice.ts';
-import { FOLIO_STRIP, type PageFrame, pageFrame, type Rect } from '../print/index.ts';
+import { type PageFrame, pageFrame, type Rect } from '../print/index.ts';
 import { printedLanguage } from '../printed-words/index.ts';
 import {
   fitText,
@@ -21,12 +21,12 @@ const FOLIO = { face: 'alegreya-sans-regular', size: 10, color: { gray: 0.2 } } 
 export const frameOf = ({ rules, spec, plan }: Book, { side }: Pick<PlannedPage, 'side'>): PageFrame =>
   pageFrame(rules, spec, plan.gutter, side);
 
-/** Where the pages of a section may draw: the safe area less the strip kept for the page number. */
+/** Where the pages of a section may draw: inside the margins, and clear of the page number. */
 export function bodyOf(book: Book, page: PlannedPage): Rect {
-  const { safe } = frameOf(book, page);
+  const { body, unnumbered } = frameOf(book, page);
   const section = page.role === 'body' ? book.sections.get(page.section!) : undefined;
   const numbered = book.recipe.style.numbering.form !== 'none' && (!section || kindOf(section).numbered);
-  return numbered ? { ...safe, height: safe.height - FOLIO_STRIP } : safe;
+  return numbered ? body : unnumbered;
 }
 
 /**
@@ -105,11 +105,13 @@ function freePage(troubles: readonly string[], box: Rect, type: Typesetter): Mar
   ];
 }
 
-function folio({ recipe }: Book, page: PlannedPage, { safe }: PageFrame, type: Typesetter): Mark {
-  const baseline = safe.y + safe.height - 3;
-  if (recipe.style.numbering.place === 'center')
-    return textLine(type, page.folio, FOLIO, safe.x + safe.width / 2, baseline, 'center');
+function folio({ recipe }: Book, page: PlannedPage, frame: PageFrame, type: Typesetter): Mark {
+  const { body, numberAt } = frame;
+  const { margins, largePrint, numbering } = recipe.style;
+  const style = margins === 'service' && !largePrint ? FOLIO : { ...FOLIO, size: 9 * frame.grid.typeScale };
+  if (numbering.place === 'center')
+    return textLine(type, page.folio, style, body.x + body.width / 2, numberAt, 'center');
   return page.side === 'recto'
-    ? textLine(type, page.folio, FOLIO, safe.x + safe.width, baseline, 'right')
-    : textLine(type, page.folio, FOLIO, safe.x, baseline);
+    ? textLine(type, page.folio, style, body.x + body.width, numberAt, 'right')
+    : textLine(type, page.folio, style, body.x, numberAt);
 }

@@ -69,6 +69,15 @@ describe('a recipe of the first version', () => {
     expect(paths({ sections: [null] })).toContain('sections.0');
   });
 
+  it('keeps its margins, which were as narrow as the service allows; a new book has those of its trim', () => {
+    const { banks: _, cover: _cover, ...plain } = first;
+    expect(read.recipe!.style.margins).toBe('service');
+    const { style: _style, ...bare } = { ...plain, sections: [], print: { ...plain.print, ink: 'black' } };
+    expect(readRecipe({ ...bare, quill: 3 }).recipe!.style.margins).toBe('service');
+    expect(readRecipe({ ...bare, quill: RECIPE_VERSION }).recipe!.style.margins).toBe('page');
+    expect(readRecipe({ ...bare, quill: 3, style: 7 }).problems![0]!.path).toBe('style');
+  });
+
   it('a newer format, and what is no recipe, stays as it is', () => {
     for (const value of [null, 7, [], 'x', { quill: RECIPE_VERSION + 1 }, { quill: 'toString' }, {}])
       expect(migrated(value)).toEqual({ value, contents: new Map() });

@@ -97,8 +97,20 @@ const from2 = (value: Json): Step => ({
   },
 });
 
+/** 3 to 4: margins are set for the trim. Until then they were as narrow as the service allows. */
+const from3 = (value: Json): Step => ({
+  value: {
+    ...value,
+    quill: 4,
+    style:
+      isObject(value.style) || value.style === undefined
+        ? { margins: 'service', ...value.style }
+        : value.style,
+  },
+});
+
 /** By the version they begin at. Each is a pure function that leaves alone what it does not know. */
-const STEPS: Readonly<Record<number, (value: Json) => Step>> = { 1: from1, 2: from2 };
+const STEPS: Readonly<Record<number, (value: Json) => Step>> = { 1: from1, 2: from2, 3: from3 };
 
 /**
  * Brings a recipe of any older version to the newest, step by step. What is no recipe, or newer, stays as it is: the

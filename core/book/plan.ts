@@ -2,8 +2,8 @@ import type { Unit, UnitPart } from '../pages/index.ts';
 import {
   gutterFor,
   type PageFrame,
+  type PageSpec,
   type PrintRules,
-  type PrintSpec,
   pageFrame,
   paperOf,
   type Side,
@@ -82,11 +82,16 @@ export interface Plan {
   gutter: number;
 }
 
-export const printSpec = (recipe: Recipe): PrintSpec => ({
+export const printSpec = (recipe: Recipe): PageSpec => ({
   trim: { width: parseLength(recipe.print.trim.width), height: parseLength(recipe.print.trim.height) },
   bleed: recipe.print.bleed,
   ink: recipe.print.ink,
   paper: recipe.print.paper,
+  setting: {
+    margins: recipe.style.margins,
+    largePrint: recipe.style.largePrint,
+    numbers: recipe.style.numbering.edge ?? 'bottom',
+  },
 });
 
 /**

@@ -15,7 +15,7 @@ import { type Entry, isGroup, needsOf, type Section, sectionsSchema } from './se
 import { faceNeeds } from './typefaces.ts';
 
 /** Version of the recipe format this program writes; it reads every one before it. */
-export const RECIPE_VERSION = 3;
+export const RECIPE_VERSION = 4;
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
 const MOST_IN_SECTION = 828;
 /** What any service might take; what the book's own takes is checked by the proof. */
@@ -83,10 +83,14 @@ const style = exactObject({
     {},
   ),
   motif: v.optional(enumOf(MOTIF_NAMES), 'hexagons'),
+  /** As narrow as the service allows, or set for the trim. */
+  margins: v.optional(enumOf(['page', 'service']), 'page'),
+  largePrint: v.optional(v.boolean('should be true or false.'), false),
   numbering: v.optional(
     exactObject({
       form: v.optional(enumOf(['none', '1', 'Page 1', '1 of 100', 'Page 1 of 100']), '1'),
       place: v.optional(enumOf(['outer', 'center']), 'outer'),
+      edge: v.optional(enumOf(['bottom', 'top']), 'bottom'),
       /** The number shown on page 1. */
       from: v.optional(integerBetween(1, 9999), 1),
     }),

@@ -1,4 +1,4 @@
-import { FOLIO_STRIP, type PageFrame } from '../print/index.ts';
+import type { PageFrame } from '../print/index.ts';
 import { flowColumns } from '../text/columns.ts';
 import type { PlannedAnswer } from './plan.ts';
 import { kindOf, type Section, SOLUTIONS_PER_PAGE, type Solutions } from './sections.ts';
@@ -48,7 +48,7 @@ export function pagesOfAnswers(
   const inColumns = kinds.every((kind) => kind[wanted])
     ? wanted === 'lines'
     : kinds.every(({ lines }) => lines);
-  const room = frame.safe.height - FOLIO_STRIP - SOLUTIONS_HEADING_STRIP;
+  const room = frame.body.height - SOLUTIONS_HEADING_STRIP;
   const perPage = SOLUTIONS_PER_PAGE.find((n) => n >= Math.max(min, solutions.perPage)) ?? 9;
   const [columns, rows] = GRIDS[perPage];
   const layout: SolutionLayout = inColumns

@@ -17,6 +17,7 @@ export function fingerprintsOf(book: Book): Fingerprints {
   const { seed, title, subtitle, series, penName, imprint, language, printedWords, print, style } = recipe;
   const names = { seed, title, subtitle, series, penName, imprint, language, printedWords };
   const { finish: _finish, paper, ...sheet } = print;
+  const { edge, ...numbering } = style.numbering;
   const typefaces = {
     display: faceOf(style.typefaces.display, recipe.resources),
     text: faceOf(style.typefaces.text, recipe.resources),
@@ -26,7 +27,11 @@ export function fingerprintsOf(book: Book): Fingerprints {
     interior: fingerprint({
       ...names,
       sheet,
-      numbering: style.numbering,
+      numbering,
+      // Left out where they are as in books that never heard of them: their files stay good.
+      ...(edge === 'top' ? { edge } : {}),
+      ...(style.margins === 'service' ? {} : { margins: style.margins }),
+      ...(style.largePrint ? { largePrint: true } : {}),
       ...(inHouseFaces ? { typefaces } : {}),
       sections: recipe.sections.map(valueKey),
       resources: [...book.sections.values()].flatMap((section) =>

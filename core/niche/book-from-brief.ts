@@ -32,7 +32,7 @@ export function recipeFromBrief(
       options: bank ? { words: { bank: bank.id } } : {},
     };
     const read = readRecipe({
-      quill: 3,
+      quill: 4,
       id: own.id,
       seed: own.seed,
       title: brief.title || brief.phrase,

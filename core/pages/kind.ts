@@ -66,7 +66,7 @@ export interface PlacedItem<Item> {
 
 export interface DrawContext<Options, Item> {
   frame: PageFrame;
-  /** The safe area less the strip kept for the page number. */
+  /** Inside the margins, and clear of the page number. */
   body: Rect;
   options: Options;
   unit: Unit;

@@ -1,3 +1,4 @@
+import { innermost, type PageGrid, type PageSetting, pageGrid } from './page-grid.ts';
 import { type PrintRules, paperOf } from './service.ts';
 
 /** Height of the strip at the foot of the safe area that is kept for the page number, in points. */
@@ -21,12 +22,23 @@ export interface PrintSpec {
   paper: string;
 }
 
+/** What the geometry of pages needs to know besides. */
+export interface PageSpec extends PrintSpec {
+  setting: PageSetting;
+}
+
 /** Where a page may hold what. `media` is the whole sheet of the file, bleed included. */
 export interface PageFrame {
   side: Side;
   media: { width: number; height: number };
   trim: Rect;
   safe: Rect;
+  /** Where a page may draw that carries a page number, and one that carries none. */
+  body: Rect;
+  unnumbered: Rect;
+  /** Baseline of the page number, in points from the top of the sheet. */
+  numberAt: number;
+  grid: PageGrid;
 }
 
 /** Page 1 is a recto: odd pages are on the right. */
@@ -47,22 +59,65 @@ export function gutterFor(rules: PrintRules, pages: number): number {
  * outer edge right on a recto, left on a verso.
  * @param gutter the inner margin in points, for the page count of the book: gutterFor
  */
-export function pageFrame(rules: PrintRules, spec: PrintSpec, gutter: number, side: Side): PageFrame {
+export function pageFrame(rules: PrintRules, spec: PageSpec, gutter: number, side: Side): PageFrame {
   const bleed = spec.bleed ? rules.bleed.width : 0;
   const inner = rules.bleed.atBinding ? bleed : 0;
   const { width, height } = spec.trim;
   const trim: Rect = { x: side === 'verso' ? bleed : inner, y: bleed, width, height };
   const outside = rules.outsideMargin;
+  const safe: Rect = {
+    x: trim.x + (side === 'recto' ? gutter : outside),
+    y: trim.y + outside,
+    width: width - gutter - outside,
+    height: height - 2 * outside,
+  };
+  const grid = pageGrid(spec.trim, spec.setting.largePrint);
   return {
     side,
     media: { width: width + bleed + inner, height: height + 2 * bleed },
     trim,
-    safe: {
-      x: trim.x + (side === 'recto' ? gutter : outside),
-      y: trim.y + outside,
-      width: width - gutter - outside,
-      height: height - 2 * outside,
-    },
+    safe,
+    ...(spec.setting.margins === 'service'
+      ? withinService(safe, spec.setting)
+      : withinPage(safe, trim, side, grid, spec.setting)),
+    grid,
+  };
+}
+
+type Bodies = Pick<PageFrame, 'body' | 'unnumbered' | 'numberAt'>;
+
+/** From the foot of the safe area up to the baseline of the page number, or from its top down to the tops of figures. */
+const NUMBER_INSET = 3;
+const NUMBER_HEIGHT = 7;
+
+/** Margins as narrow as they may be: a strip of the safe area is kept for the page number. */
+function withinService(safe: Rect, { numbers }: PageSetting): Bodies {
+  const height = safe.height - FOLIO_STRIP;
+  const top = numbers === 'top';
+  return {
+    unnumbered: safe,
+    body: { ...safe, y: top ? safe.y + FOLIO_STRIP : safe.y, height },
+    numberAt: top ? safe.y + NUMBER_INSET + NUMBER_HEIGHT : safe.y + safe.height - NUMBER_INSET,
+  };
+}
+
+/** Margins as set for the trim; the page number stands in the one below or above. */
+function withinPage(safe: Rect, trim: Rect, side: Side, { margins }: PageGrid, setting: PageSetting): Bodies {
+  const [left, right] = side === 'recto' ? [margins.inner, margins.outer] : [margins.outer, margins.inner];
+  // A number above wants the wider margin there.
+  const [top, bottom] =
+    setting.numbers === 'top' ? [margins.bottom, margins.top] : [margins.top, margins.bottom];
+  const body = innermost(safe, {
+    x: trim.x + left,
+    y: trim.y + top,
+    width: trim.width - left - right,
+    height: trim.height - top - bottom,
+  });
+  return {
+    body,
+    unnumbered: body,
+    numberAt:
+      setting.numbers === 'top' ? safe.y + NUMBER_INSET + NUMBER_HEIGHT : safe.y + safe.height - NUMBER_INSET,
   };
 }
 

@@ -1,4 +1,5 @@
 export * from './frozen.ts';
 export * from './geometry.ts';
 export * from './money.ts';
+export * from './page-grid.ts';
 export * from './service.ts';

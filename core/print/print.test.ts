@@ -5,6 +5,7 @@ import {
   coverSheets,
   gutterFor,
   lowestPrice,
+  type PageSpec,
   type PrintSpec,
   pageFrame,
   paperOf,
@@ -31,11 +32,13 @@ const wrapOf = (one: PrintSpec, pages: number) => {
   };
 };
 const [home, britain] = service.markets;
-const spec = (width: number, height: number, more: Partial<PrintSpec> = {}): PrintSpec => ({
+const PLAIN = { margins: 'service', largePrint: false, numbers: 'bottom' } as const;
+const spec = (width: number, height: number, more: Partial<PageSpec> = {}): PageSpec => ({
   trim: { width: inches(width), height: inches(height) },
   bleed: false,
   ink: 'black',
   paper: 'white',
+  setting: PLAIN,
   ...more,
 });
 
@@ -74,7 +77,7 @@ describe('every trim of the service', () => {
     .record({ trim: fc.constantFrom(...trims), paper: fc.constantFrom(...papers), bleed: fc.boolean() })
     .chain(({ trim, paper, bleed }) =>
       fc.record({
-        spec: fc.constant<PrintSpec>({ trim, bleed, ink: paper.ink, paper: paper.id }),
+        spec: fc.constant<PageSpec>({ trim, bleed, ink: paper.ink, paper: paper.id, setting: PLAIN }),
         pages: fc.integer({ min: paper.pages.min, max: paper.pages.max }),
       }),
     );

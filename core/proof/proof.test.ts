@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recipeOf as book } from '../book/book.sample.ts';
-import { bookFrom, jobTicket, type Recipe } from '../book/index.ts';
+import { bookFrom, frameOf, jobTicket, type Recipe } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import { fingerprintsOf, type MadeFrom } from '../export/fingerprints.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
@@ -178,12 +178,8 @@ describe('each check fails when it should', () => {
   const barcode = sheet.barcode!;
   const pageWith = (marks: Mark[]): PageInProof => ({
     page: plan.pages[0]!,
-    frame: {
-      side: 'recto',
-      media: { width: 432, height: 648 },
-      trim: { x: 0, y: 0, width: 432, height: 648 },
-      safe: { x: 27, y: 18, width: 387, height: 612 },
-    },
+    // Safe from x 27 to 414 and from y 18 to 630.
+    frame: frameOf(whole, plan.pages[0]!),
     scene: { width: 432, height: 648, gray: true, layers: [{ marks }] },
   });
   const wrapWith = (marks: Mark[]): ProofContext => ({

@@ -21,7 +21,7 @@ export const DEMO_LABELS: readonly (readonly string[])[] = [
 /** The five books of Tin Lantern Press. Ids are given by the caller, since every workspace has its own. */
 export function demoBooks(idFor: (name: string) => string): Recipe[] {
   const imprint = 'Tin Lantern Press';
-  const common = { quill: 3, imprint, language: 'en' };
+  const common = { quill: 4, imprint, language: 'en' };
   return [
     {
       ...common,

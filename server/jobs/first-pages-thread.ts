@@ -11,7 +11,7 @@ const type = typesetterFromDisk();
 firstPagesPng(
   bookFrom(
     parseRecipe({
-      quill: 3,
+      quill: 4,
       id: 'nobody',
       seed: 'first',
       title: 'First Pages',

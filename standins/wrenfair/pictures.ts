@@ -46,7 +46,7 @@ function recipeOf(book: CatalogBook): Recipe {
           },
         ];
   return parseRecipe({
-    quill: 3,
+    quill: 4,
     id: book.id,
     seed: book.id,
     title,
