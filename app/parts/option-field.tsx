@@ -2,6 +2,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import type { Field } from '#core/settings.ts';
 import { Choice } from './choice.tsx';
+import { ColorField } from './color-field.tsx';
 import { LiveTextField } from './live-text-field.tsx';
 import { NumberField } from './number-field.tsx';
 
@@ -41,6 +42,8 @@ export function OptionField({
           {...(field.help ? { hint: field.help } : {})}
         />
       );
+    case 'color':
+      return <ColorField label={field.label} value={value as string} hint={field.help} onChange={onChange} />;
     case 'switch':
       return (
         <FormControlLabel

@@ -22,7 +22,9 @@ export function fingerprintsOf(book: Book): Fingerprints {
     display: faceOf(style.typefaces.display, recipe.resources),
     text: faceOf(style.typefaces.text, recipe.resources),
   };
-  const inHouseFaces = [...book.sections.values()].some((section) => kindOf(section).inHouseFaces);
+  const inHouseFaces = [...book.sections.values()].some((section) =>
+    kindOf(section).inHouseFaces?.(section.options),
+  );
   return {
     interior: fingerprint({
       ...names,

@@ -51,6 +51,43 @@ const SAMPLES: Record<string, object[]> = {
   'word-search 2': searchSamples,
   'ruled 1': ruledSamples('grey'),
   'ruled 2': ruledSamples('gray'),
+  'ruled 3': [
+    ...ruledSamples('gray'),
+    { pages: 2, options: { pitch: '6.7mm', style: 'dotted', margin: 'inner', numbers: true } },
+    { pages: 2, options: { heading: 'subject, date and number', subjects: 'Moths\nBees', color: '#7fa8b8' } },
+  ],
+  'french-ruled 1': [
+    { pages: 2 },
+    { pages: 1, options: { margin: 'outer', openMargin: false, pitch: '10mm' } },
+  ],
+  'handwriting 1': [{ pages: 1 }, { pages: 1, options: { height: '1in', picture: 'half', heading: 'date' } }],
+  'dot-grid 1': [{ pages: 2 }, { pages: 1, options: { spacing: '1/4in', dot: 2 } }],
+  'graph 1': [
+    { pages: 1 },
+    { pages: 1, options: { heavyEvery: '5', cell: '1/5in' } },
+    { pages: 1, options: { grid: 'polar', rays: 36 } },
+    { pages: 1, options: { grid: 'semi-log' } },
+    { pages: 1, options: { grid: 'log-log', decades: 4 } },
+  ],
+  'isometric 1': [{ pages: 1 }, { pages: 1, options: { marks: 'dots', pitch: '8mm' } }],
+  'hexagonal 1': [{ pages: 1 }, { pages: 1, options: { top: 'flat', size: 'large' } }],
+  'cornell 1': [{ pages: 2 }, { pages: 2, options: { inside: 'squares', mirrored: true, labels: false } }],
+  'calligraphy 1': [{ pages: 1 }, { pages: 1, options: { slant: 52, nib: 1.2, guides: 0 } }],
+  'music 1': [
+    { pages: 1, options: { clef: 'treble', bars: 4, heading: 'title and date' } },
+    { pages: 1, options: { clef: 'grand', bars: 3 } },
+    { pages: 1, options: { clef: 'guitar-tab', chords: 'guitar', bars: 4 } },
+    { pages: 1, options: { clef: 'voice-and-piano', lyrics: true } },
+    { pages: 1, options: { clef: 'percussion', chords: 'names', bars: 2 } },
+  ],
+  'comic 1': [{ pages: 20 }, { pages: 1, options: { corner: 2, gutter: 5, arrangement: 'action' } }],
+  'sketch 1': [
+    { pages: 1 },
+    { pages: 1, options: { frames: 6, columns: 2, ratio: '16:9', numbers: true } },
+    { pages: 1, options: { frames: 3, caption: 'beside', ratio: '4:3' } },
+  ],
+  'blank 1': [{ pages: 1 }, { pages: 1, options: { border: 'double', heading: 'date' } }],
+  'index 1': [{ pages: 1 }, { pages: 1, options: { columns: '2', title: 'Where it is' } }],
 };
 
 function marksOf(kind: string, version: number) {

@@ -2,8 +2,21 @@ import * as v from 'valibot';
 import { fieldsOf } from '../settings.ts';
 import { incompleteVersions, ofVersion } from '../versions.ts';
 import { belongsTo } from './belongs-to/index.ts';
+import { blank } from './blank/index.ts';
+import { calligraphy } from './calligraphy/index.ts';
+import { comic } from './comic/index.ts';
+import { cornell } from './cornell/index.ts';
+import { dotGrid } from './dot-grid/index.ts';
+import { frenchRuled } from './french-ruled/index.ts';
+import { graph } from './graph/index.ts';
+import { handwriting } from './handwriting/index.ts';
+import { hexagonal } from './hexagonal/index.ts';
+import { indexLines } from './index-lines/index.ts';
+import { isometric } from './isometric/index.ts';
 import { makesItems, type PageKind } from './kind.ts';
+import { music } from './music/index.ts';
 import { ruled } from './ruled/index.ts';
+import { sketch } from './sketch/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { wordSearch } from './word-search/index.ts';
 
@@ -43,7 +56,26 @@ function incomplete(kind: PageKind): string | null {
   return null;
 }
 
-for (const kind of [titlePage, belongsTo, wordSearch, ruled] as unknown as PageKind[]) registerKind(kind);
+for (const kind of [
+  titlePage,
+  belongsTo,
+  wordSearch,
+  ruled,
+  frenchRuled,
+  handwriting,
+  dotGrid,
+  graph,
+  isometric,
+  hexagonal,
+  cornell,
+  calligraphy,
+  music,
+  comic,
+  sketch,
+  blank,
+  indexLines,
+] as unknown as PageKind[])
+  registerKind(kind);
 
 /** All kinds of page, in the order in which they are offered. */
 export const pageKinds = (): readonly PageKind[] => [...kinds.values()];

@@ -1,95 +1,131 @@
-import type * as v from 'valibot';
-import { printedWords } from '../../printed-words/index.ts';
-import { buildPath, type Mark, type Path, textLine } from '../../scene/index.ts';
-import { enumOf, exactObject, numberBetween, text } from '../../schema.ts';
+import * as v from 'valibot';
+import { type Mark, textLine } from '../../scene/index.ts';
+import { enumOf, exactObject, numberBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { inches } from '../../units.ts';
-import { type DrawContext, defineKind, pageUnits } from '../kind.ts';
+import type { DrawContext, PageKind } from '../kind.ts';
+import { definePaper } from '../paper/define-paper.ts';
+import { drawHeading, headedUnits, headingSettings } from '../paper/heading.ts';
+import { darker, levelLines, stroked, uprightLines, writingLines } from '../paper/lines.ts';
+import { lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
+import { second } from './second.ts';
 
-/** Line spacing of the usual rulings, in points (common practice, no source). */
-export const RULINGS = { wide: inches(11 / 32), college: inches(9 / 32), narrow: inches(1 / 4) } as const;
+/** From line to line, in points (common practice, no source). */
+export const RULINGS = {
+  wide: points(11 / 32, 'in'),
+  college: points(9 / 32, 'in'),
+  narrow: points(1 / 4, 'in'),
+  '6mm': points(6, 'mm'),
+  '7mm': points(7, 'mm'),
+  '8mm': points(8, 'mm'),
+} as const;
 
 const options = exactObject({
-  ruling: setting(enumOf(['wide', 'college', 'narrow']), 'college', {
+  ruling: setting(enumOf(Object.keys(RULINGS) as (keyof typeof RULINGS)[]), 'college', {
     label: 'Ruling',
     help: 'From line to line: wide 11/32 in, college 9/32 in, narrow 1/4 in.',
-    values: { wide: 'Wide', college: 'College', narrow: 'Narrow' },
+    values: {
+      wide: 'Wide',
+      college: 'College',
+      narrow: 'Narrow',
+      '6mm': '6 mm',
+      '7mm': '7 mm',
+      '8mm': '8 mm',
+    },
   }),
-  heading: setting(enumOf(['none', 'date', 'subject']), 'none', {
-    label: 'Page heading',
-    values: { none: 'None', date: 'Date', subject: 'Subject' },
+  pitch: pitchSetting(points(3, 'mm'), points(40, 'mm'), 'Own ruling', 'a named ruling'),
+  style: setting(enumOf(['solid', 'dotted', 'dashed']), 'solid', {
+    label: 'Lines',
+    values: { solid: 'Solid', dotted: 'Dotted', dashed: 'Dashed' },
   }),
-  label: setting(text(0, 30), '', {
-    label: 'Heading label',
-    help: 'Instead of “Date” or “Subject” in the language of the book.',
+  margin: setting(enumOf(['none', 'left', 'inner', 'outer']), 'none', {
+    label: 'Margin line',
+    values: { none: 'None', left: 'At the left', inner: 'By the spine', outer: 'By the outer edge' },
   }),
-  gray: setting(numberBetween(0, 0.85), 0.55, {
-    label: 'Line shade (0 black – 0.85 light gray)',
-    step: 0.05,
-  }),
-  weight: setting(numberBetween(0.75, 3), 0.75, { label: 'Line weight', step: 0.25, unit: 'pt' }),
+  marginWidth: setting(numberBetween(10, 70), 25, { label: 'Width of the margin', unit: 'mm', step: 1 }),
+  numbers: setting(v.boolean(), false, { label: 'Number the lines' }),
+  ...headingSettings(),
+  ...lookSettings(0.55),
 });
-
 type RuledOptions = v.InferOutput<typeof options>;
 
-const headingWords = printedWords({
-  en: { date: 'Date', subject: 'Subject' },
-  es: { date: 'Fecha', subject: 'Tema' },
-  de: { date: 'Datum', subject: 'Thema' },
-  fr: { date: 'Date', subject: 'Sujet' },
-});
+/** Dashes and gaps, in points. */
+const DASHES = { solid: undefined, dotted: [0.02, 3.4], dashed: [5, 3] } as const;
+/** Dots of a dotted line are round, and this many times as thick as a line (by eye). */
+const DOTTED = 1.4;
 
-function draw({
-  body,
-  options: { ruling, gray, weight, heading, label },
-  language,
-  type,
-}: DrawContext<RuledOptions, never>): Mark[] {
-  const spacing = RULINGS[ruling];
-  const right = body.x + body.width;
-  const stroked = (path: Path): Mark => ({
-    type: 'path',
-    path,
-    stroke: { width: weight, paint: { gray } },
-  });
-  const marks: Mark[] = [];
-  let top = body.y;
-  if (heading !== 'none') {
-    const words = label || headingWords(language, heading);
-    const style = { face: 'alegreya-sans-regular', size: 11, color: { gray: 0.3 } } as const;
-    // A J reaches left of where it begins.
-    const start = heading === 'date' ? right - body.width * 0.4 : body.x + 2;
-    const y = body.y + spacing * 0.8;
-    const from = start + type.width(words, style.face, style.size) + 6;
+/** Room for the number of a line, in points at 6 × 9 in. */
+const NUMBERS = 16;
+
+function draw(context: DrawContext<RuledOptions, never>): Mark[] {
+  const { body, frame, options: chosen, type, faces } = context;
+  const pitch = pitchIn(chosen);
+  const { marks, rest } = drawHeading(context, pitch);
+  const heights = writingLines(rest, pitch);
+  if (heights.length === 0) return marks;
+  const scale = frame.grid.typeScale;
+  const numbered = chosen.numbers ? NUMBERS * scale : 0;
+  const lines = { x: body.x + numbered, width: body.width - numbered };
+  const dash = DASHES[chosen.style];
+  marks.push(
+    stroked(levelLines(lines, heights), chosen, {
+      ...(dash ? { dash } : {}),
+      ...(chosen.style === 'dotted' ? { cap: 'round', width: chosen.weight * DOTTED } : {}),
+    }),
+  );
+  if (chosen.numbers)
     marks.push(
-      textLine(type, words, style, start, y),
-      stroked(buildPath(2).move(from, y).line(right, y).done()),
+      ...heights.map((y, i) =>
+        textLine(
+          type,
+          String(i + 1),
+          { face: faces.text, size: 7.5 * scale, color: { gray: 0 } },
+          lines.x - 5 * scale,
+          y - 1.5 * scale,
+          'right',
+        ),
+      ),
     );
-    top = y + spacing * 0.25;
-  }
-  const count = Math.floor((body.y + body.height - weight / 2 - top) / spacing);
-  const lines = buildPath(2 * count + 1);
-  for (let i = 1; i <= count; i++) lines.move(body.x, top + i * spacing).line(right, top + i * spacing);
-  if (count > 0) marks.push(stroked(lines.done()));
+  const margin = marginAt(context);
+  if (margin !== null)
+    marks.push(stroked(uprightLines({ y: rest.y, height: rest.height }, [margin]), darker(chosen, 0.35)));
   return marks;
 }
 
-export const ruled = defineKind({
+/** Where the margin line stands, mirrored on facing pages unless it is always at the left. @returns x, or null */
+function marginAt({
+  body,
+  frame,
+  options: { margin, marginWidth },
+}: DrawContext<RuledOptions, never>): number | null {
+  if (margin === 'none') return null;
+  const left = margin === 'left' || (frame.side === 'recto') === (margin === 'inner');
+  const width = Math.min(points(marginWidth, 'mm'), body.width / 2);
+  return left ? body.x + width : body.x + body.width - width;
+}
+
+const pitchIn = ({ pitch, ruling }: RuledOptions) => pitchOf(pitch, RULINGS[ruling]);
+
+export const ruled = definePaper<RuledOptions>({
   id: 'ruled',
-  version: 2,
-  // The option had its British name.
+  version: 3,
   earlier: [
+    // The option had its British name.
     {
       version: 1,
-      migrate: ({ grey, ...options }) => (grey === undefined ? options : { ...options, gray: grey }),
+      migrate: ({ grey, ...rest }) => (grey === undefined ? rest : { ...rest, gray: grey }),
+    },
+    {
+      version: 2,
+      migrate: (same) => same,
+      changes:
+        'The last line stands on the lower margin, the heading is set in the typefaces of the house style, and lines can be numbered, dotted and have a margin.',
+      kept: second as unknown as PageKind,
     },
   ],
   name: 'Ruled pages',
-  purpose: 'Lines to write on, wide, college or narrow.',
-  extent: 'pages',
-  defaultCount: 24,
-  numbered: true,
+  purpose: 'Lines to write on, in any ruling.',
   options,
-  units: ({ count }) => pageUnits(count, 'lines'),
+  units: (count, chosen) => headedUnits(count, chosen, 'lines'),
   draw,
+  fits: ({ body, options: chosen }) => ({ count: writingLines(body, pitchIn(chosen)).length, of: 'line' }),
 });

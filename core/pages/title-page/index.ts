@@ -41,7 +41,7 @@ const first = defineKind<TitlePageOptions, never>({
 export const titlePage = defineKind<TitlePageOptions, never>({
   ...titled,
   version: 2,
-  inHouseFaces: true,
+  inHouseFaces: () => true,
   earlier: [
     {
       version: 1,

@@ -1,4 +1,4 @@
-import { bodyOf, filledItem, itemLabel, kindOf, placedItem, troublesOf } from '../../book/index.ts';
+import { bodyOf, filledItem, frameOf, itemLabel, kindOf, placedItem, troublesOf } from '../../book/index.ts';
 import type { ItemProblem } from '../../pages/index.ts';
 import type { Check, Finding, PageInProof, ProofContext } from '../finding.ts';
 
@@ -35,6 +35,7 @@ export const items: Check = {
       ...(kind.inspectUnit?.({
         unit: page.unit!,
         part: page.part,
+        frame: frameOf(book, page),
         body: bodyOf(book, page),
         options,
         type,
