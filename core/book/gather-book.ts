@@ -1,3 +1,4 @@
+import { loadFlexbox } from '../flexbox/index.ts';
 import { gather, type ResourceLoader } from '../resources/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { hyphenation, wholeWords } from '../text/hyphenation.ts';
@@ -6,8 +7,8 @@ import type { Recipe } from './recipe.ts';
 import { kindOf, sectionsOf } from './sections.ts';
 import { addTypefaces, faceResources } from './typefaces.ts';
 
-const hyphenates = ({ sections }: Recipe): boolean =>
-  sectionsOf(sections).some((section) => kindOf(section).hyphenates);
+const some = ({ sections }: Recipe, wants: 'hyphenates' | 'flexbox'): boolean =>
+  sectionsOf(sections).some((section) => kindOf(section)[wants]);
 
 /**
  * Reads what a book uses beside its recipe, and makes it ready to be drawn.
@@ -16,7 +17,8 @@ const hyphenates = ({ sections }: Recipe): boolean =>
 export async function gatherBook(recipe: Recipe, loader: ResourceLoader, type: Typesetter): Promise<Book> {
   const [resources, hyphenate] = await Promise.all([
     gather(recipe.resources, loader),
-    hyphenates(recipe) ? hyphenation(recipe.language) : wholeWords,
+    some(recipe, 'hyphenates') ? hyphenation(recipe.language) : wholeWords,
+    some(recipe, 'flexbox') ? loadFlexbox() : null,
   ]);
   addTypefaces(type, recipe, resources);
   return bookFrom(recipe, resources, hyphenate);

@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { HIVE_WORDS, recipeOf } from '../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem, kindOf } from '../book/index.ts';
 import { compositions, drawCover } from '../cover/index.ts';
@@ -7,6 +7,9 @@ import { namesOfNoFile } from '../export/content.sample.ts';
 import { contentStream } from '../export/content.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { fingerprint } from '../fingerprint.ts';
+import { loadFlexbox } from '../flexbox/index.ts';
+import { DESIGNS } from './composed/designs/index.ts';
+import { LOOKS } from './composed/look.ts';
 import { pageKinds } from './index.ts';
 
 /**
@@ -18,6 +21,7 @@ const FILE = new URL('./goldens.json', import.meta.url);
 const goldens = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Record<string, string>>;
 
 const type = typesetterFromDisk();
+beforeAll(loadFlexbox);
 
 const ruledSamples = (shade: 'grey' | 'gray') => [
   { pages: 2 },
@@ -87,6 +91,17 @@ const SAMPLES: Record<string, object[]> = {
     { pages: 1, options: { frames: 3, caption: 'beside', ratio: '4:3' } },
   ],
   'blank 1': [{ pages: 1 }, { pages: 1, options: { border: 'double', heading: 'date' } }],
+  // Every design, and some in another look: they are as fixed as what draws them.
+  'composed 1': [
+    ...Object.keys(DESIGNS).map((design) => ({ pages: 1, options: { design } })),
+    ...Object.keys(LOOKS).flatMap((look) =>
+      ['gratitude-morning', 'hive-inspection', 'meeting'].map((design) => ({
+        pages: 1,
+        options: { design, look },
+      })),
+    ),
+    { pages: 2, options: { design: 'reflection', varied: 'What is new?\nWho came by?' } },
+  ],
   'index 1': [{ pages: 1 }, { pages: 1, options: { columns: '2', title: 'Where it is' } }],
 };
 

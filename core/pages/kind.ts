@@ -170,6 +170,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   fillSteps?(context: FillContext<Options>): Generator<void, Item>;
   /** Whether its pages are set in the typefaces of the house style: with them, they become others. */
   inHouseFaces?(options: Options): boolean;
+  /** It lays out with the flexbox engine, which is loaded for books with such pages. */
+  flexbox?: true;
   /** Its words are broken at the ends of lines: what that takes is loaded for books with such pages. */
   hyphenates?: true;
   /** Items depend on their place in the section and on how many there are, as rising levels do. */
@@ -195,7 +197,7 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   ): SectionProblem[];
   /** What is wrong with a unit that no item stands for, such as a text that does not fit its page. */
   inspectUnit?(
-    context: Pick<DrawContext<Options, Item>, 'unit' | 'part' | 'frame' | 'body' | 'options' | 'type'>,
+    context: Omit<DrawContext<Options, Item>, 'items' | 'resources' | 'book' | 'hyphenate'>,
   ): ItemProblem[];
 }
 

@@ -5,6 +5,7 @@ import { belongsTo } from './belongs-to/index.ts';
 import { blank } from './blank/index.ts';
 import { calligraphy } from './calligraphy/index.ts';
 import { comic } from './comic/index.ts';
+import { composed } from './composed/index.ts';
 import { cornell } from './cornell/index.ts';
 import { dotGrid } from './dot-grid/index.ts';
 import { frenchRuled } from './french-ruled/index.ts';
@@ -74,6 +75,7 @@ for (const kind of [
   sketch,
   blank,
   indexLines,
+  composed,
 ] as unknown as PageKind[])
   registerKind(kind);
 

@@ -1,5 +1,7 @@
 import { bodyOf, filledItem, frameOf, itemLabel, kindOf, placedItem, troublesOf } from '../../book/index.ts';
+import { houseFaces } from '../../faces/choice.ts';
 import type { ItemProblem } from '../../pages/index.ts';
+import { printedLanguage } from '../../printed-words/index.ts';
 import type { Check, Finding, PageInProof, ProofContext } from '../finding.ts';
 
 const finding = ({ severity, message }: ItemProblem, page: number, section: string): Finding => ({
@@ -39,6 +41,8 @@ export const items: Check = {
         body: bodyOf(book, page),
         options,
         type,
+        language: printedLanguage(book.recipe),
+        faces: houseFaces(book.recipe, type),
       }) ?? []),
     ].map((problem) => finding(problem, page.number, section.id));
   },

@@ -1,0 +1,299 @@
+import { type FlexBox, type FlexedBox, flexBoxes } from '../../flexbox/index.ts';
+import type { Rect } from '../../print/index.ts';
+import { blockKind } from './blocks/index.ts';
+import { type Block, eachBlock } from './design.ts';
+import { type Pen, size } from './pen.ts';
+
+/** A block at its place. */
+export interface Arranged {
+  block: Block;
+  rect: Rect;
+}
+
+export interface Arrangement {
+  placed: Arranged[];
+  /** Blocks that left, as there was no room. */
+  left: Block[];
+  /** Units that are missing even so; 0 if all that must stay fits. */
+  missing: number;
+}
+
+/** Between blocks, in units. */
+const GAP = 1;
+/** Around what stands in a frame, in units; above it besides, where it has a title. */
+const FRAME = { side: 1, top: 0.5, bottom: 1, title: 2 };
+/** Between blocks beside each other, in millimeters at 6 × 9 in. */
+const BESIDE = 5;
+
+/**
+ * Places the blocks of a page. The flexbox engine shares out widths and finds the least heights; what height is free is then
+ * shared out in whole lines and rows, so that none is cut and lines of neighboring columns meet. Blocks that need not stay
+ * leave in the order of their rank until the rest fits.
+ */
+function arrangeColumns(blocks: readonly Block[], area: Rect, pen: Pen): Arrangement {
+  if (area.width > LANDSCAPE * area.height) {
+    const [first, ...rest] = blocks;
+    const across = first?.type === 'head' || first?.type === 'prompt' ? [first] : [];
+    const below = across.length ? rest : [...blocks];
+    // Of all ways to part the blocks in two columns, the one that needs the least room.
+    const ways = below.slice(1).map((_, i) => arrangeAsIs(parted(across, below, i + 1), area, pen));
+    const cost = ({ missing, left }: Arrangement) => missing * 100 + left.length;
+    const best = ways.reduce<Arrangement | null>(
+      (one, way) => (one && cost(one) <= cost(way) ? one : way),
+      null,
+    );
+    const asIs = arrangeAsIs(blocks, area, pen);
+    return best && cost(best) < cost(asIs) ? best : asIs;
+  }
+  return arrangeAsIs(blocks, area, pen);
+}
+
+/** As `arrangeColumns`, with lines a little closer together where what must stay does not fit otherwise. */
+export function arrange(blocks: readonly Block[], area: Rect, pen: Pen): Arrangement & { pen: Pen } {
+  for (const share of CLOSER) {
+    const closer = { ...pen, unit: pen.unit * share, scale: pen.scale * share };
+    const found = arrangeColumns(blocks, area, closer);
+    if (found.missing <= 0) return { ...found, pen: closer };
+  }
+  return { ...arrangeColumns(blocks, area, pen), pen };
+}
+
+/** Shares of the pitch that are tried: at the last a hand still finds room. */
+const CLOSER = [1, 0.94, 0.88];
+
+/** So much wider than high, a page is set in two columns where that holds more. */
+const LANDSCAPE = 1.1;
+
+const PLACE = { width: 1, rank: 0 };
+const parted = (across: readonly Block[], blocks: readonly Block[], at: number): Block[] => [
+  ...across,
+  {
+    ...PLACE,
+    type: 'columns',
+    of: [
+      { ...PLACE, type: 'stack', of: blocks.slice(0, at) },
+      { ...PLACE, type: 'stack', of: blocks.slice(at) },
+    ],
+  },
+];
+
+function arrangeAsIs(blocks: readonly Block[], area: Rect, pen: Pen): Arrangement {
+  const units = Math.floor(area.height / pen.unit + 1e-6);
+  const left: Block[] = [];
+  let staying = [...blocks];
+  for (;;) {
+    const measured = measure(staying, area.width, pen);
+    const missing = measured.units - units;
+    if (missing <= 0) {
+      const placed: Arranged[] = [];
+      // What is less than a unit stays above, so that the last line stands on the lower margin.
+      place(measured, { ...area, y: area.y + area.height - units * pen.unit }, units, pen, placed);
+      return { placed, left, missing: 0 };
+    }
+    const next = lastRanked(staying);
+    if (!next) {
+      // Nothing may leave: what fits from above is drawn, and the rest is told.
+      const placed: Arranged[] = [];
+      place(measured, area, measured.units, pen, placed);
+      return {
+        placed: placed.filter(({ rect }) => rect.y + rect.height <= area.y + area.height + 1e-6),
+        left,
+        missing,
+      };
+    }
+    left.push(next);
+    staying = without(staying, next);
+  }
+}
+
+/** The block that leaves first: of the highest rank, and of those the last. */
+function lastRanked(blocks: readonly Block[]): Block | null {
+  let found: Block | null = null;
+  for (const block of eachBlock(blocks))
+    if (block.rank > 0 && block.rank >= (found?.rank ?? 1)) found = block;
+  return found;
+}
+
+/** Holders that hold nothing any more leave with what they held. */
+const without = (blocks: readonly Block[], gone: Block): Block[] =>
+  blocks.flatMap((block) => {
+    if (block === gone) return [];
+    if (!block.of) return [block];
+    const of = without(block.of, gone);
+    return of.length ? [{ ...block, of }] : [];
+  });
+
+/** A block with its width, its least height in units, and by what it grows. */
+interface Measured {
+  block: Block | null;
+  kind: 'leaf' | 'column' | 'row' | 'group';
+  x: number;
+  width: number;
+  units: number;
+  step: number;
+  /** Units that it does not grow beyond. */
+  most: number;
+  weight: number;
+  children: Measured[];
+}
+
+const flexed = (block: Block, pen: Pen): FlexBox => {
+  const grow = block.width;
+  const gap = GAP * pen.unit;
+  switch (block.type) {
+    case 'columns':
+      return { grow, row: block.of!.map((one) => flexed(one, pen)), gap: size(pen, BESIDE) };
+    case 'stack':
+      return { grow, column: block.of!.map((one) => flexed(one, pen)), gap };
+    case 'group': {
+      const side = size(pen, 3);
+      return {
+        grow,
+        column: block.of!.map((one) => flexed(one, pen)),
+        gap,
+        padding: { top: topOf(block) * pen.unit, right: side, bottom: FRAME.bottom * pen.unit, left: side },
+      };
+    }
+    default:
+      return { grow, height: (width) => blockKind(block.type).least(block, width, pen) * pen.unit };
+  }
+};
+
+const topOf = ({ title }: Block): number => (title ? FRAME.title : FRAME.top + 0.5);
+
+function measure(blocks: readonly Block[], width: number, pen: Pen): Measured {
+  const box = flexBoxes({ column: blocks.map((block) => flexed(block, pen)), gap: GAP * pen.unit }, width);
+  return column(null, blocks, box, pen);
+}
+
+function column(block: Block | null, blocks: readonly Block[], box: FlexedBox, pen: Pen): Measured {
+  const children = blocks.map((one, i) => measuredOf(one, box.children[i]!, pen));
+  const frame = block?.type === 'group' ? topOf(block) + FRAME.bottom : 0;
+  return {
+    block,
+    kind: block?.type === 'group' ? 'group' : 'column',
+    x: box.x,
+    width: box.width,
+    units:
+      children.reduce((sum, { units }) => sum + units, 0) + GAP * Math.max(0, children.length - 1) + frame,
+    ...growthOf(block, children),
+    children,
+  };
+}
+
+/** Boxes that hold others grow where one of those does, by the step that fits all. */
+function growthOf(
+  block: Block | null,
+  children: readonly Measured[],
+): Pick<Measured, 'step' | 'weight' | 'most'> {
+  const growing = children.filter(({ step }) => step > 0);
+  const weight = block?.weight ?? Math.max(0, ...growing.map((one) => one.weight));
+  return {
+    step: growing.length && weight > 0 ? Math.max(...growing.map(({ step }) => step)) : 0,
+    weight,
+    most: Infinity,
+  };
+}
+
+function measuredOf(block: Block, box: FlexedBox, pen: Pen): Measured {
+  if (block.type === 'stack' || block.type === 'group') return column(block, block.of!, box, pen);
+  if (block.type === 'columns') {
+    const children = block.of!.map((one, i) => measuredOf(one, box.children[i]!, pen));
+    return {
+      block,
+      kind: 'row',
+      x: box.x,
+      width: box.width,
+      units: Math.max(...children.map(({ units }) => units)),
+      ...growthOf(block, children),
+      children,
+    };
+  }
+  const kind = blockKind(block.type);
+  const weight = block.weight ?? 1;
+  return {
+    block,
+    kind: 'leaf',
+    x: box.x,
+    width: box.width,
+    units: kind.least(block, box.width, pen),
+    step: weight > 0 ? kind.step(block, pen) : 0,
+    most: kind.most?.(block) ?? Infinity,
+    weight,
+    children: [],
+  };
+}
+
+/** @param units height to fill, at least as many as are needed */
+function place(measured: Measured, area: Rect, units: number, pen: Pen, placed: Arranged[]): void {
+  const { block, kind, children } = measured;
+  const at = (one: Measured, y: number, height: number): Rect => ({
+    x: area.x + one.x,
+    y,
+    width: one.width,
+    height: height * pen.unit,
+  });
+  if (kind === 'leaf') {
+    placed.push({ block: block!, rect: at(measured, area.y, units) });
+    return;
+  }
+  if (kind === 'row') {
+    for (const child of children)
+      place(child, area, child.step > 0 ? grown(child, units) : child.units, pen, placed);
+    return;
+  }
+  if (kind === 'group') placed.push({ block: block!, rect: at(measured, area.y, units) });
+  const frame = kind === 'group' ? topOf(block!) + FRAME.bottom : 0;
+  const { heights, gaps } = shareOut(children, units - frame);
+  let y = area.y + (kind === 'group' ? topOf(block!) * pen.unit : 0);
+  children.forEach((child, i) => {
+    place(child, { ...area, y }, heights[i]!, pen, placed);
+    y += (heights[i]! + (gaps[i] ?? 0)) * pen.unit;
+  });
+}
+
+/** The height that a block takes of what is there: its least and whole steps. */
+const grown = ({ units, step, most }: Measured, room: number): number =>
+  step > 0 ? units + Math.floor((Math.min(room, most) - units) / step + 1e-6) * step : units;
+
+/**
+ * Shares out free units by weight in whole steps: first what each has coming rounded down, then to those that came shortest,
+ * the rest into the gaps (largest remainder, Hare and Niemeyer).
+ */
+export function shareOut(
+  children: readonly Pick<Measured, 'units' | 'step' | 'weight' | 'most'>[],
+  units: number,
+): { heights: number[]; gaps: number[] } {
+  const needed = children.reduce((sum, one) => sum + one.units, 0) + GAP * Math.max(0, children.length - 1);
+  const heights = children.map((one) => one.units);
+  const gaps = children.slice(1).map(() => GAP);
+  let free = Math.max(0, units - needed);
+  const canGrow = (i: number) =>
+    children[i]!.step > 0 && heights[i]! + children[i]!.step <= children[i]!.most;
+  // What one may not take is shared out again among the others.
+  for (;;) {
+    const growing = children.flatMap((one, i) => (canGrow(i) && one.step <= free + 1e-6 ? [i] : []));
+    if (growing.length === 0) break;
+    const all = growing.reduce((sum, i) => sum + children[i]!.weight, 0);
+    const shares = growing.map((i) => ({ i, due: (free * children[i]!.weight) / all }));
+    for (const share of shares) {
+      const { step, most } = children[share.i]!;
+      const own = Math.floor(Math.min(share.due, most - heights[share.i]!) / step + 1e-6) * step;
+      heights[share.i]! += own;
+      share.due -= own;
+      free -= own;
+    }
+    // A step more for those that came shortest.
+    for (const { i } of shares.sort((a, b) => b.due / children[b.i]!.step - a.due / children[a.i]!.step))
+      if (canGrow(i) && children[i]!.step <= free + 1e-6) {
+        heights[i]! += children[i]!.step;
+        free -= children[i]!.step;
+      }
+  }
+  // In whole units, the lower gaps first: what is written above stays together with its title.
+  for (let i = gaps.length - 1; free >= 1 && gaps.length > 0; i = (i + gaps.length - 1) % gaps.length) {
+    gaps[i]!++;
+    free--;
+  }
+  return { heights, gaps };
+}

@@ -1,0 +1,54 @@
+import * as v from 'valibot';
+import type { Rect } from '../../print/index.ts';
+import type { Mark } from '../../scene/index.ts';
+import { integerBetween, numberBetween, text } from '../../schema.ts';
+import type { Pen } from './pen.ts';
+
+/** What every block says of its place. */
+export const placeEntries = {
+  /** Share of the free height; 0 keeps its least. */
+  weight: v.optional(numberBetween(0, 20)),
+  /** Share of the width, beside others. */
+  width: v.optional(numberBetween(0.1, 20), 1),
+  /** Blocks with a higher rank leave first where there is no room; 0 never leaves. */
+  rank: v.optional(integerBetween(0, 9), 0),
+};
+
+export interface Place {
+  type: string;
+  weight?: number | undefined;
+  width: number;
+  rank: number;
+}
+
+/** A sort of block: adding one is adding a file and its line in blocks/index.ts. */
+export interface BlockKind<Block = unknown> {
+  type: string;
+  /** What it is called where it is chosen. */
+  name: string;
+  entries: v.ObjectEntries;
+  /** The least height that leaves room for handwriting, in whole units. */
+  least(block: Block, width: number, pen: Pen): number;
+  /** It grows by so many units at a time; 0 if it never does. */
+  step(block: Block, pen: Pen): number;
+  /** Units that it does not grow beyond; any number if left out. */
+  most?(block: Block): number;
+  draw(block: Block, rect: Rect, pen: Pen): Mark[];
+  /** What is too small to write in at this size, or null. */
+  tooSmall?(block: Block, rect: Rect, pen: Pen): string | null;
+}
+
+/** A sort of block with its own entries. */
+export const defineBlock = <const Entries extends v.ObjectEntries>(
+  kind: Omit<BlockKind<v.InferOutput<v.ObjectSchema<Entries, undefined>> & Place>, 'entries'> & {
+    entries: Entries;
+  },
+): BlockKind => kind as unknown as BlockKind;
+
+/** A short text of a block. */
+export const words = (max = 60) => v.optional(text(0, max), '');
+/** Several of them. */
+export const wordList = (most: number, max = 40) => v.pipe(v.array(text(1, max)), v.maxLength(most));
+
+/** Whole units that a height takes. */
+export const unitsOf = (height: number, { unit }: Pen): number => Math.ceil(height / unit - 1e-6);

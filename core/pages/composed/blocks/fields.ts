@@ -1,0 +1,105 @@
+import * as v from 'valibot';
+import { points } from '../../paper/settings.ts';
+import { defineBlock } from '../block.ts';
+import { boxed, label, rule, size, sizes } from '../pen.ts';
+import { drawField, field, iconRow, LEAST_LINE, optionsFit, shared, writingRoom } from './field.ts';
+
+const rows = v.pipe(
+  v.array(v.pipe(v.array(field), v.minLength(1), v.maxLength(6))),
+  v.minLength(1),
+  v.maxLength(12),
+);
+
+/** Height of a row, in units. */
+const ROW = 2;
+
+/** Rows of labels with lines to write on. */
+export const fields = defineBlock({
+  type: 'fields',
+  name: 'Fields on lines',
+  entries: { rows },
+  least: ({ rows: given }) => given.length * ROW,
+  step: () => 0,
+  draw: ({ rows: given }, rect, pen) =>
+    given.flatMap((row, i) =>
+      shared(row, rect, size(pen, 4)).flatMap(({ of, x, width }) =>
+        drawField(pen, of, { x, width }, rect.y + (i + 1) * ROW * pen.unit - pen.unit * 0.25),
+      ),
+    ),
+  tooSmall: ({ rows: given }, rect, pen) => {
+    for (const row of given)
+      for (const { of, width } of shared(row, rect, size(pen, 4)))
+        if (writingRoom(pen, of, width) < points(LEAST_LINE, 'mm')) return `the line behind “${of.label}”`;
+        else if (!optionsFit(pen, of, width)) return `the answers of “${of.label}”`;
+    return null;
+  },
+});
+
+const CELL = 3;
+
+/** The same as boxes, whose labels stand small in a corner. */
+export const cells = defineBlock({
+  type: 'cells',
+  name: 'Fields in boxes',
+  entries: { rows },
+  least: ({ rows: given }) => given.length * CELL,
+  step: () => 0,
+  draw: ({ rows: given }, rect, pen) => {
+    const own = sizes(pen);
+    const height = CELL * pen.unit;
+    const marks = given.flatMap((row, i) => {
+      const y = rect.y + i * height;
+      return shared(row, rect, 0).flatMap(({ of, x, width }, k) => {
+        const inset = size(pen, 1.3);
+        const baseline = y + own.small + size(pen, 0.5);
+        const middle = y + height * 0.68;
+        return [
+          ...(k > 0 ? [rule([x, y], [x, y + height], 0.75, 0.25)] : []),
+          ...label(pen, of.label, { x: x + inset, y: baseline, width: width - 2 * inset, size: own.small }),
+          ...(of.icon ? iconRow(pen, of.icon, of.count, x + inset, middle, width - 2 * inset).marks : []),
+          ...(of.options.length
+            ? drawField(
+                pen,
+                { ...of, label: '' },
+                { x: x + inset, width: width - 2 * inset },
+                middle + own.label * 0.52,
+              )
+            : []),
+          ...(of.unit
+            ? label(pen, of.unit, {
+                x: x + width - inset,
+                y: y + height - size(pen, 1.2),
+                align: 'right',
+                size: own.small,
+                width: width - 2 * inset,
+              })
+            : []),
+        ];
+      });
+    });
+    const total = { ...rect, height: given.length * height };
+    return [
+      ...marks,
+      ...given
+        .slice(1)
+        .map((_, i) =>
+          rule(
+            [rect.x, rect.y + (i + 1) * height],
+            [rect.x + rect.width, rect.y + (i + 1) * height],
+            0.75,
+            0.25,
+          ),
+        ),
+      boxed(pen, total, { weight: 0.9, gray: 0.1 }),
+    ];
+  },
+  tooSmall: ({ rows: given }, rect, pen) => {
+    for (const row of given)
+      for (const { of, width } of shared(row, rect, 0))
+        if (!of.options.length && !of.icon && width < points(LEAST_LINE, 'mm'))
+          return `the box “${of.label}”`;
+        else if (!optionsFit(pen, { ...of, label: '' }, width - size(pen, 2.6)))
+          return `the answers of “${of.label}”`;
+    return null;
+  },
+});

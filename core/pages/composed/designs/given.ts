@@ -1,0 +1,10 @@
+import type { LookId } from '../look.ts';
+
+/** A design that ships, before its blocks are read: those may leave out what has a default. */
+export interface GivenDesign {
+  name: string;
+  /** It is offered under it. */
+  family: string;
+  look: LookId;
+  blocks: readonly unknown[];
+}

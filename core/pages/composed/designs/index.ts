@@ -1,0 +1,41 @@
+import { type Design, readDesign } from '../design.ts';
+import type { LookId } from '../look.ts';
+import type { GivenDesign } from './given.ts';
+import { health } from './health.ts';
+import { home } from './home.ts';
+import { mind } from './mind.ts';
+import { nature } from './nature.ts';
+import { work } from './work.ts';
+
+const given = { ...mind, ...health, ...nature, ...home, ...work } as const;
+
+export type DesignId = keyof typeof given;
+
+/** A design that ships. */
+export interface ShippedDesign {
+  name: string;
+  /** It is offered under it. */
+  family: string;
+  look: LookId;
+  /** Read when it is first asked for: fifty of them take their time. */
+  readonly design: Design;
+}
+
+/** All designs that ship, each made of blocks alone. */
+export const DESIGNS = Object.fromEntries(
+  Object.entries(given as Record<string, GivenDesign>).map(([id, { name, family, look, blocks }]) => {
+    let read: Design | undefined;
+    return [
+      id,
+      {
+        name,
+        family,
+        look,
+        get design() {
+          read ??= readDesign({ name, blocks });
+          return read;
+        },
+      } satisfies ShippedDesign,
+    ];
+  }),
+) as unknown as Record<DesignId, ShippedDesign>;
