@@ -5,6 +5,13 @@ import { Choice } from './choice.tsx';
 import { ColorField } from './color-field.tsx';
 import { LiveTextField } from './live-text-field.tsx';
 import { NumberField } from './number-field.tsx';
+import { SelectField } from './select-field.tsx';
+
+/** A few short words stand beside each other in the panel; more of them, or longer ones, are shown when they are asked for. */
+const MOST_IN_VIEW = { choices: 5, letters: 34 };
+const fitsInView = (choices: readonly { label: string }[]): boolean =>
+  choices.length <= MOST_IN_VIEW.choices &&
+  choices.reduce((sum, { label }) => sum + label.length, 0) <= MOST_IN_VIEW.letters;
 
 /** One option, asked for as its schema says. */
 export function OptionField({
@@ -17,10 +24,10 @@ export function OptionField({
   onChange: (value: unknown) => string | null;
 }) {
   switch (field.control) {
-    case 'choice':
-      return (
-        <Choice label={field.label} value={value as string} choices={field.choices} onChange={onChange} />
-      );
+    case 'choice': {
+      const shared = { label: field.label, value: value as string, choices: field.choices, onChange };
+      return fitsInView(field.choices) ? <Choice {...shared} /> : <SelectField {...shared} />;
+    }
     case 'number':
       return (
         <NumberField

@@ -1,7 +1,22 @@
 import { useEffect, useState } from 'react';
+import type { Recipe } from '#core/book/recipe.ts';
 import { useBookStore } from '../book/store.ts';
 import { PageDrawer } from './page-drawer.ts';
 import { drawingInView, renderers } from './renderers.ts';
+
+/** A drawer that shares out pages among the workers. */
+const newDrawer = (): PageDrawer =>
+  new PageDrawer(async ({ recipe, width: pixels }, pages, seen) => {
+    const hands = renderers(recipe);
+    // A page goes to the same worker again, which knows its puzzle.
+    const drawn = Promise.all(
+      hands.map((renderer, i) => {
+        const share = pages.filter((page) => page % hands.length === i);
+        return share.length ? renderer.pages(share, pixels) : [];
+      }),
+    );
+    return (await (seen ? drawingInView(drawn) : drawn)).flat();
+  });
 
 /**
  * Drawings of the pages asked for, made in the workers from the recipe as it is now and after every change of it.
@@ -16,17 +31,7 @@ export function usePages(
 ): PageDrawer {
   const store = useBookStore();
   const [drawer] = useState(() => {
-    const made = new PageDrawer(async ({ recipe, width: pixels }, pages, seen) => {
-      const hands = renderers(recipe);
-      // A page goes to the same worker again, which knows its puzzle.
-      const drawn = Promise.all(
-        hands.map((renderer, i) => {
-          const share = pages.filter((page) => page % hands.length === i);
-          return share.length ? renderer.pages(share, pixels) : [];
-        }),
-      );
-      return (await (seen ? drawingInView(drawn) : drawn)).flat();
-    });
+    const made = newDrawer();
     // What is ahead can be begun while the rest of the screen is still being put together.
     if (typeof window !== 'undefined')
       made.want({ recipe: store.getState().value, width, inView: [], ahead });
@@ -45,5 +50,15 @@ export function usePages(
     });
   }, [drawer, asked, later, width, store]);
   useEffect(() => () => drawer.want(null), [drawer]);
+  return drawer;
+}
+
+/** As usePages, for pages of a book that is not the open one. @param recipe the same object as long as it says the same */
+export function usePagesOf(recipe: Recipe, inView: readonly number[], width: number): PageDrawer {
+  const [drawer] = useState(newDrawer);
+  useEffect(() => {
+    drawer.want({ recipe, width, inView, ahead: [] });
+    return () => drawer.want(null);
+  }, [drawer, recipe, inView, width]);
   return drawer;
 }

@@ -5,7 +5,15 @@ import { type Field, fieldsOf } from '../settings.ts';
 import { languageName } from '../text/language-name.ts';
 import { parseLength, showSize } from '../units.ts';
 import type { Recipe } from './recipe.ts';
-import { type Entry, isGroup, kindOf, type Section, type Solutions, sectionsOf } from './sections.ts';
+import {
+  type Entry,
+  isGroup,
+  kindOf,
+  type Section,
+  type Solutions,
+  sectionName,
+  sectionsOf,
+} from './sections.ts';
 
 /** The most letters of a text that are quoted. */
 const QUOTED = 40;
@@ -133,7 +141,7 @@ function styleChanges({ style: before }: Recipe, { style: after }: Recipe): stri
 function sectionChanges(before: Recipe, after: Recipe): string[] {
   const all = ({ sections }: Recipe) => new Map(sectionsOf(sections).map((section) => [section.id, section]));
   const [was, now] = [all(before), all(after)];
-  const name = (section: Section) => kindOf(section).name;
+  const name = sectionName;
   const added = [...now.values()].filter(({ id }) => !was.has(id));
   const removed = [...was.values()].filter(({ id }) => !now.has(id));
   const stayed = [...now.values()].filter(({ id }) => was.has(id));

@@ -14,14 +14,19 @@ import { faceNeeds } from './typefaces.ts';
 const sectionId = customAlphabet('abcdefghijkmnpqrstuvwxyz23456789', 6);
 
 /** Changes to a recipe. Each gives a new recipe and leaves the old one as it is, so that undo is keeping the old. */
-export function addSection(recipe: Recipe, kind: PageKind, at = recipe.sections.length): Recipe {
+export function addSection(
+  recipe: Recipe,
+  kind: PageKind,
+  at = recipe.sections.length,
+  options: Record<string, unknown> = {},
+): Recipe {
   const count =
     kind.extent === 'pages'
       ? { pages: kind.defaultCount }
       : kind.extent === 'items'
         ? { items: kind.defaultCount }
         : {};
-  const drafted = { id: sectionId(), kind: kind.id, ...count };
+  const drafted = { id: sectionId(), kind: kind.id, options, ...count };
   const read = readRecipe({
     ...recipe,
     sections: [...recipe.sections.slice(0, at), drafted, ...recipe.sections.slice(at)],

@@ -54,6 +54,12 @@ export interface Group {
 /** One place in the running order. */
 export type Entry = Section | Group;
 
+/** What a section is called in lists: as its kind, or as what it makes of it. */
+export const sectionName = (section: Section): string => {
+  const kind = kindOf(section);
+  return kind.called?.(section.options) ?? kind.name;
+};
+
 export const isGroup = (entry: Entry): entry is Group => 'group' in entry;
 
 /** All sections of a running order, those in groups included, in order. */

@@ -143,6 +143,12 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   name: string;
   /** What it is for, in a few words, where pages are added. */
   purpose: string;
+  /** What a section of it is called, where that depends on its options; otherwise by its name. */
+  called?(options: Options): string;
+  /** It is offered among those of its family. */
+  family: string;
+  /** Ways in which it is offered; once, as it comes, if left out. */
+  samples?: readonly PageSample[];
   /**
    * What a section says of its length. `single`: nothing, it is one unit; `pages`: how many; `items`: how many items;
    * `derived`: nothing, it follows from the options.
@@ -199,6 +205,18 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   inspectUnit?(
     context: Omit<DrawContext<Options, Item>, 'items' | 'resources' | 'book' | 'hyphenate'>,
   ): ItemProblem[];
+}
+
+/** A way in which a kind is offered where pages are added. */
+export interface PageSample {
+  name: string;
+  /** Those of the kind if left out. */
+  purpose?: string;
+  family?: string;
+  /** What a section begins with that is added so. */
+  options?: Record<string, unknown>;
+  /** Set besides where its small page is drawn: a section begins without. */
+  shown?: Record<string, unknown>;
 }
 
 /** Whether a kind makes items. */

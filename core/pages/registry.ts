@@ -47,6 +47,10 @@ function incomplete(kind: PageKind): string | null {
   } catch (error) {
     return `has an option that cannot be asked for: ${(error as Error).message}`;
   }
+  for (const { name, options, shown } of kind.samples ?? []) {
+    const read = v.safeParse(kind.options, { ...options, ...shown });
+    if (!read.success) return `has a sample “${name}” that is none: ${read.issues[0].message}`;
+  }
   const hasItems = kind.extent === 'items';
   if (hasItems && !(makesItems(kind) && kind.itemName))
     return 'has items, but does not say how they are made or called';

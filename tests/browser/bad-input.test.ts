@@ -72,7 +72,7 @@ test('impossible values are answered and change nothing', async ({ page }) => {
 test('a word longer than the grid, with where and what to do', async ({ page }) => {
   await emptyBook(page);
   await page.getByRole('button', { name: 'Add pages' }).click();
-  await page.getByRole('menuitem', { name: /Word search/ }).click();
+  await page.getByRole('button', { name: 'Word search', exact: true }).dblclick();
   await page.getByRole('button', { name: /Edit word list/ }).click();
   await page
     .getByLabel('Words', { exact: true })
@@ -112,7 +112,7 @@ test('a finding leads to the very field', async ({ page }) => {
 test('a CSV in UTF-16 with semicolons, and a file that is no text', async ({ page }) => {
   await emptyBook(page);
   await page.getByRole('button', { name: 'Add pages' }).click();
-  await page.getByRole('menuitem', { name: /Word search/ }).click();
+  await page.getByRole('button', { name: 'Word search', exact: true }).dblclick();
   await page.getByRole('button', { name: /Edit word list/ }).click();
   const utf16 = Buffer.from(
     '\uFEFFtitle;word\r\nRuche;abeille\r\nRuche;bruyère\r\nCiel;étoile\r\n',
@@ -151,7 +151,7 @@ test.describe('a file that is refused', () => {
       buffer: Buffer.from(JSON.stringify(recipe)),
     });
     await expect(
-      page.getByText(/sections\.0\.options\.rulling is not a known key\. Allowed: ruling, heading/),
+      page.getByText(/sections\.0\.options\.rulling is not a known key\. Allowed: ruling, pitch/),
     ).toBeVisible();
   });
 });

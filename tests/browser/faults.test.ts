@@ -123,7 +123,7 @@ test('another press sees nothing of this one', async ({ page, browser }) => {
   await expect(needs).toContainText('it has 2, and Wrenfair prints 24 or more');
   await expect(needs).toContainText('a title, a description for the shop, a price');
   await stranger.getByRole('button', { name: /Add pages/ }).click();
-  await stranger.getByRole('menuitem', { name: /^Word search/ }).click();
+  await stranger.getByRole('button', { name: 'Word search', exact: true }).dblclick();
   await expect(needs).toBeHidden();
   await stranger.getByRole('combobox', { name: 'Words', exact: true }).click();
   await stranger.getByRole('option', { name: /^Garden/ }).click();

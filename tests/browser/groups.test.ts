@@ -55,8 +55,9 @@ test('alternating pages are shown, counted, set and taken out again', async ({ p
   await settings.getByRole('button', { name: 'Next puzzle' }).click();
   await expect(settings.getByText('page 3', { exact: true })).toBeVisible();
   await order.getByRole('button', { name: 'Ruled pages', exact: true }).click();
-  await settings.getByRole('button', { name: 'Wide' }).click();
-  await expect(settings.getByRole('button', { name: 'Wide' })).toHaveAttribute('aria-pressed', 'true');
+  await settings.getByRole('combobox', { name: 'Ruling', exact: true }).click();
+  await page.getByRole('option', { name: 'Wide' }).click();
+  await expect(settings.getByRole('combobox', { name: 'Ruling', exact: true })).toHaveText('Wide');
 
   await order.getByRole('button', { name: /Alternating pages.*22 rounds/ }).press('Delete');
   const needs = page.getByRole('region', { name: 'What this book still needs' });

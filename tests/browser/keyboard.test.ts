@@ -25,8 +25,8 @@ test('steps four to nine by keyboard alone', async ({ page }) => {
   // Running order: add, move, undo, redo, remove.
   await tabTo(page, /Add pages/);
   await page.keyboard.press('Enter');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('dialog', { name: 'Add pages' }).getByLabel('Find')).toBeFocused();
+  await page.keyboard.type('word search');
   await page.keyboard.press('Enter');
   await expect(sections(page)).toHaveCount(3);
   await tabTo(page, /^Word search/);

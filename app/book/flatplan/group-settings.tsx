@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { changeGroup, partGroup } from '#core/book/edit.ts';
-import { type Group, kindOf } from '#core/book/sections.ts';
+import { type Group, sectionName } from '#core/book/sections.ts';
 import { Choice } from '../../parts/choice.tsx';
 import { NumberField } from '../../parts/number-field.tsx';
 import { useBook } from '../store.ts';
@@ -27,7 +27,7 @@ export function GroupSettings({ entry }: { entry: Group }) {
       <Typography variant="h2">Alternating pages</Typography>
       <Box component="ol" sx={{ pl: 5, mb: 3 }}>
         {members.map((member) => (
-          <li key={member.id}>{kindOf(member).name}</li>
+          <li key={member.id}>{sectionName(member)}</li>
         ))}
       </Box>
       <Stack spacing={3.5}>

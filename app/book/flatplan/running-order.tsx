@@ -11,21 +11,21 @@ import { useSortable } from '@dnd-kit/react/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import ListItemText from '@mui/material/ListItemText';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { Plus, X } from 'lucide-react';
 import { type KeyboardEvent, useState } from 'react';
 import { addSection, moveSection, removeSection } from '#core/book/edit.ts';
+import type { GalleryEntry } from '#core/book/gallery.ts';
 import type { PlannedRun } from '#core/book/plan.ts';
-import { type Entry, isGroup, kindOf, type Section, sectionIn } from '#core/book/sections.ts';
+import type { Recipe } from '#core/book/recipe.ts';
+import { type Entry, isGroup, type Section, sectionIn, sectionName } from '#core/book/sections.ts';
 import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { pageNonce } from '../../emotion.ts';
 import { type Shortcut, useCommand, useListedKeys } from '../../parts/shortcuts.tsx';
 import { PIGMENTS } from '../../theme.ts';
 import { useOpenBook } from '../open-book.tsx';
-import { useBook } from '../store.ts';
+import { useBook, useBookStore } from '../store.ts';
+import { AddPagesDialog } from './add-pages-dialog.tsx';
 
 const pagesOf = ({ first, last }: PlannedRun) => (first === last ? `p. ${first}` : `p. ${first}–${last}`);
 
@@ -40,7 +40,7 @@ export const pigmentOf = (sections: readonly Entry[], id: string | null): string
     ) % PIGMENTS.length
   ]!;
 
-const nameOf = (entry: Entry): string => (isGroup(entry) ? 'Alternating pages' : kindOf(entry).name);
+const nameOf = (entry: Entry): string => (isGroup(entry) ? 'Alternating pages' : sectionName(entry));
 
 interface RowProps {
   section: Entry;
@@ -160,7 +160,7 @@ function Member({ member, chosen, onChoose }: { member: Section; chosen: boolean
       onClick={onChoose}
       sx={{ ...PLAIN_BUTTON, display: 'block', width: '100%', pl: 3, fontWeight: chosen ? 700 : 400 }}
     >
-      {kindOf(member).name}
+      {sectionName(member)}
     </Box>
   );
 }
@@ -172,8 +172,16 @@ const ORDER_KEYS: Shortcut[] = [
   { keys: 'delete', does: 'Remove the section', group },
 ];
 
-function AddCommand({ kind, add }: { kind: PageKind; add: (kind: PageKind) => void }) {
-  useCommand({ does: `Add ${kind.name.toLowerCase()}`, group: 'Running order' }, () => add(kind));
+function AddCommand({
+  kind,
+  add,
+}: {
+  kind: PageKind;
+  add: (entries: { kind: PageKind; options: Record<string, unknown> }[]) => void;
+}) {
+  useCommand({ does: `Add ${kind.name.toLowerCase()}`, group: 'Running order' }, () =>
+    add([{ kind, options: {} }]),
+  );
   return null;
 }
 
@@ -190,7 +198,9 @@ export function RunningOrder({
 }) {
   const sections = useBook((state) => state.value.sections);
   const edit = useBook((state) => state.edit);
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  /** The book as it was when pages were to be added; null while they are not. */
+  const [opened, setOpened] = useState<Recipe | null>(null);
+  const store = useBookStore();
   const [told, setTold] = useState('');
   useListedKeys(ORDER_KEYS);
 
@@ -241,12 +251,16 @@ export function RunningOrder({
         canceled ? `${called(source?.id)} left where it was.` : `${called(source?.id)} put down.`,
     },
   });
-  const add = (kind: PageKind) => {
-    setAnchor(null);
+  /** One edit, so that one undo takes all of them away again. */
+  const add = (entries: readonly Pick<GalleryEntry, 'kind' | 'options'>[]) => {
+    setOpened(null);
     const at = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
     let added = '';
     const refused = edit((recipe) => {
-      const grown = addSection(recipe, kind, at);
+      const grown = entries.reduce(
+        (so, { kind, options }, i) => addSection(so, kind, at + i, options),
+        recipe,
+      );
       added = grown.sections[at]!.id;
       return grown;
     });
@@ -298,21 +312,15 @@ export function RunningOrder({
       <Button
         sx={{ m: 2 }}
         startIcon={<Plus size={16} />}
-        onClick={(event) => setAnchor(event.currentTarget)}
-        aria-haspopup="menu"
+        onClick={() => setOpened(store.getState().value)}
+        aria-haspopup="dialog"
       >
         Add pages
       </Button>
       {pageKinds().map((kind) => (
         <AddCommand key={kind.id} kind={kind} add={add} />
       ))}
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {pageKinds().map((kind) => (
-          <MenuItem key={kind.id} onClick={() => add(kind)}>
-            <ListItemText primary={kind.name} secondary={kind.purpose} />
-          </MenuItem>
-        ))}
-      </Menu>
+      {opened && <AddPagesDialog recipe={opened} onAdd={add} onClose={() => setOpened(null)} />}
       <Box
         role="status"
         sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}

@@ -5,10 +5,11 @@ import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import type { ComponentType } from 'react';
 import { alternate, changeSection, newerVersion, takeNewerVersion } from '#core/book/edit.ts';
-import { isGroup, kindOf, type Section, sectionIn } from '#core/book/sections.ts';
+import { isGroup, kindOf, type Section, sectionIn, sectionName } from '#core/book/sections.ts';
 import { NumberField } from '../../parts/number-field.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
 import { useBook } from '../store.ts';
+import { DesignField } from './design-field.tsx';
 import { GroupSettings } from './group-settings.tsx';
 import { ItemPanel } from './item-panel.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
@@ -18,7 +19,7 @@ import { WordsField } from './words-field.tsx';
 const CONTROLS: Record<
   string,
   ComponentType<{ section: Section; label: string; onChange: (value: unknown) => string | null }>
-> = { words: WordsField };
+> = { words: WordsField, design: DesignField };
 
 /** The settings of the chosen section. Each acts at once. */
 export function SectionSettings({
@@ -72,7 +73,7 @@ function OneSection({
   return (
     <>
       <Typography variant="h2" sx={{ mb: 3 }}>
-        {kind.name}
+        {sectionName(section)}
       </Typography>
       {newer && (
         <Alert severity="info" variant="outlined">
@@ -123,7 +124,7 @@ function OneSection({
         )}
         {next && (
           <Button variant="outlined" onClick={() => edit((recipe) => alternate(recipe, section.id))}>
-            Alternate with the next: {isGroup(next) ? 'alternating pages' : kindOf(next).name.toLowerCase()}
+            Alternate with the next: {isGroup(next) ? 'alternating pages' : sectionName(next).toLowerCase()}
           </Button>
         )}
         {extent === 'items' && Object.keys(section.pins ?? {}).length > 0 && (

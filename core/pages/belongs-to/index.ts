@@ -81,6 +81,7 @@ export const belongsTo = defineKind({
     },
   ],
   name: 'Belongs to',
+  family: 'Front and back matter',
   purpose: 'A frame with a line for the owner’s name.',
   extent: 'single',
   defaultCount: 1,

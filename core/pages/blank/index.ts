@@ -36,7 +36,9 @@ function draw(context: DrawContext<BlankOptions, never>): Mark[] {
 export const blank = definePaper<BlankOptions>({
   id: 'blank',
   name: 'Blank pages',
+  family: 'Drawing',
   purpose: 'Nothing, or a border to draw in.',
+  samples: [{ name: 'Blank pages' }, { name: 'Bordered pages', options: { border: 'double' } }],
   options,
   units: (count, chosen) => headedUnits(count, chosen, 'blank'),
   draw,

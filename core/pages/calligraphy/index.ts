@@ -122,7 +122,15 @@ function ladder(x: number, { top, bottom }: Row, nib: number, look: CalligraphyO
 export const calligraphy = definePaper<CalligraphyOptions>({
   id: 'calligraphy',
   name: 'Calligraphy guides',
+  family: 'Learning to write',
   purpose: 'Rows by nib widths, with slant lines and a nib ladder.',
+  samples: [
+    { name: 'Calligraphy, broad nib' },
+    {
+      name: 'Calligraphy, pointed nib',
+      options: { nib: 1, xHeight: 4, ascender: 5, descender: 5, slant: 55 },
+    },
+  ],
   options,
   draw,
   fits: ({ body, options: chosen }) => ({ count: rowsOf(inside(body), chosen).length, of: 'row' }),

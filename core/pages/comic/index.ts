@@ -130,7 +130,13 @@ function draw({ body, frame, options: chosen, unit }: DrawContext<ComicOptions, 
 export const comic = definePaper<ComicOptions>({
   id: 'comic',
   name: 'Comic panels',
+  family: 'Drawing',
   purpose: 'Twenty arrangements of panels to draw a story in.',
+  samples: [
+    { name: 'Comic panels, all in turn', shown: { arrangement: 'mixed' } },
+    { name: 'Comic, six panels', options: { arrangement: 'six' } },
+    { name: 'Comic, slanted panels', options: { arrangement: 'action' } },
+  ],
   options,
   units: (count, { arrangement }) =>
     Array.from({ length: count }, (_, i) => {

@@ -105,6 +105,7 @@ function filledWith(area: Rect, pitch: number, chosen: CornellOptions): Mark[] {
 export const cornell = definePaper<CornellOptions>({
   id: 'cornell',
   name: 'Cornell notes',
+  family: 'Writing',
   purpose: 'Notes with a cue column and a summary.',
   options,
   units: (count, chosen) => headedUnits(count, chosen, 'notes'),

@@ -46,6 +46,7 @@ function draw({ body, frame, options: chosen }: DrawContext<DotOptions, never>):
 export const dotGrid = definePaper<DotOptions>({
   id: 'dot-grid',
   name: 'Dot grid',
+  family: 'Grids',
   purpose: 'Dots for journals and drawings.',
   options,
   draw,

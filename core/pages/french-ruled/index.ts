@@ -81,6 +81,7 @@ function draw(context: DrawContext<FrenchOptions, never>): Mark[] {
 export const frenchRuled = definePaper<FrenchOptions>({
   id: 'french-ruled',
   name: 'French ruling',
+  family: 'Writing',
   purpose: 'Squares of 8 mm with lines every 2 mm and a margin.',
   options,
   units: (count, chosen) => headedUnits(count, chosen, 'squares'),

@@ -178,7 +178,15 @@ function logarithmic({ body, options: chosen }: DrawContext<GraphOptions, never>
 export const graph = definePaper<GraphOptions>({
   id: 'graph',
   name: 'Graph paper',
+  family: 'Grids',
   purpose: 'Squares, engineering, polar and logarithmic grids.',
+  samples: [
+    { name: 'Graph paper' },
+    { name: 'Engineering paper', options: { cell: '1/5in', heavyEvery: '5' } },
+    { name: 'Polar paper', options: { grid: 'polar', heavyEvery: '5' } },
+    { name: 'Semi-logarithmic paper', options: { grid: 'semi-log' } },
+    { name: 'Logarithmic paper', options: { grid: 'log-log' } },
+  ],
   options,
   draw: (context) =>
     context.options.grid === 'square'

@@ -95,7 +95,12 @@ function draw(context: DrawContext<HandwritingOptions, never>): Mark[] {
 export const handwriting = definePaper<HandwritingOptions>({
   id: 'handwriting',
   name: 'Handwriting lines',
+  family: 'Learning to write',
   purpose: 'Top, middle and base lines to learn to write on.',
+  samples: [
+    { name: 'Handwriting lines' },
+    { name: 'Handwriting lines with a picture box', options: { picture: 'third', height: '3/4in' } },
+  ],
   options,
   units: (count, chosen) => headedUnits(count, chosen, 'lines'),
   draw,

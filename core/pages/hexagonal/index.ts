@@ -144,7 +144,9 @@ function draw(context: DrawContext<HexagonalOptions, never>): Mark[] {
 export const hexagonal = definePaper<HexagonalOptions>({
   id: 'hexagonal',
   name: 'Hexagonal grid',
+  family: 'Grids',
   purpose: 'Hexagons for maps, molecules and patterns.',
+  samples: [{ name: 'Small hexagons' }, { name: 'Large hexagons', options: { size: 'large', top: 'flat' } }],
   options,
   draw,
   fits: (context) => ({ count: layoutOf(context, false).middles.length, of: 'hexagon' }),

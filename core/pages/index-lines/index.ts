@@ -82,6 +82,7 @@ function draw({
 export const indexLines = definePaper<IndexOptions>({
   id: 'index',
   name: 'Index to fill in',
+  family: 'Writing',
   purpose: 'Topics and page numbers, written by the owner.',
   options,
   inHouseFaces: () => true,

@@ -95,7 +95,9 @@ function clipped(path: PathBuilder, { x, y, width, height }: Rect, start: number
 export const isometric = definePaper<IsometricOptions>({
   id: 'isometric',
   name: 'Isometric grid',
+  family: 'Grids',
   purpose: 'Triangles for drawing in three dimensions.',
+  samples: [{ name: 'Isometric grid' }, { name: 'Isometric dots', options: { marks: 'dots' } }],
   options,
   draw,
   fits: ({ body, options: chosen }) => ({ count: cellsIn(body, sideOf(chosen)).columns, of: 'triangle' }),

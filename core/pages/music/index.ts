@@ -133,7 +133,16 @@ function chords(system: System, x: number, width: number, chosen: MusicOptions):
 export const music = definePaper<MusicOptions>({
   id: 'music',
   name: 'Music paper',
+  family: 'Music',
   purpose: 'Staves and tablature, with clefs, bars, chord boxes and lines for words.',
+  samples: [
+    { name: 'Music paper' },
+    { name: 'Treble clef', options: { clef: 'treble', bars: 4, heading: 'title and date' } },
+    { name: 'Grand staff', options: { clef: 'grand', bars: 4 } },
+    { name: 'Voice and piano', options: { clef: 'voice-and-piano', lyrics: true, staves: 9 } },
+    { name: 'Guitar tablature', options: { clef: 'guitar-tab', bars: 4, chords: 'names', staves: 8 } },
+    { name: 'Ukulele tablature', options: { clef: 'ukulele-tab', bars: 3, chords: 'ukulele', staves: 6 } },
+  ],
   options,
   inHouseFaces: ({ heading, clef: chosen }) =>
     heading !== 'none' || SYSTEMS[chosen].some((kind: StaffKind) => STRINGS[kind]),

@@ -14,10 +14,11 @@ type PaperRoom<Options> = Pick<DrawContext<Options, never>, 'frame' | 'body' | '
 
 /** What a paper says of itself; a count of pages, alike unless it lays them out itself, and the rest are the same for all. */
 export interface Paper<Options>
-  extends Partial<Pick<PageKind<Options>, 'version' | 'earlier' | 'inHouseFaces'>> {
+  extends Partial<Pick<PageKind<Options>, 'version' | 'earlier' | 'inHouseFaces' | 'samples'>> {
   id: string;
   name: string;
   purpose: string;
+  family: string;
   options: v.GenericSchema<unknown, Options>;
   units?(count: number, options: Options): readonly Unit[];
   draw(context: DrawContext<Options, never>): Mark[];

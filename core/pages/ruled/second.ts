@@ -79,6 +79,7 @@ export const second = defineKind({
   id: 'ruled',
   version: 2,
   name: 'Ruled pages',
+  family: 'Writing',
   purpose: 'Lines to write on, wide, college or narrow.',
   extent: 'pages',
   defaultCount: 24,

@@ -117,7 +117,13 @@ function draw(context: DrawContext<SketchOptions, never>): Mark[] {
 export const sketch = definePaper<SketchOptions>({
   id: 'sketch',
   name: 'Sketch frames',
+  family: 'Drawing',
   purpose: 'Frames to draw in with captions, one large or a storyboard.',
+  samples: [
+    { name: 'Sketch frame' },
+    { name: 'Storyboard', options: { frames: 6, columns: 2, ratio: '16:9', lines: 3, numbers: true } },
+    { name: 'Frames with notes', options: { frames: 3, ratio: '4:3', caption: 'beside' } },
+  ],
   options,
   units: (count, chosen) => headedUnits(count, chosen, 'frames'),
   draw,

@@ -17,6 +17,7 @@ export type TitlePageOptions = v.InferOutput<typeof options>;
 const titled = {
   id: 'title-page',
   name: 'Title page',
+  family: 'Front and back matter',
   purpose: 'Title, subtitle, pen name and imprint, from the book.',
   extent: 'single',
   defaultCount: 1,

@@ -14,11 +14,20 @@ import { inspectWordLists } from './lists.ts';
 import { pinSchema, type WordSearchOptions, wordSearchOptions } from './options.ts';
 import { drawWordSearchSolution } from './solution.ts';
 
+/** Of the small page by which it is offered. */
+const SHOWN_WORDS = 'swarm propolis drone nectar skep waggle brood queen pollen smoker comb forager'.split(
+  ' ',
+);
+
 /** What every version says of itself. */
 const searched = {
   id: 'word-search',
   name: 'Word search',
   purpose: 'Words hidden in a grid of letters, with solutions.',
+  family: 'Puzzles',
+  samples: [
+    { name: 'Word search', shown: { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] } } },
+  ],
   extent: 'items',
   defaultCount: 20,
   numbered: true,

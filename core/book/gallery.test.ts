@@ -1,0 +1,63 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
+import { loadFlexbox } from '../flexbox/index.ts';
+import { pageKinds } from '../pages/index.ts';
+import { recipeOf } from './book.sample.ts';
+import { findInGallery, gallery, galleryBook } from './gallery.ts';
+import { addSection, bookFrom, drawPage } from './index.ts';
+
+const type = typesetterFromDisk();
+beforeAll(loadFlexbox);
+
+describe('what is offered where pages are added', () => {
+  const entries = gallery();
+
+  it('has every kind, each entry with a name of its own, families together', () => {
+    expect(new Set(entries.map(({ kind }) => kind.id))).toEqual(new Set(pageKinds().map(({ id }) => id)));
+    expect(new Set(entries.map(({ name }) => name)).size).toBe(entries.length);
+    const families = entries.map(({ family }) => family);
+    const changes = families.filter((family, i) => family !== families[i - 1]);
+    expect(changes).toHaveLength(new Set(families).size);
+  });
+
+  it('is found by words of its name, purpose or family, in any case and order', () => {
+    const names = (typed: string) => findInGallery(entries, typed).map(({ name }) => name);
+    expect(names('HIVE')).toEqual(['Hive inspection']);
+    expect(names('staff grand')).toEqual(['Grand staff']);
+    expect(names('')).toHaveLength(entries.length);
+    expect(names('no such page')).toEqual([]);
+  });
+
+  it.each([
+    ['6in', '9in'],
+    ['8.25in', '6in'],
+  ])('is drawn on the trim of the book, %s × %s: each a page with ink on it', (width, height) => {
+    const { recipe, pages } = galleryBook(
+      recipeOf([{ id: 'r', kind: 'ruled', pages: 4 }], {
+        quill: 4,
+        print: { service: 'wrenfair', trim: { width, height } },
+      }),
+      entries,
+    );
+    const book = bookFrom(recipe);
+    expect(new Set(pages).size).toBe(entries.length);
+    entries.forEach(({ id, name }, i) => {
+      const page = book.plan.pages[pages[i]! - 1]!;
+      expect(page.section).toBe(id);
+      const marks = drawPage(book, page.number, type).layers[0]!.marks;
+      if (name !== 'Blank pages') expect(marks.length, name).toBeGreaterThan(0);
+    });
+  });
+
+  it('goes into a book as it is offered, without what is only shown', () => {
+    const book = recipeOf([{ id: 'r', kind: 'ruled', pages: 4 }]);
+    for (const { kind, options, name } of entries) {
+      const [, added] = addSection(book, kind, 1, options).sections as { options: Record<string, unknown> }[];
+      expect(added!.options, name).toMatchObject(options);
+    }
+    const search = entries.find(({ kind }) => kind.id === 'word-search')!;
+    expect(addSection(book, search.kind, 1, search.options).sections[1]).toMatchObject({
+      options: { words: { lists: [] } },
+    });
+  });
+});

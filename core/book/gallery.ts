@@ -1,0 +1,72 @@
+import * as v from 'valibot';
+import { type PageKind, pageKinds } from '../pages/index.ts';
+import { bookFrom } from './book.ts';
+import type { Recipe } from './recipe.ts';
+import type { Section } from './sections.ts';
+
+/** A kind of page as it is offered: with some of its options set. */
+export interface GalleryEntry {
+  id: string;
+  kind: PageKind;
+  name: string;
+  purpose: string;
+  family: string;
+  /** What a section that is added begins with; the rest are defaults. */
+  options: Record<string, unknown>;
+  /** Besides, for its picture alone. */
+  shown: Record<string, unknown>;
+}
+
+/** All that is offered where pages are added, the same family together, in the order of the kinds. */
+export function gallery(): GalleryEntry[] {
+  const all = pageKinds().flatMap((kind) =>
+    (kind.samples ?? [{ name: kind.name }]).map(
+      (sample, i): GalleryEntry => ({
+        id: `${kind.id}-${i}`,
+        kind,
+        name: sample.name,
+        purpose: sample.purpose ?? kind.purpose,
+        family: sample.family ?? kind.family,
+        options: sample.options ?? {},
+        shown: sample.shown ?? {},
+      }),
+    ),
+  );
+  const families = [...new Set(all.map(({ family }) => family))];
+  return families.flatMap((family) => all.filter((one) => one.family === family));
+}
+
+/** Those whose name, purpose, kind or family has all the words that were typed. */
+export function findInGallery(entries: readonly GalleryEntry[], typed: string): GalleryEntry[] {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  return entries.filter(({ name, purpose, family, kind }) => {
+    const said = `${name} ${purpose} ${family} ${kind.name}`.toLowerCase();
+    return words.every((word) => said.includes(word));
+  });
+}
+
+/**
+ * A book of samples in the print and style of another, to be drawn as its pages would look.
+ * @returns the page of each sample, in their order
+ */
+export function galleryBook(
+  recipe: Recipe,
+  entries: readonly GalleryEntry[],
+): { recipe: Recipe; pages: number[] } {
+  const sections = entries.map(
+    ({ id, kind, options, shown }): Section => ({
+      id,
+      kind: kind.id,
+      version: kind.version,
+      options: v.parse(kind.options, { ...options, ...shown }) as Record<string, unknown>,
+      ...(kind.extent === 'pages' ? { pages: 1 } : {}),
+      ...(kind.extent === 'items' ? { items: kind.itemsPerUnit?.({}) ?? 1, rolls: {}, pins: {} } : {}),
+    }),
+  );
+  const samples: Recipe = { ...recipe, sections };
+  const { runs } = bookFrom(samples).plan;
+  const first = new Map(
+    runs.flatMap(({ section, role, first: page }) => (role === 'body' ? [[section, page]] : [])),
+  );
+  return { recipe: samples, pages: entries.map(({ id }) => first.get(id) ?? 0) };
+}

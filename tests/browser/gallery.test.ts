@@ -1,0 +1,48 @@
+import { emptyBook, expect, inkOf, sections, test, ticket } from './quill.ts';
+
+test('pages are chosen from small pages of the book’s own trim, several at once, and taken back with one undo', async ({
+  page,
+}) => {
+  await emptyBook(page);
+  await expect(sections(page)).toHaveCount(2);
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Add pages' });
+
+  // Every small page is drawn.
+  const hive = dialog.getByRole('img', { name: 'A page of Hive inspection' });
+  await hive.scrollIntoViewIfNeeded();
+  await expect
+    .poll(() =>
+      hive.evaluate((canvas: HTMLCanvasElement) => {
+        const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+        return data.some((value) => value < 128);
+      }),
+    )
+    .toBe(true);
+
+  // Found by a word; what was chosen stays chosen.
+  await dialog.getByRole('button', { name: 'Hive inspection', exact: true }).click();
+  await dialog.getByLabel('Find').fill('staff');
+  await expect(dialog.getByRole('button', { name: 'Hive inspection', exact: true })).toHaveCount(0);
+  await dialog.getByRole('button', { name: 'Grand staff', exact: true }).click();
+  await dialog.getByLabel('Find').fill('unheard of');
+  await expect(dialog.getByText('No page is called so.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add 2 sections' }).click();
+
+  await expect(sections(page)).toHaveCount(4);
+  await expect(sections(page).nth(2)).toContainText('Hive inspection');
+  await expect(sections(page).nth(3)).toContainText('Music paper');
+  await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.001);
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  await expect(settings.getByRole('heading', { name: 'Hive inspection' })).toBeVisible();
+
+  // Another design, another look, at once.
+  await settings.getByRole('combobox', { name: 'Design' }).click();
+  await page.getByRole('option', { name: 'Garden plan' }).click();
+  await expect(sections(page).nth(2)).toContainText('Garden plan');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(sections(page).nth(2)).toContainText('Hive inspection');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(sections(page)).toHaveCount(2);
+  await expect(ticket(page, 'Pages')).toContainText('2');
+});
