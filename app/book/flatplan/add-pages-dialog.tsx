@@ -58,8 +58,11 @@ export function AddPagesDialog({
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            // The button that gets the focus back must not take the same key for a press.
+            event.preventDefault();
             // The only one that is left is meant.
-            if (event.key === 'Enter' && found.length === 1) add([found[0]!.id]);
+            if (found.length === 1) add([found[0]!.id]);
           }}
           sx={{ width: 260 }}
         />
