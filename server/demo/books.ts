@@ -183,12 +183,8 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
       sections: [
         { id: 'title', kind: 'title-page' },
         { id: 'owner', kind: 'belongs-to' },
-        {
-          id: 'spring',
-          kind: 'ruled',
-          pages: 78,
-          options: { ruling: 'wide', heading: 'date', label: 'Inspected' },
-        },
+        { id: 'visits', kind: 'composed', pages: 66, options: { design: 'hive-inspection' } },
+        { id: 'notes', kind: 'ruled', pages: 12, options: { heading: 'subject and date' } },
       ],
       cover: {
         fields: {
@@ -197,7 +193,7 @@ export function demoBooks(idFor: (name: string) => string): Recipe[] {
         },
       },
       listing: {
-        description: 'A wide-ruled journal for hive inspections, one page a visit.',
+        description: 'A journal for hive inspections: one page a visit, frame by frame, with room for notes.',
         keywords: ['beekeeping journal', 'hive inspection log'],
         prices: { us: 7.49, gb: 6.49 },
       },
