@@ -27,7 +27,11 @@ run(async () => {
   const { benchBooks, benchBrowser, benchCurves } = await import('../tests/bench/browser.mjs');
   const { benchNiches } = await import('../tests/bench/niches.mjs');
   await build({
-    entryPoints: { bench: 'tests/bench/bench.ts', memory: 'tests/bench/memory.ts', quill: 'cli/quill.ts' },
+    entryPoints: {
+      bench: 'tests/bench/bench.ts',
+      'write-book': 'tests/bench/write-book.ts',
+      quill: 'cli/quill.ts',
+    },
     outdir: 'build/bench',
     outExtension: { '.js': '.mjs' },
     bundle: true,

@@ -155,11 +155,39 @@ await pdfRow('100 pages of word searches', searches(100), 3);
   );
 }
 
-// Run as the command is, see cli/bin.mjs.
-const memory = spawnSync(process.execPath, ['--max-semi-space-size=8', 'build/bench/memory.mjs'], {
-  encoding: 'utf8',
-});
-console.log(`\nPeak memory, 828 word-search pages     ${memory.stdout.trim()} MB (under 120)`);
+/** A book written by a process of its own, as the command is run, see cli/bin.mjs. */
+function written(book: string): { ms: number; peak: number; bytes: number } {
+  const began = performance.now();
+  const { stdout } = spawnSync(
+    process.execPath,
+    ['--max-semi-space-size=8', 'build/bench/write-book.mjs', book],
+    {
+      encoding: 'utf8',
+    },
+  );
+  return { ms: performance.now() - began, ...(JSON.parse(stdout) as { peak: number; bytes: number }) };
+}
+const startup = median(
+  Array.from({ length: ROUNDS }, () => {
+    const began = performance.now();
+    spawnSync(process.execPath, ['-e', '0']);
+    return performance.now() - began;
+  }),
+);
+console.log(
+  `\nBooks from the start of a process to the whole PDF; medians of ${ROUNDS}, and how often a process that does nothing`,
+);
+for (const [book, name, most] of [
+  ['ruled', '828 ruled pages', 'under 1000 ms, 300 kB'],
+  ['composed', '250 composed pages', 'under 2000 ms'],
+  ['searches', '828 word-search pages', 'under 120 MB'],
+] as const) {
+  const all = Array.from({ length: book === 'searches' ? 1 : ROUNDS }, () => written(book));
+  const ms = median(all.map((one) => one.ms));
+  console.log(
+    `${name.padEnd(34)} ${ms.toFixed(0)} ms (${(ms / startup).toFixed(0)} ×), ${(all[0]!.bytes / 1000).toFixed(0)} kB, peak ${median(all.map(({ peak }) => peak)).toFixed(0)} MB (${most})`,
+  );
+}
 
 const listed = words
   .filter((word) => !word.includes(' '))

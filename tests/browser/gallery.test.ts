@@ -1,4 +1,4 @@
-import { picture } from './look.ts';
+import { noSeriousFindings, picture } from './look.ts';
 import { emptyBook, expect, inkOf, sections, test, ticket } from './quill.ts';
 
 test('pages are chosen from small pages of the book’s own trim, several at once, and taken back with one undo', async ({
@@ -22,6 +22,7 @@ test('pages are chosen from small pages of the book’s own trim, several at onc
     .toBe(true);
 
   await dialog.getByRole('region', { name: 'Nature' }).evaluate((region) => region.scrollIntoView());
+  await noSeriousFindings(page, 'gallery');
   await picture(page, 'gallery');
 
   // Found by a word; what was chosen stays chosen.
