@@ -35,7 +35,13 @@ export default function Brief() {
   const { ticket } = useOpenBook();
   const { size, market } = useFormats();
   const { brief, style } = recipe;
-  const numbering = style.numbering as { form: string; place: string; edge: string; from: number };
+  const numbering = style.numbering as {
+    form: string;
+    place: string;
+    edge: string;
+    front: string;
+    from: number;
+  };
   const set = (change: Partial<Recipe['brief']>, mergeAs: string) =>
     edit((now) => ({ ...now, brief: { ...now.brief, ...change } }), mergeAs);
   type Style = Recipe['style'];
@@ -159,6 +165,15 @@ export default function Brief() {
             { value: 'center', label: 'Centered' },
           ]}
           onChange={(place) => setNumbering({ place })}
+        />
+        <Choice
+          label="Front matter"
+          value={numbering.front}
+          choices={[
+            { value: 'none', label: 'No numbers' },
+            { value: 'roman', label: 'i, ii, iii' },
+          ]}
+          onChange={(front) => setNumbering({ front })}
         />
         <NumberField
           label="First page number"

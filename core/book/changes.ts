@@ -122,6 +122,7 @@ function styleChanges({ style: before }: Recipe, { style: after }: Recipe): stri
     form: string;
     place: string;
     edge: string;
+    front: string;
     from: number;
   }[];
   return [
@@ -134,6 +135,7 @@ function styleChanges({ style: before }: Recipe, { style: after }: Recipe): stri
     ...change('Page numbers', was!.form, now!.form),
     ...change('Position of page numbers', was!.place, now!.place, number),
     ...change('Edge of page numbers', was!.edge, now!.edge, number),
+    ...change('Numbers of the front matter', was!.front, now!.front, number),
     ...change('First page number', was!.from, now!.from, number),
   ];
 }
@@ -202,6 +204,7 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
   return [
     ...change('version', was.version, now.version, number),
     ...change('pages', was.pages, now.pages, number),
+    ...change('page numbers', was.pageNumbers !== false, now.pageNumbers !== false),
     ...change(`${item}s`, was.items, now.items, number),
     ...options,
     ...perItem('rolls', (n) => `${item} ${n} re-rolled`),

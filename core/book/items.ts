@@ -128,7 +128,7 @@ export function placedItem(book: Book, section: Section, item: number): PlacedIt
     displayNumber: displayNumbers[item - 1]!,
     label: itemLabel(book, section.id, item),
     item: filledItem(book, section, item),
-    page: folioNumber(book.recipe, pages[item - 1]!),
-    solutionPage: solutionPage ? folioNumber(book.recipe, solutionPage) : null,
+    page: folioNumber(book.recipe, book.plan, pages[item - 1]!),
+    solutionPage: solutionPage ? folioNumber(book.recipe, book.plan, solutionPage) : null,
   };
 }

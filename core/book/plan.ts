@@ -78,6 +78,8 @@ export interface Plan {
   contents: ContentsEntry[];
   /** By section. */
   items: Record<string, PlannedItems>;
+  /** The page that carries the first number: 1, or the first behind front matter with numerals of its own. */
+  firstCounted: number;
   /** The inner margin of every page, in points: never less than the service wants for so many pages. */
   gutter: number;
 }
@@ -142,7 +144,7 @@ const countItems = (units: readonly Unit[]): number =>
 const capitalized = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 function paginate(recipe: Recipe, gutter: number, frame: (side: Side) => PageFrame): Plan {
-  const plan: Plan = { pages: [], runs: [], contents: [], items: {}, gutter };
+  const plan: Plan = { pages: [], runs: [], contents: [], items: {}, firstCounted: 1, gutter };
   const counters = new Map<string, number>();
   const late: SolutionStream[] = [];
 
@@ -298,25 +300,59 @@ function joined(streams: readonly SolutionStream[]): SolutionStream[] {
 }
 
 function numberPages(recipe: Recipe, plan: Plan): void {
-  const { form, from } = recipe.style.numbering;
+  const { form, from = 1, front } = recipe.style.numbering;
+  const sections = new Map(sectionsOf(recipe.sections).map((section) => [section.id, section]));
+  const isBody = ({ role, section }: PlannedPage): boolean =>
+    role === 'solutions' || (role === 'body' && kindOf(sections.get(section!)!).numbered);
+  if (front === 'roman') plan.firstCounted = plan.pages.find(isBody)?.number ?? plan.pages.length + 1;
   if (form === undefined || form === 'none') return;
-  const first = from ?? 1;
   const language = printedLanguage(recipe);
-  const numbered = new Map(
-    sectionsOf(recipe.sections).map((section) => [section.id, kindOf(section).numbered]),
-  );
-  const total = plan.pages.length + first - 1;
+  const total = plan.pages.length - plan.firstCounted + from;
   for (const page of plan.pages) {
     if (page.role === 'blank' || page.part === 'back') continue;
-    if (page.role === 'body' && !numbered.get(page.section!)) continue;
-    const number = page.number + first - 1;
-    page.folio = bookWords(language, form, { page: number, pages: total });
+    const section = page.role === 'body' ? sections.get(page.section!)! : null;
+    if (section?.pageNumbers === false) continue;
+    if (page.number < plan.firstCounted) {
+      if (section && kindOf(section).romanNumbers) page.folio = romanNumeral(page.number);
+    } else if (isBody(page))
+      page.folio = bookWords(language, form, { page: folioNumber(recipe, plan, page.number), pages: total });
   }
+}
+
+const NUMERALS = [
+  [1000, 'm'],
+  [900, 'cm'],
+  [500, 'd'],
+  [400, 'cd'],
+  [100, 'c'],
+  [90, 'xc'],
+  [50, 'l'],
+  [40, 'xl'],
+  [10, 'x'],
+  [9, 'ix'],
+  [5, 'v'],
+  [4, 'iv'],
+  [1, 'i'],
+] as const;
+
+/** A whole number from 1 on in small roman numerals, as front matter is counted (Chicago Manual of Style, 1.4, from memory). */
+export function romanNumeral(n: number): string {
+  let rest = n;
+  let said = '';
+  for (const [value, letters] of NUMERALS)
+    while (rest >= value) {
+      said += letters;
+      rest -= value;
+    }
+  return said;
 }
 
 /** The page counts the service prints on the recipe's paper. */
 export const pageLimits = (rules: PrintRules, recipe: Recipe) => paperOf(rules, recipe.print.paper).pages;
 
-/** The page number as a reader finds it printed: counted from `style.numbering.from`. */
-export const folioNumber = (recipe: Recipe, page: number): number =>
-  page + (recipe.style.numbering.from ?? 1) - 1;
+/** The page number as a reader finds it printed: from `style.numbering.from`, counted from the first page that is. */
+export const folioNumber = (
+  recipe: Recipe,
+  { firstCounted }: Pick<Plan, 'firstCounted'>,
+  page: number,
+): number => page - firstCounted + (recipe.style.numbering.from ?? 1);

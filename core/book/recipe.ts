@@ -91,6 +91,8 @@ const style = exactObject({
       form: v.optional(enumOf(['none', '1', 'Page 1', '1 of 100', 'Page 1 of 100']), '1'),
       place: v.optional(enumOf(['outer', 'center']), 'outer'),
       edge: v.optional(enumOf(['bottom', 'top']), 'bottom'),
+      /** Of the front matter: none, or roman numerals, after which the book itself begins to count. */
+      front: v.optional(enumOf(['none', 'roman']), 'none'),
       /** The number shown on page 1. */
       from: v.optional(integerBetween(1, 9999), 1),
     }),

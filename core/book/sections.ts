@@ -35,6 +35,8 @@ export interface Section {
   pages?: number;
   items?: number;
   solutions?: Solutions;
+  /** False leaves page numbers off its pages; they are counted all the same. */
+  pageNumbers?: boolean;
   rolls?: Record<string, number>;
   pins?: Record<string, unknown>;
 }
@@ -103,6 +105,7 @@ function commonEntries(kind: PageKind) {
     kind: v.literal(kind.id),
     version: versionSchema(kind),
     options: v.optional(kind.options, {}),
+    pageNumbers: v.optional(v.boolean('should be true or false.')),
   };
   if (kind.extent !== 'items') return common;
   return {

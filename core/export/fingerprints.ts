@@ -17,7 +17,7 @@ export function fingerprintsOf(book: Book): Fingerprints {
   const { seed, title, subtitle, series, penName, imprint, language, printedWords, print, style } = recipe;
   const names = { seed, title, subtitle, series, penName, imprint, language, printedWords };
   const { finish: _finish, paper, ...sheet } = print;
-  const { edge, ...numbering } = style.numbering;
+  const { edge, front, ...numbering } = style.numbering;
   const typefaces = {
     display: faceOf(style.typefaces.display, recipe.resources),
     text: faceOf(style.typefaces.text, recipe.resources),
@@ -32,6 +32,7 @@ export function fingerprintsOf(book: Book): Fingerprints {
       numbering,
       // Left out where they are as in books that never heard of them: their files stay good.
       ...(edge === 'top' ? { edge } : {}),
+      ...(front === 'roman' ? { front } : {}),
       ...(style.margins === 'service' ? {} : { margins: style.margins }),
       ...(style.largePrint ? { largePrint: true } : {}),
       ...(inHouseFaces ? { typefaces } : {}),

@@ -157,6 +157,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   defaultCount: number;
   /** Page numbers are left off front matter. */
   numbered: boolean;
+  /** Front matter whose pages show roman numerals where the house numbers its front matter; a title page never does. */
+  romanNumbers?: true;
   /** Each with its default and what the settings panel says of it; see settings.ts. */
   options: v.GenericSchema<unknown, Options>;
   /** The resources that its options name. Pages whose resources are missing are not drawn, but kept free and named. */

@@ -1,7 +1,9 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Stack from '@mui/material/Stack';
+import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import type { ComponentType } from 'react';
 import { alternate, changeSection, newerVersion, takeNewerVersion } from '#core/book/edit.ts';
@@ -101,6 +103,21 @@ function OneSection({
             min={1}
             max={828}
             onCommit={(pages) => change('pages', (now) => ({ ...now, pages }))}
+          />
+        )}
+        {(kind.numbered || kind.romanNumbers) && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={section.pageNumbers !== false}
+                onChange={(_, on) =>
+                  change('page numbers', ({ pageNumbers: _was, ...now }) =>
+                    on ? now : { ...now, pageNumbers: false },
+                  )
+                }
+              />
+            }
+            label="Page numbers"
           />
         )}
         <OptionFields

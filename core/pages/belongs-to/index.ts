@@ -86,6 +86,7 @@ export const belongsTo = defineKind({
   extent: 'single',
   defaultCount: 1,
   numbered: false,
+  romanNumbers: true,
   options,
   units: () => [{}],
   draw,
