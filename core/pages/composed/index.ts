@@ -117,7 +117,7 @@ export const composed = defineKind<ComposedOptions, never>({
   name: 'Journals, logs and trackers',
   called: (chosen) => designOf(chosen).name,
   family: 'Journals',
-  purpose: 'Pages made of blocks: forty designs, and your own.',
+  purpose: 'Pages made of blocks, from a design.',
   samples: IDS.map((id) => ({
     name: DESIGNS[id].name,
     family: DESIGNS[id].family,

@@ -4,13 +4,18 @@ import type { Mark } from '../../../scene/index.ts';
 import { enumOf, text } from '../../../schema.ts';
 import { defineBlock } from '../block.ts';
 import { ICONS, icon } from '../icons.ts';
-import { type Pen, size, sizes, sprig, words } from '../pen.ts';
+import { circle, type Pen, rule, size, sizes, sprig, words } from '../pen.ts';
 import { drawField, field, shared } from './field.ts';
-import { disc, doubleRule } from './head-parts.ts';
 
 /** Height without and with a row of fields below, in units. */
 const BAND = 4;
 const FIELDS = 2;
+
+/** A thick line with a thin one under it. */
+const doubleRule = ({ x, width }: Pick<Rect, 'x' | 'width'>, y: number): Mark[] => [
+  rule([x, y], [x + width, y], 1.8),
+  rule([x, y + 2.6], [x + width, y + 2.6], 0.75),
+];
 
 const below = (pen: Pen, fields: readonly unknown[]): boolean =>
   fields.length > 0 && pen.look.head === 'sprigs';
@@ -44,7 +49,7 @@ export const head = defineBlock({
     if (block.icon && discEdge) {
       const middle = baseline - own.title * 0.3;
       marks.push(
-        disc(rect.x + discEdge / 2, middle, discEdge / 2),
+        circle(rect.x + discEdge / 2, middle, discEdge / 2, { fill: 0.9, weight: 0 }),
         ...icon(block.icon, rect.x + discEdge / 2, middle, discEdge * 0.58),
       );
     }
