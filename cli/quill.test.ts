@@ -188,8 +188,8 @@ describe('quill, without a server', () => {
   it('kinds names every kind with the schema of its options, every composition and every service', () => {
     const { kinds, compositions, services } = JSON.parse(quill('kinds', '--json').stdout);
     const ruled = kinds.find(({ id }: { id: string }) => id === 'ruled');
-    expect(ruled).toMatchObject({ version: 2, extent: 'pages' });
-    expect(ruled.options.properties.ruling.enum).toEqual(['wide', 'college', 'narrow']);
+    expect(ruled).toMatchObject({ version: 3, extent: 'pages' });
+    expect(ruled.options.properties.ruling.enum).toEqual(['wide', 'college', 'narrow', '6mm', '7mm', '8mm']);
     expect(compositions).toMatchObject([
       {
         id: 'field',

@@ -34,7 +34,7 @@ describe.each([
   ['word searches on 6 × 9 in, 18 letters', nightSkies],
   ['ruled, 5.5 × 8.5 in', tidePool],
   ['word searches on 8.5 × 11 in with bleed', hedgerow],
-  ['ruled, wide, numbered in the middle', yearAtTheHive],
+  ['made of blocks and ruled, numbered in the middle', yearAtTheHive],
 ])('the interior: %s', (_, recipe) => {
   const plan = planOf(recipe);
   let path = '';

@@ -11,7 +11,7 @@ addFormats(ajv);
 const validate = ajv.compile(recipeJsonSchema());
 
 const base = {
-  quill: 3,
+  quill: 4,
   id: 'b',
   seed: 's',
   title: 'T',

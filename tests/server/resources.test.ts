@@ -261,7 +261,7 @@ describe('the file of a book', () => {
   it.each([
     ['nothing', new Uint8Array(0), /is empty/],
     ['no recipe', strToU8('<html>'), /neither JSON nor a ZIP/],
-    ['another recipe', strToU8('{"quill": 7}'), /quill is 7\. This program reads recipes up to version 3/],
+    ['another recipe', strToU8('{"quill": 7}'), /quill is 7\. This program reads recipes up to version 4/],
     ['a ZIP with a path outside itself', inZip({ '../../x': bees }), /The ZIP has a file “..\/..\/x” in it/],
     [
       'a ZIP with a changed resource',
@@ -316,7 +316,7 @@ describe('bringing up what an earlier program stored', () => {
       .select({ quill: raw`${book.recipe}->>'quill'` })
       .from(book)
       .where(eq(book.id, id));
-    expect(stored!.quill).toBe('3');
+    expect(stored!.quill).toBe('4');
     const drawn = await gather((await openBook(own, id))!.recipe.resources, storeLoader([hashOf(words)]));
     expect(drawn.has('bees')).toBe(true);
   });

@@ -115,7 +115,8 @@ describe('npm start', () => {
       const secret = readFileSync(join(data, 'session-secret'), 'utf8');
       running = begin('--port', String(port));
       const said = await words(running);
-      expect(said).toContain('Ended 3 programs that an earlier start had left behind.');
+      // One that had something to say may have ended by itself: nobody listens to it any more.
+      expect(said).toMatch(/Ended (one program|[23] programs) that an earlier start had left behind\./);
       expect(said).toContain(`is ready at http://127.0.0.1:${port}`);
       expect(left.filter((pid) => existsSync(`/proc/${pid}`))).toEqual([]);
       expect(readFileSync(join(data, 'session-secret'), 'utf8')).toBe(secret);

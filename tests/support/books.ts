@@ -1,5 +1,6 @@
-import { type Book, bookFrom, type Recipe } from '#core/book/index.ts';
-import { gather, hashOf, type ResourceLoader } from '#core/resources/index.ts';
+import { type Book, gatherBook, type Recipe } from '#core/book/index.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
+import { hashOf, type ResourceLoader } from '#core/resources/index.ts';
 import { contentOfBank, READY_BANKS } from '#server/banks/ready.ts';
 import { demoBooks } from '#server/demo/books.ts';
 
@@ -21,7 +22,7 @@ const demoLoader: ResourceLoader = {
 };
 
 /** A book of the demo with its words, or any book that needs nothing. */
-export const gathered = async (recipe: Recipe): Promise<Book> =>
-  bookFrom(recipe, await gather(recipe.resources, demoLoader));
+export const gathered = (recipe: Recipe): Promise<Book> =>
+  gatherBook(recipe, demoLoader, typesetterFromDisk());
 
 export { planOf, recipeOf } from '#core/book/book.sample.ts';
