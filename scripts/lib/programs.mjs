@@ -52,7 +52,10 @@ export async function clearLeftPrograms(home) {
   for (const pid of left) process.kill(pid, 'SIGTERM');
   for (let i = 0; i < 30 && left.some(isOurs); i++) await wait(100);
   for (const pid of left.filter(isOurs)) process.kill(pid, 'SIGKILL');
-  if (left.length) say(`Ended ${left.length} programs that an earlier start had left behind.`);
+  if (left.length)
+    say(
+      `Ended ${left.length === 1 ? 'one program' : `${left.length} programs`} that an earlier start had left behind.`,
+    );
   rmSync(pidFile(home));
 }
 
