@@ -2,11 +2,12 @@ import { bookFrom, type Recipe, readRecipe } from '../book/index.ts';
 import { printRules } from '../print/index.ts';
 import { type NamedResource, withResource } from '../resources/index.ts';
 import type { Brief } from './brief.ts';
+import { type BriefKind, optionsFor } from './pages-for.ts';
 
 /** Of the pages left for puzzles, how many carry puzzles; the rest are their solutions, six to a page. */
 const PUZZLE_SHARE = 6 / 7;
-/** Of a book of both kinds, how many pages are ruled. */
-const RULED_SHARE = 0.25;
+/** Of a book of puzzles and other pages, how many are others. */
+const OTHERS_SHARE = 0.25;
 
 /** A recipe that already fits its brief: kinds, trim, page count, price and first keywords. */
 export function recipeFromBrief(
@@ -22,7 +23,7 @@ export function recipeFromBrief(
   const service = printRules('wrenfair', 'paperback');
   const trim = service.trims.find(({ name }) => name === brief.trim)!;
   const puzzles = brief.kinds.includes('word-search');
-  const ruled = brief.kinds.includes('ruled');
+  const others = brief.kinds.filter((kind) => kind !== 'word-search');
   const bank = own.bank && withResource({}, own.bank);
   const draft = (items: number, rest: number): Recipe => {
     const wordSearch = {
@@ -50,7 +51,7 @@ export function recipeFromBrief(
         { id: 'title', kind: 'title-page' },
         { id: 'owner', kind: 'belongs-to' },
         ...(puzzles ? [wordSearch] : []),
-        ...(rest > 0 ? [{ id: 'notes', kind: 'ruled', pages: rest }] : []),
+        ...shared(others.length ? others : ['ruled'], rest, brief.phrase),
       ],
       listing: {
         keywords: brief.keywords
@@ -70,11 +71,21 @@ export function recipeFromBrief(
     return read.recipe;
   };
   const inside = brief.pages - 2;
-  const forPuzzles = ruled ? inside * (1 - RULED_SHARE) : inside;
+  const forPuzzles = others.length ? inside * (1 - OTHERS_SHARE) : inside;
   const items = puzzles ? Math.max(1, Math.floor(forPuzzles * PUZZLE_SHARE)) : 0;
   const without =
     items > 0 ? bookFrom(draft(items, 0)).plan.pages.filter((page) => page.role !== 'blank').length : 2;
   return draft(items, Math.max(0, brief.pages - without));
+}
+
+/** Sections of some kinds that share pages evenly, those that are left over with the first. */
+function shared(kinds: readonly BriefKind[], pages: number, phrase: string) {
+  const each = Math.floor(pages / kinds.length);
+  return kinds.flatMap((kind, i) => {
+    const own = each + (i < pages % kinds.length ? 1 : 0);
+    const id = kind === 'ruled' ? 'notes' : kind;
+    return own > 0 ? [{ id, kind, pages: own, options: optionsFor(kind, phrase) }] : [];
+  });
 }
 
 /** What the brief says beside its numbers goes along as notes. */

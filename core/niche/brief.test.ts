@@ -5,13 +5,17 @@ import { planOf } from '../book/book.sample.ts';
 import { bookFrom, jobTicket, sectionsOf } from '../book/index.ts';
 import { hashOf, writeWords } from '../resources/index.ts';
 import {
+  BRIEF_KINDS,
+  type BriefKind,
   BriefSchema,
   briefFrom,
   briefWarnings,
   DEFAULT_ASSUMPTIONS,
   demandByMonth,
+  designFor,
   estimate,
   nextDays,
+  pagesFor,
   publishBy,
   recipeFromBrief,
   TITLE_LETTERS,
@@ -202,5 +206,48 @@ describe('when', () => {
     expect(months[10]).toBe(200);
     expect(months[11]).toBe(50);
     expect(months.filter((month) => month === null)).toHaveLength(10);
+  });
+});
+
+describe('what a phrase asks for on its pages', () => {
+  it.each([
+    ['bird word search for adults', 'word-search', 'bird-list'],
+    ['beekeeping journal', 'composed', 'hive-inspection'],
+    ['dog walking log book', 'composed', 'pets'],
+    ['blood pressure log book', 'composed', 'blood-pressure'],
+    ['budget planner', 'composed', 'money-month'],
+    ['gratitude journal for kids', 'composed', 'gratitude-three'],
+    ['wedding guest book', 'composed', 'visitors'],
+    ['guitar tab notebook', 'music', null],
+    ['dot grid journal', 'dot-grid', null],
+    ['graph paper notebook', 'graph', null],
+    ['handwriting practice paper', 'handwriting', null],
+    ['blank comic book', 'comic', null],
+    ['sketchbook', 'sketch', null],
+    ['moth journal', 'ruled', null],
+    ['gardening', 'ruled', 'garden-log'],
+  ] as const)('%s: %s, %s', (phrase, kind, design) => {
+    expect(pagesFor(phrase)).toBe(kind);
+    expect(designFor(phrase)).toBe(design);
+  });
+
+  it('every kind that can be chosen makes a book of as many pages as the brief says', () => {
+    for (const kind of Object.keys(BRIEF_KINDS) as BriefKind[])
+      for (const kinds of [[kind], [kind, 'ruled'], ['word-search', kind]] as BriefKind[][]) {
+        const brief = { ...briefFrom('beekeeping log', [], lists), kinds: [...new Set(kinds)], pages: 48 };
+        const recipe = recipeFromBrief(brief, own);
+        expect(bookFrom(recipe).plan.pages.length).toBe(48);
+        const made = sectionsOf(recipe.sections).map((section) => section.kind);
+        for (const wanted of brief.kinds) expect(made).toContain(wanted);
+      }
+  });
+
+  it('a design that is named ships, and suits no other phrase before', () => {
+    const recipe = recipeFromBrief({ ...briefFrom('blood pressure log book', [], lists), pages: 48 }, own);
+    expect(sectionsOf(recipe.sections).at(-1)).toMatchObject({
+      kind: 'composed',
+      pages: 46,
+      options: { design: 'blood-pressure' },
+    });
   });
 });

@@ -4,14 +4,12 @@ import { enumOf, exactObject, integerBetween, numberBetween, text } from '../sch
 import { inches } from '../units.ts';
 import type { EstimatedComparable } from './estimate.ts';
 import { HOME_MARKET, marketOf } from './market.ts';
+import { BRIEF_KINDS, type BriefKind, pagesFor } from './pages-for.ts';
 import { type PhraseLists, partsOf } from './phrases/index.ts';
 import { median } from './quantile.ts';
 import { titleIdeas } from './titles.ts';
 import { bestSellers } from './verdict.ts';
 
-/** The kinds of page a book can be started with. */
-export const BRIEF_KINDS = { 'word-search': 'Word search', ruled: 'Ruled pages' } as const;
-export type BriefKind = keyof typeof BRIEF_KINDS;
 const KIND_IDS = Object.keys(BRIEF_KINDS) as BriefKind[];
 
 const service = printRules('wrenfair', 'paperback');
@@ -59,10 +57,6 @@ function toHabit(price: number, floor = 0): number {
   const near = Math.max(0.99, Math.round(price) - 0.01);
   return near >= floor ? near : Math.ceil(floor + 0.01) - 0.01;
 }
-
-/** Kinds of page for the kind of book a phrase asks for. Kinds without a page of their own become ruled pages. */
-const pagesFor = (phrase: string): BriefKind =>
-  /word ?(search|hunt|find)|puzzle|brain/i.test(phrase) ? 'word-search' : 'ruled';
 
 /** The phrase itself, then what the best sellers' titles say most often beside it. */
 function keywordsFrom(phrase: string, best: readonly EstimatedComparable[]): string[] {

@@ -14,6 +14,7 @@ export * from './looked.ts';
 export * from './market.ts';
 export * from './notes.ts';
 export * from './outlook.ts';
+export * from './pages-for.ts';
 export * from './phrases/index.ts';
 export * from './quantile.ts';
 export * from './rival-rows.ts';

@@ -1,4 +1,5 @@
-import { BRIEF_KINDS, type Brief } from './brief.ts';
+import type { Brief } from './brief.ts';
+import { BRIEF_KINDS, pagesFor } from './pages-for.ts';
 import { type PhraseLists, partsOf } from './phrases/index.ts';
 import type { Verdict } from './verdict.ts';
 
@@ -20,8 +21,10 @@ export interface Surroundings {
 /** From this share on, one press among the best sellers is worth a word. */
 const STRONG_PRESS = 0.3;
 
-/** Kinds of book that there are pages for: puzzles of words, and lines to write on. */
-const WITH_PAGES = /^(word ?(search|hunt|find)|journal|notebook|diary)/;
+/** Kinds of book that ruled pages do for. */
+const WRITTEN = /^(journal|notebook|diary)/;
+/** Puzzles that a word search stands in for, until they can be made. */
+const UNMADE = /sudoku|maze|crossword|colou?ring|planner|calendar/;
 
 const plain = (text: string): string =>
   text
@@ -33,7 +36,7 @@ const plain = (text: string): string =>
 export function briefWarnings(brief: Brief, around: Surroundings): string[] {
   const told: string[] = [];
   const { kind } = partsOf(brief.phrase, around.lists);
-  if (kind && !WITH_PAGES.test(kind))
+  if (kind && !WRITTEN.test(kind) && (pagesFor(brief.phrase) === 'ruled' || UNMADE.test(kind)))
     told.push(
       `Pages of the kind “${kind}” cannot be made yet. The book starts with ${brief.kinds.map((one) => BRIEF_KINDS[one].toLowerCase()).join(' and ')} in their place.`,
     );
