@@ -34,7 +34,7 @@ export function StillNeeded() {
       {missing.length > 0 && (
         <Typography sx={{ mt: 1 }}>
           In the{' '}
-          <Link component={To} to={listing}>
+          <Link underline="always" component={To} to={listing}>
             listing
           </Link>
           : {missing.join(', ')}.
