@@ -9,8 +9,7 @@ import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Recipe } from '#core/book/recipe.ts';
-import { sectionsOf } from '#core/book/sections.ts';
-import { pageKind } from '#core/pages/index.ts';
+import { kindOf, sectionName, sectionsOf } from '#core/book/sections.ts';
 import { showMoney } from '#core/print/index.ts';
 import { LanguageFields } from '../book/language-fields.tsx';
 import { useOpenBook } from '../book/open-book.tsx';
@@ -51,10 +50,10 @@ export default function Brief() {
     setStyle((now) => ({ numbering: { ...now.numbering, ...change } as Style['numbering'] }), 'numbering');
   const home = market(ticket.markets);
   const kinds = sectionsOf(recipe.sections).map((section) => {
-    const { name, extent } = pageKind(section.kind);
+    const { extent } = kindOf(section);
     const count =
       extent === 'items' ? `, ${section.items ?? ''}` : section.pages ? `, ${section.pages} pages` : '';
-    return name + count;
+    return sectionName(section) + count;
   });
   const rows: [string, string][] = [
     ['Contents', [...new Set(kinds)].join(' · ') || 'nothing yet'],

@@ -259,7 +259,7 @@ function coverChanges({ cover: before }: Recipe, { cover: after }: Recipe): stri
   if (before.composition !== after.composition)
     return [`Composition ${compositionOf(before).name} → ${compositionOf(after).name}`];
   const composition = compositionOf(after);
-  const labelled = (
+  const labeled = (
     asked: Field[],
     was: Readonly<Record<string, unknown>>,
     now: Readonly<Record<string, unknown>>,
@@ -274,8 +274,8 @@ function coverChanges({ cover: before }: Recipe, { cover: after }: Recipe): stri
   const [was, now] = [hidden(before), hidden(after)];
   return [
     ...change('Composition, version', before.version, after.version, number),
-    ...labelled(fieldsOf(composition.options), before.options, after.options),
-    ...labelled(fieldsOf(composition.fields), before.fields, after.fields),
+    ...labeled(fieldsOf(composition.options), before.options, after.options),
+    ...labeled(fieldsOf(composition.fields), before.fields, after.fields),
     ...now.filter((id) => !was.includes(id)).map((id) => `Layer “${id}” hidden`),
     ...was.filter((id) => !now.includes(id)).map((id) => `Layer “${id}” shown`),
   ];

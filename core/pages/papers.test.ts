@@ -129,6 +129,9 @@ describe('every paper', () => {
             print: { service: 'wrenfair', trim: { width, height }, bleed },
             style: { margins, largePrint, numbering: { edge } },
           });
+          const drawn = drawPage(book, 1, type).layers[0]!.marks;
+          if (drawn.length === 0 && kind !== 'blank')
+            expect(proofBook(book, type).filter(({ place }) => place?.view === 'page')).not.toEqual([]);
           for (const { number } of book.plan.pages) {
             const { safe, media } = frameOf(book, book.plan.pages[number - 1]!);
             eachMark(drawPage(book, number, type).layers[0]!.marks, (mark, { matrix, background, clip }) => {

@@ -61,14 +61,13 @@ export function blocksOf(chosen: ComposedOptions, unit: Unit): readonly Block[] 
   return blocks.map(changed);
 }
 
-type Room = Pick<DrawContext<ComposedOptions, never>, 'frame' | 'options' | 'type' | 'faces' | 'language'>;
+type Room = Pick<DrawContext<ComposedOptions, never>, 'frame' | 'options' | 'type' | 'faces'>;
 
-const penOf = ({ frame, options: chosen, type, faces, language }: Room): Pen => {
+const penOf = ({ frame, options: chosen, type, faces }: Room): Pen => {
   const unit = frame.grid.pitch / 2;
   return {
     type,
     look: lookOf(lookIdOf(chosen), faces),
-    language,
     unit,
     typeScale: frame.grid.typeScale,
     scale: scaleOf(unit),

@@ -1,5 +1,4 @@
 import type { Rect } from '../../print/index.ts';
-import type { PrintedLanguage } from '../../printed-words/index.ts';
 import {
   type Align,
   BLACK,
@@ -21,7 +20,6 @@ import type { Look } from './look.ts';
 export interface Pen {
   type: Typesetter;
   look: Look;
-  language: PrintedLanguage;
   /** Half the pitch of writing lines, in points: every height is a whole number of it. */
   unit: number;
   /** Sizes of type at 6 × 9 in are multiplied by it. */
@@ -62,7 +60,7 @@ export interface Words {
 const CAPITALS = 0.8;
 
 /** How a label is written: in tracked capitals where the look has them. */
-function labelled(pen: Pen, words: string, wanted: number) {
+function asLabel(pen: Pen, words: string, wanted: number) {
   const { capitals } = pen.look;
   if (capitals === null) return { text: words, size: wanted, tracking: 0 };
   const small = Math.max(LEAST_TYPE, wanted * CAPITALS);
@@ -71,14 +69,14 @@ function labelled(pen: Pen, words: string, wanted: number) {
 
 /** Width that a label takes, in points. */
 export function labelWidth(pen: Pen, words: string, wanted = sizes(pen).label): number {
-  const { text, size: set, tracking } = labelled(pen, words, wanted);
+  const { text, size: set, tracking } = asLabel(pen, words, wanted);
   return lineWidth(pen.type, text, { face: pen.look.faces.label, size: set, tracking });
 }
 
 /** A label on its baseline; smaller where it would be wider than there is room, and left out where that is too small. */
 export function label(pen: Pen, words: string, at: Words): Mark[] {
   const face = at.face ?? pen.look.faces.label;
-  const { text, size: set, tracking } = labelled(pen, words, at.size ?? sizes(pen).label);
+  const { text, size: set, tracking } = asLabel(pen, words, at.size ?? sizes(pen).label);
   return fitted(pen, text, face, set, tracking, at);
 }
 

@@ -53,8 +53,8 @@ function draw(context: DrawContext<CornellOptions, never>): Mark[] {
   const noteArea: Rect = cueAtRight
     ? { ...notes, width: split - gutter - area.x }
     : { ...notes, x: split + gutter, width: area.x + area.width - split - gutter };
-  const labelled = chosen.labels ? 9 * scale + 3 : 0;
-  const lined: Rect = { ...noteArea, y: noteArea.y + labelled, height: noteArea.height - labelled };
+  const labelHeight = chosen.labels ? 9 * scale + 3 : 0;
+  const lined: Rect = { ...noteArea, y: noteArea.y + labelHeight, height: noteArea.height - labelHeight };
   marks.push(...filledWith(lined, pitch, chosen));
   if (summaryLines > 1)
     marks.push(

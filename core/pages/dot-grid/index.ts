@@ -4,7 +4,7 @@ import { enumOf, exactObject, numberBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import type { DrawContext } from '../kind.ts';
 import { definePaper } from '../paper/define-paper.ts';
-import { coveringCells, dots, gridArea, overEdge, wholeCells } from '../paper/lines.ts';
+import { coveringCells, dots, overEdge, runsOver, wholeCells } from '../paper/lines.ts';
 import { extentSetting, lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
 
 const SPACINGS = {
@@ -31,7 +31,7 @@ const pitchIn = ({ pitch, spacing }: DotOptions) => pitchOf(pitch, SPACINGS[spac
 
 function draw({ body, frame, options: chosen }: DrawContext<DotOptions, never>): Mark[] {
   const pitch = pitchIn(chosen);
-  const { whole } = gridArea(chosen.extent, body, frame);
+  const whole = runsOver(chosen.extent, frame);
   // The dots of the outer rows are whole.
   const inside = { x: body.x + 1, y: body.y + 1, width: body.width - 2, height: body.height - 2 };
   const cells = whole ? coveringCells(frame, pitch) : wholeCells(inside, pitch);

@@ -8,10 +8,10 @@ import { definePaper } from '../paper/define-paper.ts';
 import {
   coveringCells,
   darker,
-  gridArea,
   type LineLook,
   levelLines,
   overEdge,
+  runsOver,
   steps,
   stroked,
   uprightLines,
@@ -87,7 +87,7 @@ function cellsOf(body: Rect, chosen: GraphOptions) {
 
 function squares({ body, frame, options: chosen }: DrawContext<GraphOptions, never>): Mark[] {
   const every = everyOf(chosen);
-  const { whole } = gridArea(chosen.extent, body, frame);
+  const whole = runsOver(chosen.extent, frame);
   const pitch = pitchIn(chosen);
   const cells = whole ? { ...coveringCells(frame, pitch * every), pitch } : cellsOf(body, chosen);
   const columns = whole ? cells.columns * every : cells.columns;

@@ -5,7 +5,7 @@ import { enumOf, exactObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import type { DrawContext } from '../kind.ts';
 import { definePaper } from '../paper/define-paper.ts';
-import { gridArea, overEdge, stroked } from '../paper/lines.ts';
+import { overEdge, runsOver, stroked } from '../paper/lines.ts';
 import { extentSetting, lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
 
 const SIDES = {
@@ -133,8 +133,8 @@ function layoutOf(
 }
 
 function draw(context: DrawContext<HexagonalOptions, never>): Mark[] {
-  const { body, frame, options: chosen } = context;
-  const { whole } = gridArea(chosen.extent, body, frame);
+  const { frame, options: chosen } = context;
+  const whole = runsOver(chosen.extent, frame);
   const marks = [
     stroked(edges(layoutOf(context, whole), chosen.top === 'flat'), chosen, { cap: 'round', join: 'round' }),
   ];

@@ -5,7 +5,7 @@ import { enumOf, exactObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import type { DrawContext } from '../kind.ts';
 import { definePaper } from '../paper/define-paper.ts';
-import { coveringCells, darker, dots, gridArea, overEdge, stroked, wholeCells } from '../paper/lines.ts';
+import { coveringCells, darker, dots, overEdge, runsOver, stroked, wholeCells } from '../paper/lines.ts';
 import { extentSetting, lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
 
 const SIDES = {
@@ -45,7 +45,7 @@ const cellsIn = (body: Rect, side: number) =>
 
 function draw({ body, frame, options: chosen }: DrawContext<IsometricOptions, never>): Mark[] {
   const side = sideOf(chosen);
-  const { whole } = gridArea(chosen.extent, body, frame);
+  const whole = runsOver(chosen.extent, frame);
   const cells = whole ? coveringCells(frame, side * APART, side) : cellsIn(body, side);
   const marks =
     chosen.marks === 'dots'

@@ -116,18 +116,9 @@ export function wholeCells(
 export const steps = (from: number, step: number, count: number): number[] =>
   Array.from({ length: count }, (_, i) => from + i * step);
 
-/**
- * Where a grid is drawn: inside the margins, or the whole sheet, where there is bleed to run into. A grid that runs over the
- * edge is laid out about the middle of the trimmed page, as it is seen.
- */
-export function gridArea(
-  extent: 'margins' | 'bleed',
-  body: Rect,
-  frame: PageFrame,
-): { area: Rect; whole: boolean } {
-  const whole = extent === 'bleed' && hasBleed(frame);
-  return { area: whole ? { x: 0, y: 0, ...frame.media } : body, whole };
-}
+/** Whether a grid covers the whole sheet: where that is wished, and there is bleed to run into. Otherwise it keeps to the margins. */
+export const runsOver = (extent: 'margins' | 'bleed', frame: Pick<PageFrame, 'media' | 'trim'>): boolean =>
+  extent === 'bleed' && hasBleed(frame);
 
 export const hasBleed = ({ media, trim }: Pick<PageFrame, 'media' | 'trim'>): boolean =>
   media.height > trim.height;
