@@ -13,7 +13,7 @@ export interface SettingNotes {
   rows?: number;
   /** The name of each value of a choice. */
   values?: Readonly<Record<string, string>>;
-  /** `color`, or a control that the application has for it alone, by its id. */
+  /** `color`, `day`, or a control that the application has for it alone, by its id. */
   control?: string;
 }
 
@@ -40,6 +40,7 @@ export type Field = { key: string; label: string; help?: string; group?: string 
   | { control: 'text'; rows?: number }
   | { control: 'switch' }
   | { control: 'color' }
+  | { control: 'day' }
   | { control: 'custom'; id: string }
 );
 
@@ -64,7 +65,7 @@ export function fieldsOf(options: v.GenericSchema<unknown, unknown>): Field[] {
 function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
   const { label, help, group, values, control, unit, step, rows } = notes;
   const field = { key, label, ...(help ? { help } : {}), ...(group ? { group } : {}) };
-  if (control === 'color') return { ...field, control };
+  if (control === 'color' || control === 'day') return { ...field, control };
   if (control) return { ...field, control: 'custom', id: control };
   if (schema.options)
     return {

@@ -3,6 +3,7 @@ import Switch from '@mui/material/Switch';
 import type { Field } from '#core/settings.ts';
 import { Choice } from './choice.tsx';
 import { ColorField } from './color-field.tsx';
+import { DateField } from './date-field.tsx';
 import { LiveTextField } from './live-text-field.tsx';
 import { NumberField } from './number-field.tsx';
 import { SelectField } from './select-field.tsx';
@@ -51,6 +52,10 @@ export function OptionField({
       );
     case 'color':
       return <ColorField label={field.label} value={value as string} hint={field.help} onChange={onChange} />;
+    case 'day':
+      return (
+        <DateField label={field.label} value={value as string} onChange={(day) => day && onChange(day)} />
+      );
     case 'switch':
       return (
         <FormControlLabel

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { Link as To, useFetcher, useSearchParams } from 'react-router';
 import * as v from 'valibot';
+import { loadHolidays } from '#core/calendar/index.ts';
 import { demandByMonth, nextDays, publishBy } from '#core/niche/index.ts';
 import { countries, occasionsFrom } from '#core/niche/occasions.ts';
 import { assumptionsOf } from '#server/niches/assumptions.ts';
@@ -36,6 +37,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const country = v.parse(Country, new URL(request.url).searchParams.get('country')) ?? assumptions.country;
   const latest = (await looksAt(workspaceId, niche.id)).at(-1);
   const from = latest?.day ?? new Date().toISOString().slice(0, 10);
+  await loadHolidays();
   const own = nextDays(assumptions.occasions, from).map((one) => ({ ...one, kind: 'own' as const }));
   const occasions = [...occasionsFrom(country, from), ...own].sort((a, b) =>
     a.day < b.day ? -1 : a.day > b.day ? 1 : 0,

@@ -64,9 +64,9 @@ export function galleryBook(
     }),
   );
   const samples: Recipe = { ...recipe, sections };
-  const { runs } = bookFrom(samples).plan;
-  const first = new Map(
-    runs.flatMap(({ section, role, first: page }) => (role === 'body' ? [[section, page]] : [])),
-  );
+  const first = new Map<string | null, number>();
+  // Pages that face each other may come after an empty one.
+  for (const { section, role, unit, number } of bookFrom(samples).plan.pages)
+    if (role === 'body' && unit && !first.has(section)) first.set(section, number);
   return { recipe: samples, pages: entries.map(({ id }) => first.get(id) ?? 0) };
 }

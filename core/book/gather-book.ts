@@ -1,4 +1,3 @@
-import { loadFlexbox } from '../flexbox/index.ts';
 import { gather, type ResourceLoader } from '../resources/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { hyphenation, wholeWords } from '../text/hyphenation.ts';
@@ -7,8 +6,11 @@ import type { Recipe } from './recipe.ts';
 import { kindOf, sectionsOf } from './sections.ts';
 import { addTypefaces, faceResources } from './typefaces.ts';
 
-const some = ({ sections }: Recipe, wants: 'hyphenates' | 'flexbox'): boolean =>
-  sectionsOf(sections).some((section) => kindOf(section)[wants]);
+const hyphenates = ({ sections }: Recipe): boolean =>
+  sectionsOf(sections).some((section) => kindOf(section).hyphenates);
+
+const prepared = ({ sections }: Recipe): Promise<unknown> =>
+  Promise.all(sectionsOf(sections).map((section) => kindOf(section).prepare?.(section.options)));
 
 /**
  * Reads what a book uses beside its recipe, and makes it ready to be drawn.
@@ -17,8 +19,8 @@ const some = ({ sections }: Recipe, wants: 'hyphenates' | 'flexbox'): boolean =>
 export async function gatherBook(recipe: Recipe, loader: ResourceLoader, type: Typesetter): Promise<Book> {
   const [resources, hyphenate] = await Promise.all([
     gather(recipe.resources, loader),
-    some(recipe, 'hyphenates') ? hyphenation(recipe.language) : wholeWords,
-    some(recipe, 'flexbox') ? loadFlexbox() : null,
+    hyphenates(recipe) ? hyphenation(recipe.language) : wholeWords,
+    prepared(recipe),
   ]);
   addTypefaces(type, recipe, resources);
   return bookFrom(recipe, resources, hyphenate);

@@ -114,7 +114,7 @@ export function planBook(recipe: Recipe, rules: PrintRules): Plan {
 
 /** The units of a section that stands alone, or of a member of a group, which has one for each round. */
 function unitsOf(
-  { resources }: Recipe,
+  recipe: Recipe,
   section: Section,
   frame: (side: Side) => PageFrame,
   rounds?: number,
@@ -129,8 +129,9 @@ function unitsOf(
     items: rounds === undefined ? (section.items ?? 1) : rounds * perUnit,
   };
   const facts = <Facts>(type: ResourceType<unknown, Facts>, id: string) =>
-    resources[id]?.type === type.id ? (resources[id].facts as Facts) : null;
-  const units = kind.units({ options, count: counts[kind.extent], frame, facts });
+    recipe.resources[id]?.type === type.id ? (recipe.resources[id].facts as Facts) : null;
+  const language = printedLanguage(recipe);
+  const units = kind.units({ options, language, count: counts[kind.extent], frame, facts });
   // A single page comes in every round.
   if (rounds !== undefined && kind.extent === 'single')
     return Array.from({ length: rounds }, () => units[0] ?? {});

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { planOf } from '../book/book.sample.ts';
 import { bookFrom, jobTicket, sectionsOf } from '../book/index.ts';
+import { loadHolidays } from '../calendar/index.ts';
 import { hashOf, writeWords } from '../resources/index.ts';
 import {
   BRIEF_KINDS,
@@ -32,6 +33,8 @@ const own = {
   imprint: 'Tin Lantern Press',
   bank: { type: 'words', hash: hashOf(writeWords(['comb'])), name: 'Bees & hives', facts: { words: 1 } },
 };
+
+beforeAll(loadHolidays);
 
 describe('from a brief to a recipe', () => {
   it('a book started from a niche has the pages, trim and price of what sells there', () => {

@@ -8,9 +8,10 @@ import { contentStream } from '../export/content.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
+import { LOOKS } from './blocks/look.ts';
 import { DESIGNS } from './composed/designs/index.ts';
-import { LOOKS } from './composed/look.ts';
 import { pageKinds } from './index.ts';
+import { VIEWS } from './planner/options.ts';
 
 /**
  * What each version of each kind makes. The same recipe makes the same bytes in any year: a change that makes other items
@@ -44,6 +45,9 @@ const searchSamples = [
     solutions: { perPage: 2, order: 'reverse' },
   },
 ];
+
+/** A few days over the end of a month. */
+const JULY = { from: '2027-06-30', to: '2027-07-09' };
 
 /** By kind and version, sections that use what it can do, on a trim that is nobody's default. */
 const SAMPLES: Record<string, object[]> = {
@@ -101,6 +105,14 @@ const SAMPLES: Record<string, object[]> = {
       })),
     ),
     { pages: 2, options: { design: 'reflection', varied: 'What is new?\nWho came by?' } },
+  ],
+  'planner 1': [
+    ...Object.keys(VIEWS).map((view) => ({ options: { view, ...JULY, moon: true, dayNumbers: true } })),
+    ...Object.keys(LOOKS).map((look) => ({
+      options: { view: 'week', look, months: true, habits: 4, goals: 3, dates: '07-07,Hive day', ...JULY },
+    })),
+    { options: { view: 'week', pages: 'one', weekStart: 'sunday', ...JULY } },
+    { options: { view: 'week', dated: false, notesEvery: 2, tabs: false, ...JULY } },
   ],
   'index 1': [{ pages: 1 }, { pages: 1, options: { columns: '2', title: 'Where it is' } }],
 };

@@ -41,6 +41,8 @@ export type UnitPart = 'page' | 'back' | 'left' | 'right';
 
 export interface UnitsContext<Options> {
   options: Options;
+  /** Of what the kind prints of its own. */
+  language: PrintedLanguage;
   /** Pages or items as the recipe says; 1 for a kind that is a single unit, 0 for one that follows from its options. */
   count: number;
   /** The frame of a page of either side, for kinds whose pages depend on the room they have. */
@@ -178,8 +180,10 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   fillSteps?(context: FillContext<Options>): Generator<void, Item>;
   /** Whether its pages are set in the typefaces of the house style: with them, they become others. */
   inHouseFaces?(options: Options): boolean;
-  /** It lays out with the flexbox engine, which is loaded for books with such pages. */
-  flexbox?: true;
+  /** What must be said somewhere in a book with such pages: whose data or art they show. */
+  credits?(options: Options): readonly string[];
+  /** Loads what its pages need before any is drawn, such as an engine or a data set: drawing itself waits for nothing. */
+  prepare?(options: Options): Promise<void>;
   /** Its words are broken at the ends of lines: what that takes is loaded for books with such pages. */
   hyphenates?: true;
   /** Items depend on their place in the section and on how many there are, as rising levels do. */

@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { recipeOf } from '../book/book.sample.ts';
 import { bookFrom, drawPage, frameOf } from '../book/index.ts';
@@ -14,12 +13,11 @@ import {
   type PathMark,
   type TextMark,
 } from '../scene/index.ts';
-import { fieldsOf } from '../settings.ts';
 import { POINTS_PER } from '../units.ts';
 import { ARRANGEMENTS } from './comic/arrangements.ts';
 import { panelsOf } from './comic/index.ts';
 import { logSteps } from './graph/index.ts';
-import { pageKind } from './index.ts';
+import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from './pages.sample.ts';
 
 const type = typesetterFromDisk();
 const PAPERS = [
@@ -39,14 +37,6 @@ const PAPERS = [
   'index',
 ];
 const mm = (n: number) => n * POINTS_PER.mm;
-const TRIMS = [
-  ['5in', '8in'],
-  ['6in', '9in'],
-  ['8.5in', '11in'],
-  ['8.25in', '6in'],
-  ['A5', 'A5'],
-].map(([width, height]) => (width === 'A5' ? ['148mm', '210mm'] : [width, height]) as [string, string]);
-
 const paper = (kind: string, options: object = {}, more: Record<string, unknown> = {}) =>
   bookFrom(
     recipeOf([{ id: 's', kind, pages: 2, options }], {
@@ -84,68 +74,22 @@ const levels = (marks: InkMark[]) =>
 const uprights = (marks: InkMark[]) =>
   distinct(segments(marks).flatMap(({ x1, x2 }) => (Math.abs(x1 - x2) < 1e-3 ? [x1] : [])));
 
-/** Any value that a setting of a kind takes. */
-function anyOptions(kind: string): fc.Arbitrary<Record<string, unknown>> {
-  const schema = pageKind(kind).options;
-  const values = fieldsOf(schema).map((field): [string, fc.Arbitrary<unknown>] => {
-    switch (field.control) {
-      case 'choice':
-        return [field.key, fc.constantFrom(...field.choices.map(({ value }) => value))];
-      case 'number':
-        return [
-          field.key,
-          fc
-            .integer({ min: 0, max: Math.round((field.max - field.min) / field.step) })
-            .map((n) => Math.min(field.max, Number((field.min + n * field.step).toFixed(6)))),
-        ];
-      case 'switch':
-        return [field.key, fc.boolean()];
-      case 'text':
-        return field.key === 'pitch'
-          ? [field.key, fc.constantFrom('', '6mm', '0.25in', '11.3mm', '20mm')]
-          : [field.key, fc.constantFrom('', 'Moths', 'A line that is longer than most\nMoths')];
-      default:
-        return [field.key, fc.constantFrom('', '#7fa8b8')];
-    }
-  });
-  return fc.record(Object.fromEntries(values)).filter((options) => v.safeParse(schema, options).success);
-}
+const PITCHES = { pitch: ['', '6mm', '0.25in', '11.3mm', '20mm'] };
 
 describe('every paper', () => {
   const everything = process.env.QUILL_SWEEP === 'all';
   it.each(PAPERS)('%s draws a page or says why not, whatever its settings', (kind) => {
     fc.assert(
       fc.property(
-        anyOptions(kind),
+        anyOptions(kind, PITCHES),
         fc.constantFrom(...TRIMS),
-        fc.record({
-          bleed: fc.boolean(),
-          margins: fc.constantFrom('page', 'service'),
-          largePrint: fc.boolean(),
-          edge: fc.constantFrom('bottom', 'top'),
-        }),
-        (options, [width, height], { bleed, margins, largePrint, edge }) => {
-          const book = paper(kind, options, {
-            print: { service: 'wrenfair', trim: { width, height }, bleed },
-            style: { margins, largePrint, numbering: { edge } },
-          });
+        anySetting,
+        (options, trim, setting) => {
+          const book = paper(kind, options, settingOf(trim, setting));
           const drawn = drawPage(book, 1, type).layers[0]!.marks;
           if (drawn.length === 0 && kind !== 'blank')
             expect(proofBook(book, type).filter(({ place }) => place?.view === 'page')).not.toEqual([]);
-          for (const { number } of book.plan.pages) {
-            const { safe, media } = frameOf(book, book.plan.pages[number - 1]!);
-            eachMark(drawPage(book, number, type).layers[0]!.marks, (mark, { matrix, background, clip }) => {
-              const box = markBounds(mark, matrix, type, clip);
-              if (!box) return;
-              const room = background ? { x: 0, y: 0, ...media } : safe;
-              expect(box.left).toBeGreaterThanOrEqual(room.x - 0.02);
-              expect(box.top).toBeGreaterThanOrEqual(room.y - 0.02);
-              expect(box.right).toBeLessThanOrEqual(room.x + room.width + 0.02);
-              expect(box.bottom).toBeLessThanOrEqual(room.y + room.height + 0.02);
-              if (mark.type === 'path' && mark.stroke) expect(mark.stroke.width).toBeGreaterThanOrEqual(0.75);
-              if (mark.type === 'text') expect(mark.size).toBeGreaterThanOrEqual(7);
-            });
-          }
+          holdsInside(book, type);
         },
       ),
       { numRuns: everything ? 400 : 25 },

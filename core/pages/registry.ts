@@ -16,6 +16,7 @@ import { indexLines } from './index-lines/index.ts';
 import { isometric } from './isometric/index.ts';
 import { makesItems, type PageKind } from './kind.ts';
 import { music } from './music/index.ts';
+import { planner } from './planner/index.ts';
 import { ruled } from './ruled/index.ts';
 import { sketch } from './sketch/index.ts';
 import { titlePage } from './title-page/index.ts';
@@ -80,6 +81,7 @@ for (const kind of [
   blank,
   indexLines,
   composed,
+  planner,
 ] as unknown as PageKind[])
   registerKind(kind);
 

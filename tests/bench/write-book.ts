@@ -18,6 +18,9 @@ const recipeOf = (sections: object[]): Recipe =>
 const COMPOSED = 250;
 const designs = Object.keys(DESIGNS);
 
+const YEARS = { from: '2027-01-01', to: '2029-12-30' };
+const DAYS = { holidays: 'US', observances: true, moon: true, dates: '05-31,A birthday' };
+
 const BOOKS: Record<string, () => Recipe> = {
   searches: () =>
     recipeOf([
@@ -38,6 +41,12 @@ const BOOKS: Record<string, () => Recipe> = {
         return { id: `c${i}`, kind: 'composed', pages, options: { design, varied } };
       }),
     ),
+  // Three years of weeks on two pages with their months: 390 pages, each another; and the year on two more a year.
+  planner: () =>
+    recipeOf([
+      { id: 'y', kind: 'planner', options: { view: 'year-list', ...YEARS, ...DAYS } },
+      { id: 'w', kind: 'planner', options: { view: 'week', months: true, ...YEARS, ...DAYS } },
+    ]),
 };
 
 // A process of its own, so that its time from the start and its peak are those of one book alone.

@@ -1,7 +1,10 @@
 import { allForYear } from '@18f/us-federal-holidays';
 import { gregorianEaster } from 'date-easter';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { loadHolidays } from '#core/calendar/index.ts';
 import { countries, occasionsFrom } from '#core/niche/occasions.ts';
+
+beforeAll(loadHolidays);
 
 describe('occasions, against libraries that share nothing with the data set', () => {
   it('US federal holidays are those of 18F’s list (5 U.S.C. § 6103), 2026 to 2031', () => {

@@ -11,6 +11,7 @@ import { isGroup, kindOf, type Section, sectionIn, sectionName } from '#core/boo
 import { NumberField } from '../../parts/number-field.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
 import { useBook } from '../store.ts';
+import { DatesField } from './dates-field.tsx';
 import { DesignField } from './design-field.tsx';
 import { GroupSettings } from './group-settings.tsx';
 import { ItemPanel } from './item-panel.tsx';
@@ -21,7 +22,7 @@ import { WordsField } from './words-field.tsx';
 const CONTROLS: Record<
   string,
   ComponentType<{ section: Section; label: string; onChange: (value: unknown) => string | null }>
-> = { words: WordsField, design: DesignField };
+> = { words: WordsField, design: DesignField, dates: DatesField };
 
 /** The settings of the chosen section. Each acts at once. */
 export function SectionSettings({

@@ -2,34 +2,27 @@ import fc from 'fast-check';
 import * as v from 'valibot';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
-import { bookFrom, drawPage, frameOf, readRecipe } from '../../book/index.ts';
+import { bookFrom, drawPage, readRecipe } from '../../book/index.ts';
 import { USUAL_FACES } from '../../faces/choice.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { flexBoxes, loadFlexbox } from '../../flexbox/index.ts';
 import { proofBook } from '../../proof/index.ts';
-import { eachMark, markBounds, type TextMark } from '../../scene/index.ts';
+import { eachMark, type TextMark } from '../../scene/index.ts';
 import { describedBy } from '../../schema.ts';
-import { arrange, shareOut } from './arrange.ts';
-import { BLOCKS } from './blocks/index.ts';
-import { type Block, designSchema, readDesign } from './design.ts';
+import { arrange, shareOut } from '../blocks/arrange.ts';
+import type { Block } from '../blocks/block.ts';
+import { BLOCKS } from '../blocks/kinds/index.ts';
+import { LOOKS, type LookId, lookOf } from '../blocks/look.ts';
+import { type Pen, scaleOf } from '../blocks/pen.ts';
+import { holdsInside, TRIMS } from '../pages.sample.ts';
+import { designSchema, readDesign } from './design.ts';
 import { DESIGNS, type DesignId } from './designs/index.ts';
-import { LOOKS, type LookId, lookOf } from './look.ts';
-import { type Pen, scaleOf } from './pen.ts';
 
 const type = typesetterFromDisk();
 beforeAll(loadFlexbox);
 
 const IDS = Object.keys(DESIGNS) as DesignId[];
 const everything = process.env.QUILL_SWEEP === 'all';
-const TRIMS = [
-  ['5in', '8in'],
-  ['6in', '9in'],
-  ['7in', '10in'],
-  ['8.5in', '11in'],
-  ['8.25in', '6in'],
-  ['148mm', '210mm'],
-] as const;
-
 const pageOf = (
   options: object,
   [width, height]: readonly [string, string] = ['6in', '9in'],
@@ -52,23 +45,6 @@ const textsOn = (book: Page, page: number) => {
   return texts;
 };
 const findings = (book: Page) => proofBook(book, type).filter(({ place }) => place?.view === 'page');
-
-function holdsInside(book: Page) {
-  for (const page of book.plan.pages) {
-    const { safe } = frameOf(book, page);
-    eachMark(drawPage(book, page.number, type).layers[0]!.marks, (mark, { matrix, clip }) => {
-      const box = markBounds(mark, matrix, type, clip);
-      if (box) {
-        expect(box.left).toBeGreaterThanOrEqual(safe.x - 0.02);
-        expect(box.top).toBeGreaterThanOrEqual(safe.y - 0.02);
-        expect(box.right).toBeLessThanOrEqual(safe.x + safe.width + 0.02);
-        expect(box.bottom).toBeLessThanOrEqual(safe.y + safe.height + 0.02);
-      }
-      if (mark.type === 'path' && mark.stroke) expect(mark.stroke.width).toBeGreaterThanOrEqual(0.75);
-      if (mark.type === 'text') expect(mark.size).toBeGreaterThanOrEqual(7);
-    });
-  }
-}
 
 const penFor = (look: LookId, unit = 10.125): Pen => ({
   type,
@@ -247,7 +223,7 @@ describe('the designs that ship', () => {
         fc.boolean(),
         fc.constantFrom('page', 'service'),
         (design, look, trim, largePrint, margins) =>
-          holdsInside(pageOf({ design, look }, trim, { style: { largePrint, margins } })),
+          holdsInside(pageOf({ design, look }, trim, { style: { largePrint, margins } }), type),
       ),
       { numRuns: everything ? 2000 : 60 },
     );
@@ -324,7 +300,7 @@ describe('any block', () => {
             const book = pageOf({ design: { name: 'x', blocks: [one] }, look }, trim, {
               style: { margins: 'page' },
             });
-            holdsInside(book);
+            holdsInside(book, type);
             // A block that is not drawn is told.
             const marks = drawPage(book, 1, type).layers[0]!.marks;
             if (marks.length === 0 && name !== 'space') expect(findings(book)).not.toEqual([]);

@@ -1,18 +1,11 @@
 import * as v from 'valibot';
 import { chosenBy, enumOf, exactObject, isObject, ofNoKind, text } from '../../schema.ts';
-import { type Place, placeEntries } from './block.ts';
-import { BLOCKS } from './blocks/index.ts';
-import { ICONS } from './icons.ts';
+import { type Block, placeEntries } from '../blocks/block.ts';
+import { ICONS } from '../blocks/icons.ts';
+import { BLOCKS } from '../blocks/kinds/index.ts';
 
 /** Blocks that hold others: beside each other, one below the other, or in a frame with a title. */
 export const HOLDERS = ['columns', 'stack', 'group'] as const;
-
-export interface Block extends Place {
-  of?: Block[];
-  title?: string;
-  icon?: (typeof ICONS)[number];
-  [entry: string]: unknown;
-}
 
 /** The design of a page: blocks from above. */
 export interface Design {
@@ -75,11 +68,3 @@ export const designSchema = exactObject({
 
 /** Reads a design that ships. @throws ValiError */
 export const readDesign = (value: unknown): Design => v.parse(designSchema, value);
-
-/** All blocks of a design, those that hold others before what they hold. */
-export function* eachBlock(blocks: readonly Block[]): Generator<Block> {
-  for (const block of blocks) {
-    yield block;
-    if (block.of) yield* eachBlock(block.of);
-  }
-}

@@ -1,16 +1,16 @@
 import * as v from 'valibot';
+import { loadFlexbox } from '../../flexbox/index.ts';
 import type { Mark } from '../../scene/index.ts';
 import { chosenBy, enumOf, exactObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { type DrawContext, defineKind, type ItemProblem, type Unit } from '../kind.ts';
-import { inkRoom } from '../paper/lines.ts';
-import { type Arranged, arrange } from './arrange.ts';
-import { blockKind } from './blocks/index.ts';
-import { type Block, type Design, designSchema, eachBlock } from './design.ts';
+import { arrange } from '../blocks/arrange.ts';
+import { type Block, eachBlock } from '../blocks/block.ts';
+import { LOOKS, type LookId, lookOf } from '../blocks/look.ts';
+import { drawArranged, pageRoom, penFor, problemsOf } from '../blocks/page.ts';
+import type { Pen } from '../blocks/pen.ts';
+import { type DrawContext, defineKind, type Unit } from '../kind.ts';
+import { type Design, designSchema } from './design.ts';
 import { DESIGNS, type DesignId } from './designs/index.ts';
-import { icon } from './icons.ts';
-import { LOOKS, type LookId, lookOf } from './look.ts';
-import { boxed, label, type Pen, scaleOf, size, sizes } from './pen.ts';
 
 const IDS = Object.keys(DESIGNS) as DesignId[];
 const MOST_VARIED = 20_000;
@@ -63,52 +63,15 @@ export function blocksOf(chosen: ComposedOptions, unit: Unit): readonly Block[] 
 
 type Room = Pick<DrawContext<ComposedOptions, never>, 'frame' | 'options' | 'type' | 'faces'>;
 
-const penOf = ({ frame, options: chosen, type, faces }: Room): Pen => {
-  const unit = frame.grid.pitch / 2;
-  return {
-    type,
-    look: lookOf(lookIdOf(chosen), faces),
-    unit,
-    typeScale: frame.grid.typeScale,
-    scale: scaleOf(unit),
-  };
-};
-
-/** What reaches over the edge of a block: half a line, and the arm of a slanting letter, in points. */
-const OVERHANG = { weight: 3 };
+const penOf = ({ frame, options: chosen, type, faces }: Room): Pen =>
+  penFor(frame, type, lookOf(lookIdOf(chosen), faces));
 
 const arranged = (context: Room & Pick<DrawContext<ComposedOptions, never>, 'body' | 'unit'>, pen: Pen) =>
-  arrange(blocksOf(context.options, context.unit), inkRoom(context.body, context.frame.safe, OVERHANG), pen);
+  arrange(blocksOf(context.options, context.unit), pageRoom(context), pen);
 
 function draw(context: DrawContext<ComposedOptions, never>): Mark[] {
-  const { placed, pen } = arranged(context, penOf(context));
-  return placed.flatMap((one) => drawBlock(one, pen));
+  return drawArranged(arranged(context, penOf(context)));
 }
-
-function drawBlock({ block, rect }: Arranged, pen: Pen): Mark[] {
-  if (block.type !== 'group') return blockKind(block.type).draw(block, rect, pen);
-  const own = sizes(pen);
-  const inset = size(pen, 3);
-  const baseline = rect.y + pen.unit * 1.45;
-  const edge = size(pen, 4.4);
-  return [
-    boxed(pen, rect, { weight: 0.9, gray: 0.25 }),
-    ...(block.icon ? icon(block.icon, rect.x + inset + edge / 2, baseline - own.label * 0.32, edge) : []),
-    ...(block.title
-      ? label(pen, block.title, {
-          x: rect.x + inset + (block.icon ? edge + size(pen, 1.6) : 0),
-          y: baseline,
-          width: rect.width - 2 * inset,
-          size: own.label * 1.12,
-        })
-      : []),
-  ];
-}
-
-const called = ({ type, title, label: said, text: words, of }: Block): string =>
-  [title, said, words].find((one): one is string => typeof one === 'string' && one !== '') ??
-  of?.map(called).join(' and ') ??
-  blockKind(type).name;
 
 export const composed = defineKind<ComposedOptions, never>({
   id: 'composed',
@@ -126,7 +89,7 @@ export const composed = defineKind<ComposedOptions, never>({
   defaultCount: 24,
   numbered: true,
   inHouseFaces: () => true,
-  flexbox: true,
+  prepare: loadFlexbox,
   options,
   units: ({ count, options: chosen }) => {
     const lines = linesOf(chosen);
@@ -137,29 +100,9 @@ export const composed = defineKind<ComposedOptions, never>({
     );
   },
   draw,
-  inspectUnit(context) {
-    const problems: ItemProblem[] = [];
-    const { placed, left, missing, pen } = arranged(context, penOf(context));
-    if (missing > 0)
-      problems.push({
-        severity: 'fix',
-        message: `the design is ${Math.ceil(missing / 2)} lines too high for this trim. Remove a block, or choose a larger trim.`,
-      });
-    if (left.length > 0)
-      problems.push({
-        severity: 'look',
-        message: `no room for ${left.map((block) => `“${called(block)}”`).join(', ')}; left out at this trim.`,
-      });
-    const small = placed.flatMap(({ block, rect }) => {
-      const found =
-        block.type === 'group' ? null : (blockKind(block.type).tooSmall?.(block, rect, pen) ?? null);
-      return found ? [found] : [];
-    });
-    if (small.length)
-      problems.push({
-        severity: 'look',
-        message: `${small.join(', ')}: too small to write in by hand at this trim.`,
-      });
-    return problems;
-  },
+  inspectUnit: (context) =>
+    problemsOf(
+      arranged(context, penOf(context)),
+      'the design is {lines} lines too high for this trim. Remove a block, or choose a larger trim.',
+    ),
 });

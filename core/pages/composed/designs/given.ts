@@ -1,4 +1,4 @@
-import type { LookId } from '../look.ts';
+import type { LookId } from '../../blocks/look.ts';
 
 /** A design that ships, before its blocks are read: those may leave out what has a default. */
 export interface GivenDesign {

@@ -1,5 +1,5 @@
+import type { LookId } from '../../blocks/look.ts';
 import { type Design, readDesign } from '../design.ts';
-import type { LookId } from '../look.ts';
 import type { GivenDesign } from './given.ts';
 import { health } from './health.ts';
 import { home } from './home.ts';

@@ -1,7 +1,7 @@
 import { type FlexBox, type FlexedBox, flexBoxes } from '../../flexbox/index.ts';
 import type { Rect } from '../../print/index.ts';
-import { blockKind } from './blocks/index.ts';
-import { type Block, eachBlock } from './design.ts';
+import { type Block, eachBlock } from './block.ts';
+import { blockKind } from './kinds/index.ts';
 import { type Pen, size } from './pen.ts';
 
 /** A block at its place. */
@@ -155,7 +155,7 @@ const flexed = (block: Block, pen: Pen): FlexBox => {
       };
     }
     default:
-      return { grow, height: (width) => blockKind(block.type).least(block, width, pen) * pen.unit };
+      return { grow, height: (width) => blockKind(block).least(block, width, pen) * pen.unit };
   }
 };
 
@@ -209,7 +209,7 @@ function measuredOf(block: Block, box: FlexedBox, pen: Pen): Measured {
       children,
     };
   }
-  const kind = blockKind(block.type);
+  const kind = blockKind(block);
   const weight = block.weight ?? 1;
   return {
     block,

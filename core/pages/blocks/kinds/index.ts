@@ -1,4 +1,4 @@
-import type { BlockKind } from '../block.ts';
+import type { Block, BlockKind } from '../block.ts';
 import { box, picture } from './box.ts';
 import { checks } from './checks.ts';
 import { days, hours } from './days.ts';
@@ -41,8 +41,8 @@ export const BLOCKS: readonly BlockKind[] = [
 const byType = new Map(BLOCKS.map((kind) => [kind.type, kind]));
 
 /** @throws RangeError for a type that is none */
-export function blockKind(type: string): BlockKind {
-  const kind = byType.get(type);
-  if (!kind) throw new RangeError(`There is no block “${type}”.`);
-  return kind;
+export function blockKind({ type, kind }: Pick<Block, 'type' | 'kind'>): BlockKind {
+  const known = kind ?? byType.get(type);
+  if (!known) throw new RangeError(`There is no block “${type}”.`);
+  return known;
 }

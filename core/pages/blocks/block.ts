@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import type { Rect } from '../../print/index.ts';
 import type { Mark } from '../../scene/index.ts';
 import { integerBetween, numberBetween, text } from '../../schema.ts';
+import type { IconId } from './icons.ts';
 import type { Pen } from './pen.ts';
 
 /** What every block says of its place. */
@@ -21,22 +22,50 @@ export interface Place {
   rank: number;
 }
 
-/** A sort of block: adding one is adding a file and its line in blocks/index.ts. */
-export interface BlockKind<Block = unknown> {
+/** A block of a page: of a sort, with its entries, or one that holds others. */
+export interface Block extends Place {
+  of?: Block[];
+  title?: string;
+  icon?: IconId;
+  /** Its sort, where that is of one kind of page alone and in no design. */
+  kind?: BlockKind;
+  [entry: string]: unknown;
+}
+
+/** All blocks of a page, those that hold others before what they hold. */
+export function* eachBlock(blocks: readonly Block[]): Generator<Block> {
+  for (const block of blocks) {
+    yield block;
+    if (block.of) yield* eachBlock(block.of);
+  }
+}
+
+/** A sort of block: adding one is adding a file and its line in kinds/index.ts. */
+export interface BlockKind<Own = unknown> {
   type: string;
   /** What it is called where it is chosen. */
   name: string;
   entries: v.ObjectEntries;
   /** The least height that leaves room for handwriting, in whole units. */
-  least(block: Block, width: number, pen: Pen): number;
+  least(block: Own, width: number, pen: Pen): number;
   /** It grows by so many units at a time; 0 if it never does. */
-  step(block: Block, pen: Pen): number;
+  step(block: Own, pen: Pen): number;
   /** Units that it does not grow beyond; any number if left out. */
-  most?(block: Block): number;
-  draw(block: Block, rect: Rect, pen: Pen): Mark[];
+  most?(block: Own): number;
+  draw(block: Own, rect: Rect, pen: Pen): Mark[];
   /** What is too small to write in at this size, or null. */
-  tooSmall?(block: Block, rect: Rect, pen: Pen): string | null;
+  tooSmall?(block: Own, rect: Rect, pen: Pen): string | null;
+  /** What to say of words that found no room at this size, or null. */
+  noRoom?(block: Own, rect: Rect, pen: Pen): string | null;
 }
+
+/** As a block is written where a page is put together in code. */
+export const block = (type: string, entries: Partial<Block> = {}): Block => ({
+  width: 1,
+  rank: 0,
+  ...entries,
+  type,
+});
 
 /** A sort of block with its own entries. */
 export const defineBlock = <const Entries extends v.ObjectEntries>(

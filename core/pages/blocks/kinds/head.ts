@@ -2,9 +2,9 @@ import * as v from 'valibot';
 import type { Rect } from '../../../print/index.ts';
 import type { Mark } from '../../../scene/index.ts';
 import { enumOf, text } from '../../../schema.ts';
-import { defineBlock } from '../block.ts';
+import { defineBlock, words as shortText } from '../block.ts';
 import { ICONS, icon } from '../icons.ts';
-import { circle, type Pen, rule, size, sizes, sprig, words } from '../pen.ts';
+import { circle, label, labelWidth, type Pen, rule, size, sizes, sprig, words } from '../pen.ts';
 import { drawField, field, shared } from './field.ts';
 
 /** Height without and with a row of fields below, in units. */
@@ -28,8 +28,10 @@ export const head = defineBlock({
     title: text(0, 60),
     fields: v.optional(v.pipe(v.array(field), v.maxLength(4)), []),
     icon: v.optional(enumOf(ICONS)),
+    /** A few words at the right, or below where the look sets titles in the middle. */
+    aside: shortText(80),
   },
-  least: ({ fields }, _, pen) => BAND + (below(pen, fields) ? FIELDS : 0),
+  least: ({ fields, aside }, _, pen) => BAND + (below(pen, aside ? [...fields, aside] : fields) ? FIELDS : 0),
   step: () => 0,
   draw(block, rect, pen) {
     const own = sizes(pen);
@@ -37,14 +39,23 @@ export const head = defineBlock({
     const { head: how, faces } = pen.look;
     const right = rect.x + rect.width;
     if (how === 'sprigs')
-      return [...inTheMiddle(block.title, rect, pen), ...underneath(block.fields, rect, pen)];
+      return [
+        ...inTheMiddle(block.title, rect, pen),
+        ...(block.aside
+          ? label(pen, block.aside, {
+              x: rect.x + rect.width / 2,
+              y: rect.y + (BAND + FIELDS) * pen.unit - pen.unit * 0.6,
+              width: rect.width,
+              align: 'center',
+            })
+          : underneath(block.fields, rect, pen)),
+      ];
     const baseline = rect.y + band * 0.66;
     const discEdge = how === 'disc' && block.icon ? size(pen, 9) : 0;
     const left = rect.x + (discEdge ? discEdge + size(pen, 2.5) : 0);
-    const fieldsWidth = Math.min(
-      rect.width * 0.62,
-      block.fields.reduce((sum, one) => sum + one.width, 0) * size(pen, 27),
-    );
+    const fieldsWidth = block.aside
+      ? Math.min(rect.width * 0.5, labelWidth(pen, block.aside))
+      : Math.min(rect.width * 0.62, block.fields.reduce((sum, one) => sum + one.width, 0) * size(pen, 27));
     const marks: Mark[] = [];
     if (block.icon && discEdge) {
       const middle = baseline - own.title * 0.3;
@@ -59,9 +70,13 @@ export const head = defineBlock({
         y: baseline,
         face: faces.title,
         size: own.title,
-        width: right - left - (block.fields.length ? fieldsWidth + size(pen, 4) : 0),
+        width: right - left - (fieldsWidth > 0 ? fieldsWidth + size(pen, 4) : 0),
       }),
     );
+    if (block.aside)
+      marks.push(
+        ...label(pen, block.aside, { x: right, y: baseline, width: fieldsWidth + 1, align: 'right' }),
+      );
     for (const { of, x, width } of shared(
       block.fields,
       { x: right - fieldsWidth, width: fieldsWidth },

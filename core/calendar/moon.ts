@@ -1,0 +1,47 @@
+import { type MoonQuarter, NextMoonQuarter, SearchMoonQuarter } from 'astronomy-engine';
+import { LRUCache } from 'lru-cache';
+import type { Day } from './days.ts';
+
+/** Phases of the moon, as numbers of its quarters. */
+export const PHASES = ['new', 'first quarter', 'full', 'last quarter'] as const;
+
+const kept = new LRUCache<string, ReadonlyMap<Day, number>>({ max: 60 });
+
+/**
+ * The days of a year on which the moon is new, half or full, with the number of the quarter: 0 new, 1 first, 2 full, 3 last.
+ * By Astronomy Engine, whose series follow VSOP87 and ELP 2000-82; within a minute of published almanacs.
+ * @param zone time zone whose days are meant, as the IANA names it
+ * @throws RangeError for a zone that is none
+ */
+export function moonPhases(year: number, zone: string): ReadonlyMap<Day, number> {
+  const key = `${year} ${zone}`;
+  let phases = kept.get(key);
+  if (!phases) {
+    phases = reckoned(year, zone);
+    kept.set(key, phases);
+  }
+  return phases;
+}
+
+function reckoned(year: number, zone: string): Map<Day, number> {
+  // The form of Sweden's dates is that of ISO 8601.
+  const day = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' });
+  const found = new Map<Day, number>();
+  const until = Date.UTC(year + 1, 0, 3);
+  let quarter: MoonQuarter = SearchMoonQuarter(new Date(Date.UTC(year - 1, 11, 29)));
+  while (quarter.time.date.getTime() < until) {
+    const on = day.format(quarter.time.date);
+    if (Number(on.slice(0, 4)) === year) found.set(on, quarter.quarter);
+    quarter = NextMoonQuarter(quarter);
+  }
+  return found;
+}
+
+export function isTimeZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
+}
