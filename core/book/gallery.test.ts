@@ -1,13 +1,16 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
+import { loadMotifs } from '../motifs/index.ts';
 import { pageKinds } from '../pages/index.ts';
 import { recipeOf } from './book.sample.ts';
 import { findInGallery, gallery, galleryBook } from './gallery.ts';
 import { addSection, bookFrom, drawPage } from './index.ts';
 
 const type = typesetterFromDisk();
-beforeAll(loadFlexbox);
+beforeAll(async () => {
+  await Promise.all([loadFlexbox(), loadMotifs()]);
+});
 
 describe('what is offered where pages are added', () => {
   const entries = gallery();

@@ -160,10 +160,7 @@ export function joinedLetters(from: number): Readonly<Record<string, JoinedLette
     ),
     r: low(
       5.2,
-      out(
-        way().stem(2, 5.5).curve(2.2, 4.7, 3.1, 4.7, 3.6, 4.8).curve(4.1, 4.8, 4.1, 4, 4.1, 3.2),
-        4.1,
-      ),
+      out(way().stem(2, 5.5).curve(2.2, 4.7, 3.1, 4.7, 3.6, 4.8).curve(4.1, 4.8, 4.1, 4, 4.1, 3.2), 4.1),
     ),
     s: low(
       5.4,
@@ -209,7 +206,10 @@ export function joinedLetters(from: number): Readonly<Record<string, JoinedLette
     ),
     x: low(
       5.6,
-      way().begin.curve(0.9, from, 0.9, 5, 1.7, 5).curve(2.6, 5, 3, 3.6, 3.4, 2.5).curve(3.8, 1.2, 4.4, 0, 5.6, 0),
+      way()
+        .begin.curve(0.9, from, 0.9, 5, 1.7, 5)
+        .curve(2.6, 5, 3, 3.6, 3.4, 2.5)
+        .curve(3.8, 1.2, 4.4, 0, 5.6, 0),
       straight([5.2, 5], [1.4, 0]),
     ),
     y: low(
@@ -226,10 +226,7 @@ export function joinedLetters(from: number): Readonly<Record<string, JoinedLette
     ),
     z: low(
       5.6,
-      way()
-        .begin.curve(0.9, from, 0.9, 5, 1.9, 5)
-        .line([4.6, 5], [1.4, 0])
-        .curve(2.6, 0.3, 4, 0, 5.6, 0),
+      way().begin.curve(0.9, from, 0.9, 5, 1.9, 5).line([4.6, 5], [1.4, 0]).curve(2.6, 0.3, 4, 0, 5.6, 0),
     ),
   };
 }

@@ -45,7 +45,12 @@ export const PRINT: Readonly<Record<string, Letter>> = {
   x: letter(4, straight([0, 5], [4, 0]), straight([4, 5], [0, 0])),
   y: letter(4.4, straight([0, 5], [2.2, 0]), straight([4.4, 5], [0, -5])),
   z: letter(4, straight([0, 5], [4, 5], [0, 0], [4, 0])),
-  A: letter(7.6, straight([3.8, 10], [0, 0]), straight([3.8, 10], [7.6, 0]), straight([1.33, 3.5], [6.27, 3.5])),
+  A: letter(
+    7.6,
+    straight([3.8, 10], [0, 0]),
+    straight([3.8, 10], [7.6, 0]),
+    straight([1.33, 3.5], [6.27, 3.5]),
+  ),
   B: letter(
     5.8,
     straight([0, 10], [0, 0]),
@@ -57,7 +62,11 @@ export const PRINT: Readonly<Record<string, Letter>> = {
       .line([0, 0]),
   ),
   C: letter(8, arc(4.8, 5, 4.8, 5, 45, 315)),
-  D: letter(6.8, straight([0, 10], [0, 0]), straight([0, 10], [1.8, 10]).arc(1.8, 5, 5, 5, 90, -90).line([0, 0])),
+  D: letter(
+    6.8,
+    straight([0, 10], [0, 0]),
+    straight([0, 10], [1.8, 10]).arc(1.8, 5, 5, 5, 90, -90).line([0, 0]),
+  ),
   E: letter(
     5.2,
     straight([0, 10], [0, 0]),
@@ -69,13 +78,26 @@ export const PRINT: Readonly<Record<string, Letter>> = {
   G: letter(9, arc(4.8, 5, 4.6, 5, 45, 352).line([9.36, 4.7], [5.6, 4.7])),
   H: letter(6.6, straight([0, 10], [0, 0]), straight([6.6, 10], [6.6, 0]), straight([0, 5.2], [6.6, 5.2])),
   I: letter(3.6, straight([1.8, 10], [1.8, 0]), straight([0, 10], [3.6, 10]), straight([0, 0], [3.6, 0])),
-  J: letter(6, straight([4.6, 10], [4.6, 2.6]).arc(2.3, 2.6, 2.3, 2.6, 0, -165), straight([2.6, 10], [6.4, 10])),
+  J: letter(
+    6,
+    straight([4.6, 10], [4.6, 2.6]).arc(2.3, 2.6, 2.3, 2.6, 0, -165),
+    straight([2.6, 10], [6.4, 10]),
+  ),
   K: letter(6.2, straight([0, 10], [0, 0]), straight([6, 10], [0, 4.6]), straight([1.7, 6.13], [6.2, 0])),
   L: letter(5, straight([0, 10], [0, 0], [5, 0])),
-  M: letter(8.4, straight([0, 10], [0, 0]), straight([0, 10], [4.2, 1.4], [8.4, 10]), straight([8.4, 10], [8.4, 0])),
+  M: letter(
+    8.4,
+    straight([0, 10], [0, 0]),
+    straight([0, 10], [4.2, 1.4], [8.4, 10]),
+    straight([8.4, 10], [8.4, 0]),
+  ),
   N: letter(6.8, straight([0, 10], [0, 0]), straight([0, 10], [6.8, 0]), straight([6.8, 10], [6.8, 0])),
   O: letter(9.2, arc(4.6, 5, 4.6, 5, 90, 450)),
-  P: letter(5.6, straight([0, 10], [0, 0]), straight([0, 10], [3, 10]).arc(3, 7.4, 2.6, 2.6, 90, -90).line([0, 4.8])),
+  P: letter(
+    5.6,
+    straight([0, 10], [0, 0]),
+    straight([0, 10], [3, 10]).arc(3, 7.4, 2.6, 2.6, 90, -90).line([0, 4.8]),
+  ),
   Q: letter(9.2, arc(4.6, 5, 4.6, 5, 90, 450), straight([5.6, 3], [9, -0.4])),
   R: letter(
     5.8,
@@ -103,7 +125,10 @@ export const PRINT: Readonly<Record<string, Letter>> = {
   ),
   '6': letter(5.6, stroke(4.8, 10).curve(1.9, 8.4, 0, 5.8, 0, 2.9).arc(2.8, 2.9, 2.8, 2.9, 180, 540)),
   '7': letter(5.6, straight([0, 10], [5.6, 10], [1.6, 0])),
-  '8': letter(5.8, arc(2.9, 7.6, 2.35, 2.4, 40, 270).arc(2.9, 2.6, 2.9, 2.6, 90, -270).arc(2.9, 7.6, 2.35, 2.4, -90, 40)),
+  '8': letter(
+    5.8,
+    arc(2.9, 7.6, 2.35, 2.4, 40, 270).arc(2.9, 2.6, 2.9, 2.6, 90, -270).arc(2.9, 7.6, 2.35, 2.4, -90, 40),
+  ),
   '9': letter(5.6, arc(2.8, 7.1, 2.8, 2.9, 30, 360).line([4.6, 0])),
   '.': letter(0.3, dot(0.15, 0.25)),
   ',': letter(0.6, straight([0.5, 0.5], [0, -1.2])),
@@ -111,7 +136,13 @@ export const PRINT: Readonly<Record<string, Letter>> = {
   '?': letter(4.6, arc(2.3, 7.6, 2.3, 2.4, 165, -70).line([2.3, 2.8]), dot(2.3, 0.25)),
   '’': letter(0.6, straight([0.5, 10], [0, 8.2])),
   '-': letter(2.8, straight([0, 2.6], [2.8, 2.6])),
-  '&': letter(6.4, straight([6.4, 0], [1.6, 7.2]).arc(2.9, 8.2, 1.7, 1.8, 210, -45).line([0.8, 4.2]).arc(2.4, 2.3, 2.4, 2.3, 140, 350)),
+  '&': letter(
+    6.4,
+    straight([6.4, 0], [1.6, 7.2])
+      .arc(2.9, 8.2, 1.7, 1.8, 210, -45)
+      .line([0.8, 4.2])
+      .arc(2.4, 2.3, 2.4, 2.3, 140, 350),
+  ),
 };
 
 /** Marks above and below letters, about the middle of a letter that is five high. */
@@ -120,7 +151,10 @@ export const MARKS: Readonly<Record<string, Letter>> = {
   '\u0300': letter(1.6, straight([-0.8, 8], [0.8, 6.4])),
   '\u0301': letter(1.6, straight([0.8, 8], [-0.8, 6.4])),
   '\u0302': letter(2.4, straight([-1.2, 6.4], [0, 8], [1.2, 6.4])),
-  '\u0303': letter(3, stroke(-1.5, 6.6).curve(-0.8, 8.2, -0.3, 7.6, 0, 7.2).curve(0.3, 6.8, 0.8, 6.2, 1.5, 7.8)),
+  '\u0303': letter(
+    3,
+    stroke(-1.5, 6.6).curve(-0.8, 8.2, -0.3, 7.6, 0, 7.2).curve(0.3, 6.8, 0.8, 6.2, 1.5, 7.8),
+  ),
   '\u0308': letter(2.4, dot(-1.1, 7.2), dot(1.1, 7.2)),
   '\u030A': letter(1.8, arc(0, 7.4, 0.9, 0.9, 90, 450)),
   '\u030C': letter(2.4, straight([-1.2, 8], [0, 6.4], [1.2, 8])),

@@ -38,7 +38,8 @@ export function stroke(x: number, y: number): Hand {
   let at: readonly [number, number] = start;
   let heading: number | null = null;
   const headFor = (toX: number, toY: number) => {
-    if (Math.hypot(toX - start[0], toY - start[1]) > 1e-6) heading ??= Math.atan2(toY - start[1], toX - start[0]);
+    if (Math.hypot(toX - start[0], toY - start[1]) > 1e-6)
+      heading ??= Math.atan2(toY - start[1], toX - start[0]);
   };
   const hand: Hand = {
     line(...to) {
@@ -91,7 +92,14 @@ export function stroke(x: number, y: number): Hand {
 
 /** Begins a stroke on an arc. */
 export const arc = (cx: number, cy: number, rx: number, ry: number, from: number, to: number): Hand =>
-  stroke(cx + rx * Math.cos(from * RADIANS), cy + ry * Math.sin(from * RADIANS)).arc(cx, cy, rx, ry, from, to);
+  stroke(cx + rx * Math.cos(from * RADIANS), cy + ry * Math.sin(from * RADIANS)).arc(
+    cx,
+    cy,
+    rx,
+    ry,
+    from,
+    to,
+  );
 
 /** A straight stroke through points. */
 export const straight = (

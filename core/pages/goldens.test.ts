@@ -8,6 +8,7 @@ import { contentStream } from '../export/content.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
+import { loadMotifs } from '../motifs/index.ts';
 import { LOOKS } from './blocks/look.ts';
 import { DESIGNS } from './composed/designs/index.ts';
 import { pageKinds } from './index.ts';
@@ -22,7 +23,9 @@ const FILE = new URL('./goldens.json', import.meta.url);
 const goldens = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Record<string, string>>;
 
 const type = typesetterFromDisk();
-beforeAll(loadFlexbox);
+beforeAll(async () => {
+  await Promise.all([loadFlexbox(), loadMotifs()]);
+});
 
 const ruledSamples = (shade: 'grey' | 'gray') => [
   { pages: 2 },
@@ -113,6 +116,12 @@ const SAMPLES: Record<string, object[]> = {
     })),
     { options: { view: 'week', pages: 'one', weekStart: 'sunday', ...JULY } },
     { options: { view: 'week', dated: false, notesEvery: 2, tabs: false, ...JULY } },
+  ],
+  'tracing 1': [
+    { options: {} },
+    { options: { alphabet: 'joined', letters: 'small', lines: 'outlined', height: '3/8in' } },
+    { options: { what: 'numbers', from: 4, to: 11, lines: 'dashed', guidance: 'full' } },
+    { options: { what: 'list', list: 'Wren\nThe moths are out, over the river.', height: '3/8in' } },
   ],
   'index 1': [{ pages: 1 }, { pages: 1, options: { columns: '2', title: 'Where it is' } }],
 };

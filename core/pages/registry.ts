@@ -20,6 +20,7 @@ import { planner } from './planner/index.ts';
 import { ruled } from './ruled/index.ts';
 import { sketch } from './sketch/index.ts';
 import { titlePage } from './title-page/index.ts';
+import { tracing } from './tracing/index.ts';
 import { wordSearch } from './word-search/index.ts';
 
 const kinds = new Map<string, PageKind>();
@@ -74,6 +75,7 @@ for (const kind of [
   isometric,
   hexagonal,
   cornell,
+  tracing,
   calligraphy,
   music,
   comic,

@@ -1,0 +1,69 @@
+import * as v from 'valibot';
+import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
+import { setting } from '../../settings.ts';
+import { pitchSetting, points } from '../paper/settings.ts';
+
+/** From the top line to the base line, in points (common practice, no source). */
+export const HEIGHTS = {
+  '1in': points(1, 'in'),
+  '3/4in': points(3 / 4, 'in'),
+  '5/8in': points(5 / 8, 'in'),
+  '1/2in': points(1 / 2, 'in'),
+  '3/8in': points(3 / 8, 'in'),
+} as const;
+
+export const options = exactObject({
+  what: setting(enumOf(['letters', 'numbers', 'first-words', 'list']), 'letters', {
+    label: 'To trace',
+    values: {
+      letters: 'The 26 letters',
+      numbers: 'Numbers',
+      'first-words': 'First words, in English',
+      list: 'A list of mine',
+    },
+  }),
+  list: setting(text(0, 20_000), '', {
+    label: 'List',
+    help: 'A page for each line: a word, a name or a sentence.',
+    rows: 5,
+  }),
+  letters: setting(enumOf(['both', 'capitals', 'small']), 'both', {
+    label: 'Letters',
+    values: { both: 'Both', capitals: 'Capitals', small: 'Small' },
+  }),
+  from: setting(integerBetween(0, 999), 1, { label: 'First number' }),
+  to: setting(integerBetween(0, 999), 20, { label: 'Last number' }),
+  alphabet: setting(enumOf(['print', 'joined']), 'print', {
+    label: 'Alphabet',
+    values: { print: 'Print', joined: 'Joined' },
+  }),
+  lines: setting(enumOf(['dashed', 'dotted', 'outlined']), 'dotted', {
+    label: 'Letters to trace',
+    values: { dashed: 'Dashed', dotted: 'Dotted', outlined: 'Outlined' },
+  }),
+  guidance: setting(enumOf(['falling', 'full', 'faint']), 'falling', {
+    label: 'Guidance',
+    help: 'Falling: letters to trace grow faint, then a first letter alone, then nothing.',
+    values: { falling: 'Falling', full: 'Full', faint: 'Faint' },
+  }),
+  height: setting(enumOf(Object.keys(HEIGHTS) as (keyof typeof HEIGHTS)[]), '5/8in', {
+    label: 'Height of a line',
+    help: 'From the top line to the base line.',
+    values: { '1in': '1 in', '3/4in': '3/4 in', '5/8in': '5/8 in', '1/2in': '1/2 in', '3/8in': '3/8 in' },
+  }),
+  pitch: pitchSetting(points(6, 'mm'), points(40, 'mm'), 'Own height', 'a named height'),
+  practice: setting(integerBetween(0, 6), 1, { label: 'Empty lines at the end' }),
+  arrows: setting(v.boolean(), true, {
+    label: 'Where strokes begin',
+    help: 'Numbered dots and arrows on the large letter, dots on the first of each line.',
+  }),
+  pictures: setting(v.boolean(), true, {
+    label: 'Pictures',
+    help: 'A drawing and a word for each letter, in English; as many dots as a number says.',
+  }),
+  heading: setting(enumOf(['title and name', 'title', 'none']), 'title and name', {
+    label: 'Page heading',
+    values: { 'title and name': 'Title and name', title: 'Title', none: 'None' },
+  }),
+});
+export type TracingOptions = v.InferOutput<typeof options>;
