@@ -15,6 +15,7 @@ import { placedItem, troublesOf } from './items.ts';
 import type { PlannedPage } from './plan.ts';
 import { kindOf } from './sections.ts';
 import { drawAnswers } from './solution-pages.ts';
+import { wholeBook } from './whole.ts';
 
 const FOLIO = { face: 'alegreya-sans-regular', size: 10, color: { gray: 0.2 } } as const;
 
@@ -65,6 +66,7 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
     items: page.items.map((item) => placedItem(book, section, item)),
     resources: book.resources,
     book: book.recipe,
+    whole: wholeBook(book),
     language: printedLanguage(book.recipe),
     type,
     faces: houseFaces(book.recipe, type),

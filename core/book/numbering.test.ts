@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { HIVE_WORDS, recipeOf } from './book.sample.ts';
 import { bookFrom, drawPage, frameOf, placedItem } from './index.ts';
-import { romanNumeral } from './plan.ts';
+import { romanNumeral } from './numbers.ts';
 
 const type = typesetterFromDisk();
 const front = [

@@ -12,9 +12,11 @@ import {
 import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import type { ResourceType } from '../resources/index.ts';
 import { parseLength } from '../units.ts';
+import { folioNumber, romanNumeral } from './numbers.ts';
 import type { Recipe } from './recipe.ts';
 import { type Entry, isGroup, kindOf, type Section, type Solutions, sectionsOf } from './sections.ts';
 import { answersOnPages, pagesOfAnswers, type SolutionLayout, type SolutionStream } from './solution-flow.ts';
+import { listedPages } from './whole.ts';
 
 export type PageRole = 'body' | 'solutions' | 'blank';
 
@@ -104,11 +106,16 @@ export const printSpec = (recipe: Recipe): PageSpec => ({
 export function planBook(recipe: Recipe, rules: PrintRules): Plan {
   const spec = printSpec(recipe);
   let gutter = gutterFor(rules, 0);
+  const lists = sectionsOf(recipe.sections).some((section) => kindOf(section).listsPages);
+  let listed = 0;
   for (;;) {
-    const plan = paginate(recipe, gutter, (side) => pageFrame(rules, spec, gutter, side));
+    const plan = paginate(recipe, gutter, listed, (side) => pageFrame(rules, spec, gutter, side));
     const needed = gutterFor(rules, plan.pages.length);
-    if (needed <= gutter) return plan;
-    gutter = needed;
+    // What is listed follows from the sections, not from where their pages come to stand.
+    const found = lists ? listedPages(recipe, plan, String).length : 0;
+    if (needed <= gutter && found === listed) return plan;
+    gutter = Math.max(gutter, needed);
+    listed = found;
   }
 }
 
@@ -117,6 +124,7 @@ function unitsOf(
   recipe: Recipe,
   section: Section,
   frame: (side: Side) => PageFrame,
+  listed: number,
   rounds?: number,
 ): readonly Unit[] {
   const kind = kindOf(section);
@@ -131,7 +139,14 @@ function unitsOf(
   const facts = <Facts>(type: ResourceType<unknown, Facts>, id: string) =>
     recipe.resources[id]?.type === type.id ? (recipe.resources[id].facts as Facts) : null;
   const language = printedLanguage(recipe);
-  const units = kind.units({ options, language, count: counts[kind.extent], frame, facts });
+  const units = kind.units({
+    options,
+    language,
+    listed,
+    count: counts[kind.extent],
+    frame,
+    facts,
+  });
   // A single page comes in every round.
   if (rounds !== undefined && kind.extent === 'single')
     return Array.from({ length: rounds }, () => units[0] ?? {});
@@ -144,7 +159,7 @@ const countItems = (units: readonly Unit[]): number =>
 
 const capitalized = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
-function paginate(recipe: Recipe, gutter: number, frame: (side: Side) => PageFrame): Plan {
+function paginate(recipe: Recipe, gutter: number, listed: number, frame: (side: Side) => PageFrame): Plan {
   const plan: Plan = { pages: [], runs: [], contents: [], items: {}, firstCounted: 1, gutter };
   const counters = new Map<string, number>();
   const late: SolutionStream[] = [];
@@ -238,7 +253,7 @@ function paginate(recipe: Recipe, gutter: number, frame: (side: Side) => PageFra
   for (const entry of recipe.sections) {
     const members = isGroup(entry) ? entry.group.members : [entry];
     const rounds = isGroup(entry) ? entry.group.rounds : undefined;
-    const units = members.map((member) => unitsOf(recipe, member, frame, rounds));
+    const units = members.map((member) => unitsOf(recipe, member, frame, listed, rounds));
     members.forEach((member, i) => {
       plan.items[member.id] = {
         count: countItems(units[i]!),
@@ -320,40 +335,5 @@ function numberPages(recipe: Recipe, plan: Plan): void {
   }
 }
 
-const NUMERALS = [
-  [1000, 'm'],
-  [900, 'cm'],
-  [500, 'd'],
-  [400, 'cd'],
-  [100, 'c'],
-  [90, 'xc'],
-  [50, 'l'],
-  [40, 'xl'],
-  [10, 'x'],
-  [9, 'ix'],
-  [5, 'v'],
-  [4, 'iv'],
-  [1, 'i'],
-] as const;
-
-/** A whole number from 1 on in small roman numerals, as front matter is counted (Chicago Manual of Style, 1.4, from memory). */
-export function romanNumeral(n: number): string {
-  let rest = n;
-  let said = '';
-  for (const [value, letters] of NUMERALS)
-    while (rest >= value) {
-      said += letters;
-      rest -= value;
-    }
-  return said;
-}
-
 /** The page counts the service prints on the recipe's paper. */
 export const pageLimits = (rules: PrintRules, recipe: Recipe) => paperOf(rules, recipe.print.paper).pages;
-
-/** The page number as a reader finds it printed: from `style.numbering.from`, counted from the first page that is. */
-export const folioNumber = (
-  recipe: Recipe,
-  { firstCounted }: Pick<Plan, 'firstCounted'>,
-  page: number,
-): number => page - firstCounted + (recipe.style.numbering.from ?? 1);

@@ -123,6 +123,24 @@ const SAMPLES: Record<string, object[]> = {
     { options: { what: 'numbers', from: 4, to: 11, lines: 'dashed', guidance: 'full' } },
     { options: { what: 'list', list: 'Wren\nThe moths are out, over the river.', height: '3/8in' } },
   ],
+  'half-title 1': [{}],
+  'copyright 1': [
+    {},
+    { options: { year: '2027', isbn: '9780306406157', rights: 'classroom', more: 'A\n\nB' } },
+  ],
+  'dedication 1': [{ options: { text: 'For those who get up before the bees do' } }],
+  'contents 1': [
+    {},
+    { options: { names: 'First\n\nThird', leaders: 'line' } },
+    { options: { leaders: 'none' } },
+  ],
+  'text-page 1': [
+    { options: { text: 'Of {title}.\n\n# Before\n\n- Look.\n- Listen.\n\nThen write.' } },
+    { options: { what: 'thanks' } },
+    { options: { what: 'notes', lines: true } },
+  ],
+  'certificate 1': [{}, { options: { heading: 'Well done', done: 'has read every page of' } }],
+  'color-test 1': [{}, { options: { shape: 'boxes', columns: 3, rows: 4 } }],
   'index 1': [{ pages: 1 }, { pages: 1, options: { columns: '2', title: 'Where it is' } }],
 };
 

@@ -17,6 +17,25 @@ export interface BookFields {
   imprint: string;
 }
 
+/** What a contents page lists. */
+export interface ListedPage {
+  text: string;
+  /** Its number as it is counted, such as `12` or `iv`. */
+  number: string;
+  /** Counted from the first page of the book, from 1. */
+  page: number;
+}
+
+/** What pages may say of the whole book. */
+export interface WholeBook {
+  listed: readonly ListedPage[];
+  /** What must be said of others' work in it. */
+  credits: readonly string[];
+  /** The families that it is set in, with their licenses. */
+  typefaces: readonly string[];
+  pages: number;
+}
+
 /**
  * What a kind lays out as one: a page, a page with its back, or two facing pages. A book is its units in order; the
  * planner puts a blank page before one that wants the other side.
@@ -45,6 +64,8 @@ export interface UnitsContext<Options> {
   language: PrintedLanguage;
   /** Pages or items as the recipe says; 1 for a kind that is a single unit, 0 for one that follows from its options. */
   count: number;
+  /** How many pages a contents page lists, for kinds that say that they list them; 0 for all others. */
+  listed: number;
   /** The frame of a page of either side, for kinds whose pages depend on the room they have. */
   frame(side: Side): PageFrame;
   /** What the recipe says of a resource, such as the pages of a PDF; null where it names none of that type. */
@@ -76,6 +97,7 @@ export interface DrawContext<Options, Item> {
   items: PlacedItem<Item>[];
   resources: Resources;
   book: BookFields;
+  whole: WholeBook;
   /** Of what the kind prints of its own. */
   language: PrintedLanguage;
   type: Typesetter;
@@ -182,8 +204,12 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   inHouseFaces?(options: Options): boolean;
   /** What must be said somewhere in a book with such pages: whose data or art they show. */
   credits?(options: Options): readonly string[];
+  /** Whether its pages say what must be said of others' work in the book. */
+  printsCredits?(options: Options): boolean;
   /** Loads what its pages need before any is drawn, such as an engine or a data set: drawing itself waits for nothing. */
   prepare?(options: Options): Promise<void>;
+  /** How many pages it takes depends on how many are listed. */
+  listsPages?: true;
   /** Its words are broken at the ends of lines: what that takes is loaded for books with such pages. */
   hyphenates?: true;
   /** Items depend on their place in the section and on how many there are, as rising levels do. */

@@ -4,12 +4,18 @@ import { incompleteVersions, ofVersion } from '../versions.ts';
 import { belongsTo } from './belongs-to/index.ts';
 import { blank } from './blank/index.ts';
 import { calligraphy } from './calligraphy/index.ts';
+import { certificate } from './certificate/index.ts';
+import { colorTest } from './color-test/index.ts';
 import { comic } from './comic/index.ts';
 import { composed } from './composed/index.ts';
+import { contents } from './contents/index.ts';
+import { copyright } from './copyright/index.ts';
 import { cornell } from './cornell/index.ts';
+import { dedication } from './dedication/index.ts';
 import { dotGrid } from './dot-grid/index.ts';
 import { frenchRuled } from './french-ruled/index.ts';
 import { graph } from './graph/index.ts';
+import { halfTitle } from './half-title/index.ts';
 import { handwriting } from './handwriting/index.ts';
 import { hexagonal } from './hexagonal/index.ts';
 import { indexLines } from './index-lines/index.ts';
@@ -19,6 +25,7 @@ import { music } from './music/index.ts';
 import { planner } from './planner/index.ts';
 import { ruled } from './ruled/index.ts';
 import { sketch } from './sketch/index.ts';
+import { textPage } from './text-page/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { tracing } from './tracing/index.ts';
 import { wordSearch } from './word-search/index.ts';
@@ -64,8 +71,15 @@ function incomplete(kind: PageKind): string | null {
 }
 
 for (const kind of [
+  halfTitle,
   titlePage,
+  copyright,
+  dedication,
   belongsTo,
+  contents,
+  textPage,
+  certificate,
+  colorTest,
   wordSearch,
   ruled,
   frenchRuled,

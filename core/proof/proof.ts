@@ -3,6 +3,7 @@ import { drawCover } from '../cover/index.ts';
 import type { MadeFrom } from '../export/fingerprints.ts';
 import { type Formats, formatting, USUAL_FORMATS } from '../formats.ts';
 import type { Typesetter } from '../scene/index.ts';
+import { credits } from './checks/credits.ts';
 import { files } from './checks/files.ts';
 import { fonts, minimums } from './checks/ink.ts';
 import { items } from './checks/items.ts';
@@ -30,6 +31,7 @@ export const checks: readonly Check[] = [
   items,
   names,
   language,
+  credits,
   spineText,
   barcodeClear,
   coverGround,

@@ -1,4 +1,5 @@
-import { breakLines, forcedBreak, type InputItem, MAX_COST } from 'tex-linebreak';
+import type { InputItem } from 'tex-linebreak';
+import * as loaded from 'tex-linebreak';
 import {
   type Direction,
   directionOf,
@@ -9,6 +10,10 @@ import {
   textLine,
 } from '../scene/index.ts';
 import { type Hyphenate, wholeWords } from './hyphenation.ts';
+
+// A CommonJS package: Node puts all of it under `default`, bundlers beside it.
+const { breakLines, forcedBreak, MAX_COST } =
+  (loaded as unknown as { default?: typeof loaded }).default ?? loaded;
 
 /** Words of a line that are drawn together, and where their left end is, in points from the left. */
 export interface Stretch {

@@ -5,6 +5,7 @@ import { BLACK, fitText, linePath, type Mark, rectPath, textLine } from '../../s
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
+import { matterRoom } from '../matter/prose.ts';
 import { OWNER_DESIGNS } from './designs.ts';
 
 const options = exactObject({
@@ -69,14 +70,14 @@ const owned = printedWords({
 const LINE_GAP = 34;
 
 function draw(context: DrawContext<BelongsToOptions, never>): Mark[] {
-  const { body, frame, language, options, type, faces } = context;
+  const { frame, language, options, type, faces } = context;
   const { heading, lines, contact } = options;
   const design = OWNER_DESIGNS[options.design];
   return design
     ? design({
         type,
         frame,
-        body,
+        body: matterRoom(context),
         heading: heading || owned(language, 'heading'),
         lines,
         asked: contact ? [owned(language, 'phone'), owned(language, 'reward')] : [],

@@ -53,7 +53,7 @@ function setIn(
 const parts = (context: Context) => {
   const { book, options, faces, language, body } = context;
   const { display, text } = faces;
-  const unit = body.width / 100;
+  const unit = Math.min(body.width, body.height) / 100;
   return {
     unit,
     title: { text: book.title, sourceField: 'title', face: display, max: 13 * unit },

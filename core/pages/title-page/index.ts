@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { enumOf, exactObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { defineKind, type PageKind } from '../kind.ts';
+import { matterRoom } from '../matter/prose.ts';
 import { TITLE_DESIGNS } from './designs.ts';
 import { drawTitlePage } from './draw.ts';
 
@@ -83,7 +84,7 @@ export const titlePage = defineKind<TitlePageOptions, never>({
   ],
   draw: (context) => {
     const design = TITLE_DESIGNS[context.options.design];
-    if (design) return design(context);
+    if (design) return design({ ...context, body: matterRoom(context) });
     const { display, text } = context.faces;
     return drawTitlePage(context, { title: display, subtitle: text, penName: text, small: text });
   },

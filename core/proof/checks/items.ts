@@ -1,4 +1,13 @@
-import { bodyOf, filledItem, frameOf, itemLabel, kindOf, placedItem, troublesOf } from '../../book/index.ts';
+import {
+  bodyOf,
+  filledItem,
+  frameOf,
+  itemLabel,
+  kindOf,
+  placedItem,
+  troublesOf,
+  wholeBook,
+} from '../../book/index.ts';
 import { houseFaces } from '../../faces/choice.ts';
 import type { ItemProblem } from '../../pages/index.ts';
 import { printedLanguage } from '../../printed-words/index.ts';
@@ -42,6 +51,7 @@ export const items: Check = {
         options,
         type,
         language: printedLanguage(book.recipe),
+        whole: wholeBook(book),
         faces: houseFaces(book.recipe, type),
       }) ?? []),
     ].map((problem) => finding(problem, page.number, section.id));

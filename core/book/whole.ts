@@ -1,0 +1,85 @@
+import { FAMILIES } from '../faces/families.ts';
+import type { ListedPage, WholeBook } from '../pages/index.ts';
+import { bookWords, printedLanguage } from '../printed-words/index.ts';
+import type { Book } from './book.ts';
+import { folioNumber, romanNumeral } from './numbers.ts';
+import type { Plan } from './plan.ts';
+import type { Recipe } from './recipe.ts';
+import { type Entry, isGroup, kindOf, sectionName, sectionsOf } from './sections.ts';
+
+/** What a page shows beside another's name: its number, as it is counted. */
+export type NumberOf = (page: number) => string;
+
+const nameOf = (entry: Entry): string =>
+  isGroup(entry) ? entry.group.members.map(sectionName).join(', ') : sectionName(entry);
+
+/** Groups and sections whose pages are numbered belong in a contents page; front matter does not. */
+const isListed = (entry: Entry): boolean =>
+  isGroup(entry) ? entry.group.members.some((one) => kindOf(one).numbered) : kindOf(entry).numbered;
+
+/**
+ * What a contents page lists: the entries that units of a section bring, or the section as a whole; and solutions.
+ * @param numberOf the number of a page, as it is counted
+ */
+export function listedPages(recipe: Recipe, plan: Plan, numberOf: NumberOf): ListedPage[] {
+  const language = printedLanguage(recipe);
+  const entries = new Map<string, Entry>(recipe.sections.map((entry) => [entry.id, entry]));
+  return plan.runs.flatMap(({ section, role, first, last }): ListedPage[] => {
+    const entry = entries.get(section);
+    if (role === 'solutions')
+      return [{ text: bookWords(language, 'solutions'), number: numberOf(first), page: first }];
+    if (!entry || !isListed(entry)) return [];
+    const own = plan.contents.filter(({ page }) => page >= first && page <= last);
+    if (own.length) return own.map(({ text, page }) => ({ text, number: numberOf(page), page }));
+    const begins = plan.pages.slice(first - 1, last).find(({ unit }) => unit)?.number ?? first;
+    return [{ text: nameOf(entry), number: numberOf(begins), page: begins }];
+  });
+}
+
+const LICENSES: Readonly<Record<string, string>> = {
+  'OFL-1.1': 'SIL Open Font License',
+  'Apache-2.0': 'Apache License 2.0',
+};
+
+/** What a book must say of others' work in it: data and drawings of its pages, resources with rights. */
+export function creditsOf(recipe: Recipe): string[] {
+  const kinds = sectionsOf(recipe.sections).flatMap(
+    (section) => kindOf(section).credits?.(section.options) ?? [],
+  );
+  const resources = Object.values(recipe.resources).flatMap(({ name, rights }) =>
+    rights?.holder || rights?.license
+      ? [`${name}: ${[rights.holder, rights.license].filter(Boolean).join(', ')}`]
+      : [],
+  );
+  return [...new Set([...kinds, ...resources])];
+}
+
+/** The families that a book is set in, with their licenses. */
+export function typeCredit({ style, resources }: Pick<Recipe, 'style' | 'resources'>): string[] {
+  const chosen = [style.typefaces.display, style.typefaces.text].map((face) => {
+    if (typeof face !== 'string') return resources[face.typeface]!.name;
+    const family = FAMILIES.filter(({ id }) => face.startsWith(`${id}-`)).sort(
+      (a, b) => b.id.length - a.id.length,
+    )[0];
+    return family ? `${family.name} (${LICENSES[family.license] ?? family.license})` : face;
+  });
+  return [...new Set(chosen)];
+}
+
+/** The number of a page as it is counted, whether or not the page shows it. */
+export const numberOf = (recipe: Recipe, plan: Plan, page: number): string =>
+  page < plan.firstCounted ? romanNumeral(page) : String(folioNumber(recipe, plan, page));
+
+const known = new WeakMap<Plan, WholeBook>();
+
+/** What pages may say of the whole book. Found once for a plan. */
+export function wholeBook({ recipe, plan }: Pick<Book, 'recipe' | 'plan'>): WholeBook {
+  const whole = known.get(plan) ?? {
+    listed: listedPages(recipe, plan, (page) => numberOf(recipe, plan, page)),
+    credits: creditsOf(recipe),
+    typefaces: typeCredit(recipe),
+    pages: plan.pages.length,
+  };
+  known.set(plan, whole);
+  return whole;
+}
