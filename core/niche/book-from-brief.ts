@@ -2,7 +2,7 @@ import { bookFrom, type Recipe, readRecipe } from '../book/index.ts';
 import { printRules } from '../print/index.ts';
 import { type NamedResource, withResource } from '../resources/index.ts';
 import type { Brief } from './brief.ts';
-import { type BriefKind, optionsFor } from './pages-for.ts';
+import { type BriefKind, optionsFor, WHOLE_KINDS } from './pages-for.ts';
 
 /** Of the pages left for puzzles, how many carry puzzles; the rest are their solutions, six to a page. */
 const PUZZLE_SHARE = 6 / 7;
@@ -74,12 +74,24 @@ export function recipeFromBrief(
   const forPuzzles = others.length ? inside * (1 - OTHERS_SHARE) : inside;
   const items = puzzles ? Math.max(1, Math.floor(forPuzzles * PUZZLE_SHARE)) : 0;
   const without =
-    items > 0 ? bookFrom(draft(items, 0)).plan.pages.filter((page) => page.role !== 'blank').length : 2;
+    items > 0 || others.some((kind) => WHOLE_KINDS.includes(kind))
+      ? bookFrom(draft(items, 0)).plan.pages.filter((page) => page.role !== 'blank' || page.section).length
+      : 2;
   return draft(items, Math.max(0, brief.pages - without));
 }
 
-/** Sections of some kinds that share pages evenly, those that are left over with the first. */
-function shared(kinds: readonly BriefKind[], pages: number, phrase: string) {
+/** Sections of some kinds that share pages evenly, those that are left over with the first; planners and the like as they are. */
+function shared(all: readonly BriefKind[], pages: number, phrase: string) {
+  const whole = all
+    .filter((kind) => WHOLE_KINDS.includes(kind))
+    .map((kind) => ({ id: kind, kind, options: optionsFor(kind, phrase) }));
+  const others = all.filter((kind) => !WHOLE_KINDS.includes(kind));
+  // What is left is for notes.
+  const kinds: readonly BriefKind[] = others.length ? others : ['ruled'];
+  return [...whole, ...counted(kinds, pages, phrase)];
+}
+
+function counted(kinds: readonly BriefKind[], pages: number, phrase: string) {
   const each = Math.floor(pages / kinds.length);
   return kinds.flatMap((kind, i) => {
     const own = each + (i < pages % kinds.length ? 1 : 0);

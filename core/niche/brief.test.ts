@@ -16,11 +16,13 @@ import {
   designFor,
   estimate,
   nextDays,
+  optionsFor,
   pagesFor,
   publishBy,
   recipeFromBrief,
   TITLE_LETTERS,
   titleIdeas,
+  WHOLE_KINDS,
 } from './index.ts';
 import { occasionsFrom } from './occasions.ts';
 import { rival } from './rivals.sample.ts';
@@ -227,6 +229,10 @@ describe('what a phrase asks for on its pages', () => {
     ['handwriting practice paper', 'handwriting', null],
     ['blank comic book', 'comic', null],
     ['sketchbook', 'sketch', null],
+    ['gardening planner 2027', 'planner', 'garden-log'],
+    ['weekly planner', 'planner', null],
+    ['teacher planner', 'composed', 'lesson-plan'],
+    ['alphabet tracing workbook', 'tracing', null],
     ['moth journal', 'ruled', null],
     ['gardening', 'ruled', 'garden-log'],
   ] as const)('%s: %s, %s', (phrase, kind, design) => {
@@ -237,12 +243,31 @@ describe('what a phrase asks for on its pages', () => {
   it('every kind that can be chosen makes a book of as many pages as the brief says', () => {
     for (const kind of Object.keys(BRIEF_KINDS) as BriefKind[])
       for (const kinds of [[kind], [kind, 'ruled'], ['word-search', kind]] as BriefKind[][]) {
-        const brief = { ...briefFrom('beekeeping log', [], lists), kinds: [...new Set(kinds)], pages: 48 };
+        // A planner of a year has 130 pages, whatever the brief says, and puzzles most of those.
+        const pages = WHOLE_KINDS.includes(kind) ? 640 : 48;
+        const brief = { ...briefFrom('beekeeping log', [], lists), kinds: [...new Set(kinds)], pages };
         const recipe = recipeFromBrief(brief, own);
-        expect(bookFrom(recipe).plan.pages.length).toBe(48);
+        expect(bookFrom(recipe).plan.pages.length).toBe(pages);
         const made = sectionsOf(recipe.sections).map((section) => section.kind);
         for (const wanted of brief.kinds) expect(made).toContain(wanted);
       }
+  });
+
+  it.each([
+    ['weekly planner 2028', { view: 'week', months: true, from: '2028-01-01', to: '2028-12-31' }],
+    ['monthly planner 2027', { view: 'month', from: '2027-01-01', to: '2027-12-31' }],
+    ['academic planner 2027', { view: 'week', months: true, from: '2027-08-01', to: '2028-07-31' }],
+    ['undated daily planner', { view: 'day', dated: false }],
+  ])('%s: %o', (phrase, options) => expect(optionsFor('planner', phrase)).toEqual(options));
+
+  it('a planner is as long as its year, and what the brief says beyond is for notes', () => {
+    const recipe = (pages: number) =>
+      recipeFromBrief({ ...briefFrom('weekly planner 2027', [], lists), pages }, own);
+    const kinds = (pages: number) => sectionsOf(recipe(pages).sections).map(({ kind }) => kind);
+    expect(kinds(160)).toEqual(['title-page', 'belongs-to', 'planner', 'ruled']);
+    expect(bookFrom(recipe(160)).plan.pages).toHaveLength(160);
+    expect(kinds(60)).toEqual(['title-page', 'belongs-to', 'planner']);
+    expect(bookFrom(recipe(60)).plan.pages.length).toBeGreaterThan(130);
   });
 
   it('a design that is named ships, and suits no other phrase before', () => {

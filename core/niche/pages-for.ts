@@ -11,10 +11,12 @@ export const BRIEF_KINDS = {
   hexagonal: 'Hexagonal grid',
   cornell: 'Cornell notes',
   handwriting: 'Handwriting lines',
+  tracing: 'Tracing pages',
   calligraphy: 'Calligraphy guides',
   music: 'Music paper',
   comic: 'Comic panels',
   sketch: 'Sketch frames',
+  planner: 'Planner pages',
 } as const;
 export type BriefKind = keyof typeof BRIEF_KINDS;
 
@@ -26,6 +28,7 @@ const KINDS: readonly (readonly [RegExp, BriefKind])[] = [
   [/hex(agon|agonal)?\b/i, 'hexagonal'],
   [/graph|quad ruled|engineering (paper|pad)/i, 'graph'],
   [/cornell/i, 'cornell'],
+  [/\btrac(e|ing)\b|alphabet|learn(ing)? (to write|letters)/i, 'tracing'],
   [/handwriting|penmanship/i, 'handwriting'],
   [/calligraphy|lettering/i, 'calligraphy'],
   [/music|manuscript|staff paper|songwrit|tablature|\btabs?\b/i, 'music'],
@@ -88,6 +91,14 @@ const DESIGNS_FOR: readonly (readonly [RegExp, DesignId])[] = [
 /** Books that a page of blocks is made for: what is written in them has a form. */
 const FORMED = /\b(journal|log|log ?book|tracker|diary|record|notebook|book|planner|organizer)\b/i;
 
+/** Planners by the day: those that say for when they are, or for what span. */
+const PLANNED = /\b(planner|calendar|agenda|datebook|diary|organizer)\b/i;
+const SPAN = /\b(20\d\d|daily|weekly|monthly|yearly|undated|dated|academic|school year|\d+ month)\b/i;
+
+/** Whether a phrase asks for dated pages, or undated ones of the same sorts. */
+const isPlanned = (phrase: string): boolean =>
+  PLANNED.test(phrase) && (SPAN.test(phrase) || (!/diary/i.test(phrase) && designFor(phrase) === null));
+
 /** The design that suits a phrase, or null. */
 export const designFor = (phrase: string): DesignId | null =>
   DESIGNS_FOR.find(([said]) => said.test(phrase))?.[1] ?? null;
@@ -95,6 +106,7 @@ export const designFor = (phrase: string): DesignId | null =>
 /** The kind of page for the kind of book a phrase asks for. What none is made for begins with ruled pages. */
 export const pagesFor = (phrase: string): BriefKind =>
   KINDS.find(([said]) => said.test(phrase))?.[1] ??
+  (isPlanned(phrase) ? 'planner' : null) ??
   (FORMED.test(phrase) && designFor(phrase) ? 'composed' : 'ruled');
 
 /** What a section of a kind begins with, of what the phrase says. */
@@ -105,5 +117,33 @@ export function optionsFor(kind: BriefKind, phrase: string): Record<string, unkn
     if (/guitar|\btabs?\b|tablature/i.test(phrase)) return { clef: 'guitar-tab', staves: 8 };
     if (/piano/i.test(phrase)) return { clef: 'grand' };
   }
+  if (kind === 'tracing')
+    return {
+      ...(/number/i.test(phrase) ? { what: 'numbers' } : /word/i.test(phrase) ? { what: 'first-words' } : {}),
+      ...(/cursive|joined/i.test(phrase) ? { alphabet: 'joined' } : {}),
+    };
+  if (kind === 'planner') return plannerFor(phrase);
   return {};
 }
+
+/** A planner as a phrase has it: by weeks unless it says otherwise, for the year that it names. */
+function plannerFor(phrase: string): Record<string, unknown> {
+  const view = /daily/i.test(phrase) ? 'day' : /monthly|\d+ month|calendar/i.test(phrase) ? 'month' : 'week';
+  const year = /\b(20\d\d)\b/.exec(phrase)?.[1];
+  const undated = /undated/i.test(phrase);
+  const school = /academic|school year/i.test(phrase);
+  const span = year
+    ? school
+      ? { from: `${year}-08-01`, to: `${Number(year) + 1}-07-31` }
+      : { from: `${year}-01-01`, to: `${year}-12-31` }
+    : {};
+  return {
+    view,
+    ...(view === 'week' && !undated ? { months: true } : {}),
+    ...span,
+    ...(undated ? { dated: false } : {}),
+  };
+}
+
+/** Kinds whose pages follow from their options: a book has all of them, however many the brief says. */
+export const WHOLE_KINDS: readonly BriefKind[] = ['planner', 'tracing'];

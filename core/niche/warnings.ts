@@ -24,7 +24,7 @@ const STRONG_PRESS = 0.3;
 /** Kinds of book that ruled pages do for. */
 const WRITTEN = /^(journal|notebook|diary)/;
 /** Puzzles that a word search stands in for, until they can be made. */
-const UNMADE = /sudoku|maze|crossword|colou?ring|planner|calendar/;
+const UNMADE = /sudoku|maze|crossword|colou?ring/;
 
 const plain = (text: string): string =>
   text
