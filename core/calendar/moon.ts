@@ -2,9 +2,6 @@ import { type MoonQuarter, NextMoonQuarter, SearchMoonQuarter } from 'astronomy-
 import { LRUCache } from 'lru-cache';
 import type { Day } from './days.ts';
 
-/** Phases of the moon, as numbers of its quarters. */
-export const PHASES = ['new', 'first quarter', 'full', 'last quarter'] as const;
-
 const kept = new LRUCache<string, ReadonlyMap<Day, number>>({ max: 60 });
 
 /**

@@ -1,4 +1,4 @@
-import { type Day, dateOf, daysFrom, plusDays, plusMonths, type WeekStart, weekOf } from './days.ts';
+import { type Day, dateOf, daysFrom, plusDays, type WeekStart, weekOf } from './days.ts';
 
 /**
  * Names of days and months as a language writes them, in its own order and script (ECMA-402, Intl.DateTimeFormat; data:
@@ -97,6 +97,3 @@ export const aWeek = (start: WeekStart): Day[] => {
   const first = weekOf('2026-01-15', start);
   return daysFrom(first, plusDays(first, 6));
 };
-
-/** Months in which every name is found. */
-export const aYear = (): Day[] => Array.from({ length: 12 }, (_, i) => plusMonths('2026-01-01', i));

@@ -3,8 +3,6 @@ import { HIGH, type JoinedLetter, joinedLetters } from './joined.ts';
 import { MARKS, PRINT } from './print.ts';
 import type { Letter, Stroke } from './stroke.ts';
 
-export type { Letter, Stroke } from './stroke.ts';
-
 export type Alphabet = 'print' | 'joined';
 
 /** A stroke at its place in a word; `letter` counts the letters from 0, `number` the strokes of a letter from 1. */
