@@ -88,6 +88,17 @@ export interface FittedText {
   fits: boolean;
 }
 
+/** The lines of a fitted text as marks, the first with its baseline at `y`. */
+export const fittedLines = (
+  type: Typesetter,
+  { lines, size, leading, direction }: FittedText,
+  { face, color = BLACK }: { face: FaceId; color?: Color },
+  x: number,
+  y: number,
+  align: Align = 'center',
+): TextMark[] =>
+  lines.map((line, i) => textLine(type, line, { face, size, color, direction }, x, y + i * leading, align));
+
 /** How far the ink of a line reaches beyond the wider of its two ends, in points: the hook of an f, the arm of a W. */
 function overhang(type: Typesetter, text: string, face: FaceId, size: number): number {
   const end = lineWidth(type, text, { face, size });

@@ -5,6 +5,7 @@ import {
   ellipsePath,
   type FaceId,
   fitText,
+  fittedLines,
   linePath,
   type Mark,
   type Typesetter,
@@ -45,15 +46,12 @@ function written({ type, frame, heading, lines, asked, faces }: Owned, box: Rect
   );
   const whole = fitted.height + gap * (lines + asked.length + 0.3);
   const top = box.y + Math.max(0, (box.height - whole) / 2);
-  const marks: Mark[] = fitted.lines.map((line, i) =>
-    textLine(
-      type,
-      line,
-      { face: faces.display, size: fitted.size, color: BLACK, direction: fitted.direction },
-      box.x + box.width / 2,
-      top + type.capHeight(faces.display) * fitted.size + i * fitted.leading,
-      'center',
-    ),
+  const marks: Mark[] = fittedLines(
+    type,
+    fitted,
+    { face: faces.display },
+    box.x + box.width / 2,
+    top + type.capHeight(faces.display) * fitted.size,
   );
   const size = Math.max(7, 9 * scale);
   const rule = (from: number, y: number): Mark => ({
@@ -155,15 +153,12 @@ function portrait(owned: Owned): Mark[] {
   const y = pill.y + pill.height + free / 2;
   const size = Math.max(7, 9.5 * scale);
   return [
-    ...fitted.lines.map((line, i) =>
-      textLine(
-        type,
-        line,
-        { face: faces.display, size: fitted.size, color: BLACK, direction: fitted.direction },
-        middle,
-        top + type.capHeight(faces.display) * fitted.size + i * fitted.leading,
-        'center',
-      ),
+    ...fittedLines(
+      type,
+      fitted,
+      { face: faces.display },
+      middle,
+      top + type.capHeight(faces.display) * fitted.size,
     ),
     { type: 'path', path: roundedRect(pill, pill.height / 2), fill: { gray: 0.9 } },
     {

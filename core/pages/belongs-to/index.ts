@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { loadMotifs } from '../../motifs/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
-import { BLACK, fitText, linePath, type Mark, rectPath, textLine } from '../../scene/index.ts';
+import { BLACK, fitText, fittedLines, linePath, type Mark, rectPath } from '../../scene/index.ts';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
@@ -119,16 +119,7 @@ function drawFramed({
       stroke: { width: 0.75, paint: { gray: 0.3 } },
     };
   });
-  const words = fitted.lines.map((line, i) =>
-    textLine(
-      type,
-      line,
-      { face, size: fitted.size, color: BLACK, direction: fitted.direction },
-      middle,
-      top + fitted.size * 0.8 + i * fitted.leading,
-      'center',
-    ),
-  );
+  const words = fittedLines(type, fitted, { face }, middle, top + fitted.size * 0.8);
   return [around(0, 1.5), around(5, 0.75), ...words, ...rules];
 }
 

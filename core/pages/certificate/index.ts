@@ -1,6 +1,14 @@
 import type * as v from 'valibot';
 import { printedWords } from '../../printed-words/index.ts';
-import { BLACK, type FaceId, fitText, linePath, type Mark, textLine } from '../../scene/index.ts';
+import {
+  BLACK,
+  type FaceId,
+  fitText,
+  fittedLines,
+  linePath,
+  type Mark,
+  textLine,
+} from '../../scene/index.ts';
 import { exactObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { icon } from '../blocks/icons.ts';
@@ -49,16 +57,8 @@ function draw(context: DrawContext<Options, never>): Mark[] {
       { width: inside.width * 0.9, height: inside.height * 0.2 },
       { max, min: 8, lines, leading: 1.14 },
     );
-    return fitted.lines.map((line, i) =>
-      textLine(
-        type,
-        line,
-        { face, size: fitted.size, color: BLACK, direction: fitted.direction },
-        middle,
-        at(share) + (i - (fitted.lines.length - 1) / 2) * fitted.leading,
-        'center',
-      ),
-    );
+    const first = at(share) - ((fitted.lines.length - 1) / 2) * fitted.leading;
+    return fittedLines(type, fitted, { face }, middle, first);
   };
   const line = (from: number, to: number, share: number): Mark => ({
     type: 'path',

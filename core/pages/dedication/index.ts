@@ -1,5 +1,5 @@
 import type * as v from 'valibot';
-import { BLACK, fitText, type Mark, textLine } from '../../scene/index.ts';
+import { fitText, fittedLines, type Mark } from '../../scene/index.ts';
 import { exactObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { sprig } from '../blocks/pen.ts';
@@ -37,16 +37,7 @@ function draw(context: DrawContext<Options, never>): Mark[] {
   const bottom = top + fitted.height + fitted.size * 1.6;
   const length = body.width * 0.09;
   return [
-    ...fitted.lines.map((line, i) =>
-      textLine(
-        type,
-        line,
-        { face: faces.text, size: fitted.size, color: BLACK, direction: fitted.direction },
-        middle,
-        top + fitted.size + i * fitted.leading,
-        'center',
-      ),
-    ),
+    ...fittedLines(type, fitted, { face: faces.text }, middle, top + fitted.size),
     ...sprig(middle - 4, bottom, length, -1, length * 0.28),
     ...sprig(middle + 4, bottom, length, 1, length * 0.28),
   ];

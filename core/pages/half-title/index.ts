@@ -1,4 +1,4 @@
-import { BLACK, fitText, type Mark, textLine } from '../../scene/index.ts';
+import { fitText, fittedLines, type Mark } from '../../scene/index.ts';
 import { exactObject } from '../../schema.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
 
@@ -12,15 +12,9 @@ function draw({ body, book, faces, type }: DrawContext<Options, never>): Mark[] 
     { width: body.width * 0.84, height: body.height * 0.3 },
     { max: body.width / 13, min: 9, lines: 4, leading: 1.14 },
   );
-  return fitted.lines.map((line, i) => ({
-    ...textLine(
-      type,
-      line,
-      { face: faces.display, size: fitted.size, color: BLACK, direction: fitted.direction },
-      body.x + body.width / 2,
-      body.y + body.height * 0.26 + i * fitted.leading,
-      'center',
-    ),
+  const [x, y] = [body.x + body.width / 2, body.y + body.height * 0.26];
+  return fittedLines(type, fitted, { face: faces.display }, x, y).map((line) => ({
+    ...line,
     sourceField: 'title',
   }));
 }

@@ -7,24 +7,11 @@ import type { DrawContext } from '../kind.ts';
 import { definePaper } from '../paper/define-paper.ts';
 import { drawHeading, headedUnits, headingSettings } from '../paper/heading.ts';
 import { darker, paler, stroked } from '../paper/lines.ts';
-import { lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
-
-/** From the top line to the base line, in points (common practice, no source). */
-const HEIGHTS = {
-  '1in': points(1, 'in'),
-  '3/4in': points(3 / 4, 'in'),
-  '5/8in': points(5 / 8, 'in'),
-  '1/2in': points(1 / 2, 'in'),
-  '3/8in': points(3 / 8, 'in'),
-} as const;
+import { lookSettings, points } from '../paper/settings.ts';
+import { heightOf, TAIL, writingHeight } from '../paper/writing-heights.ts';
 
 const options = exactObject({
-  height: setting(enumOf(Object.keys(HEIGHTS) as (keyof typeof HEIGHTS)[]), '5/8in', {
-    label: 'Height of a line',
-    help: 'From the top line to the base line.',
-    values: { '1in': '1 in', '3/4in': '3/4 in', '5/8in': '5/8 in', '1/2in': '1/2 in', '3/8in': '3/8 in' },
-  }),
-  pitch: pitchSetting(points(6, 'mm'), points(40, 'mm'), 'Own height', 'a named height'),
+  ...writingHeight(),
   descender: setting(v.boolean(), true, {
     label: 'Line for tails',
     help: 'Half a height under the base line.',
@@ -38,8 +25,7 @@ const options = exactObject({
 });
 type HandwritingOptions = v.InferOutput<typeof options>;
 
-/** Room under the base line for tails, and from there to the next top line, in heights. */
-const TAIL = 0.5;
+/** From the tails of a row to the next top line, in heights. */
 const GAP = 0.2;
 const SHARES = { none: 0, third: 1 / 3, half: 1 / 2 } as const;
 
@@ -50,8 +36,6 @@ export function rowsOf(area: Rect, height: number): { tops: number[] } {
   const step = count > 1 ? (area.height - row) / (count - 1) : 0;
   return { tops: Array.from({ length: count }, (_, i) => area.y + i * step) };
 }
-
-const heightOf = ({ pitch, height }: HandwritingOptions) => pitchOf(pitch, HEIGHTS[height]);
 
 function roomFor(rest: Rect, { picture }: HandwritingOptions): { box: Rect | null; rows: Rect } {
   if (picture === 'none') return { box: null, rows: rest };

@@ -5,9 +5,9 @@ import {
   ellipsePath,
   type FaceId,
   fitText,
+  fittedLines,
   type Mark,
   type Typesetter,
-  textLine,
 } from '../../scene/index.ts';
 import { lineMarks, setParagraph } from '../../text/index.ts';
 import type { DrawContext } from '../kind.ts';
@@ -117,15 +117,7 @@ export function matterHeading(
     { max, min: 10, lines: 3, leading: 1.15 },
   );
   const { x: at, align } = beginningOf(fitted.direction, { x, width });
-  const marks = fitted.lines.map((line, i) =>
-    textLine(
-      type,
-      line,
-      { face: faces.display, size: fitted.size, color: BLACK, direction: fitted.direction },
-      at,
-      y + type.capHeight(faces.display) * fitted.size + i * fitted.leading,
-      align,
-    ),
-  );
+  const baseline = y + type.capHeight(faces.display) * fitted.size;
+  const marks = fittedLines(type, fitted, { face: faces.display }, at, baseline, align);
   return { marks, bottom: y + fitted.height + max * 0.7 };
 }

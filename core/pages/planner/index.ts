@@ -74,7 +74,8 @@ export const planner = defineKind<PlannerOptions, never>({
   id: 'planner',
   version: 1,
   name: 'Planner pages',
-  called: ({ view, dated }) => `Planner: ${VIEWS[view].split(',')[0]!.toLowerCase()}${dated ? '' : ', undated'}`,
+  called: ({ view, dated }) =>
+    `Planner: ${VIEWS[view].split(',')[0]!.toLowerCase()}${dated ? '' : ', undated'}`,
   family: 'Planners',
   purpose: 'Years, months, weeks and days, with dates or without.',
   samples: [

@@ -6,9 +6,9 @@ import {
   type Color,
   type FaceId,
   fitText,
+  fittedLines,
   type Mark,
   rectPath,
-  textLine,
 } from '../../scene/index.ts';
 import { rule, sprig } from '../blocks/pen.ts';
 import type { DrawContext } from '../kind.ts';
@@ -36,15 +36,9 @@ function setIn(
 ): { marks: Mark[]; bottom: number } {
   const fitted = fitText(type, text, face, { width, height }, { max, min: 8, lines, leading: 1.14 });
   const at = align === 'left' ? x : align === 'right' ? x + width : x + width / 2;
-  const marks = fitted.lines.map((line, i) => ({
-    ...textLine(
-      type,
-      line,
-      { face, size: fitted.size, color, direction: fitted.direction },
-      at,
-      y + type.capHeight(face) * fitted.size + i * fitted.leading,
-      align,
-    ),
+  const baseline = y + type.capHeight(face) * fitted.size;
+  const marks = fittedLines(type, fitted, { face, color }, at, baseline, align).map((line) => ({
+    ...line,
     ...(sourceField ? { sourceField } : {}),
   }));
   return { marks, bottom: y + fitted.height };

@@ -6,9 +6,9 @@ import { buildPath, ellipsePath, linePath, type Mark, rectPath, textLine } from 
 import { type DrawContext, defineKind, type ItemProblem, type Unit } from '../kind.ts';
 import { inkRoom } from '../paper/lines.ts';
 import { oneLine } from '../paper/one-line.ts';
-import { pitchOf } from '../paper/settings.ts';
+import { heightOf, TAIL } from '../paper/writing-heights.ts';
 import { entriesOf, type TracingEntry } from './entries.ts';
-import { HEIGHTS, options, type TracingOptions } from './options.ts';
+import { options, type TracingOptions } from './options.ts';
 
 const said = printedWords({
   en: { name: 'Name' },
@@ -21,8 +21,7 @@ type Room = Omit<DrawContext<TracingOptions, never>, 'items' | 'resources' | 'bo
 
 const entryOn = ({ data }: Unit): TracingEntry => data as TracingEntry;
 
-/** Room under the base line for tails, and between rows, in heights. */
-const TAIL = 0.5;
+/** Between rows, in heights. */
 const GAP = 0.18;
 /** Height of a model against that of a row, and of the box it stands in against the model. */
 const MODEL = 1.5;
@@ -75,7 +74,7 @@ function modelOf(
 }
 
 function layoutOf({ body, frame, options: chosen, unit }: Room): Layout {
-  const height = pitchOf(chosen.pitch, HEIGHTS[chosen.height]);
+  const height = heightOf(chosen);
   const entry = entryOn(unit);
   const room = inkRoom(body, frame.safe, { weight: 2 });
   const scale = frame.grid.typeScale;

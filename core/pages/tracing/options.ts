@@ -1,16 +1,7 @@
 import * as v from 'valibot';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { pitchSetting, points } from '../paper/settings.ts';
-
-/** From the top line to the base line, in points (common practice, no source). */
-export const HEIGHTS = {
-  '1in': points(1, 'in'),
-  '3/4in': points(3 / 4, 'in'),
-  '5/8in': points(5 / 8, 'in'),
-  '1/2in': points(1 / 2, 'in'),
-  '3/8in': points(3 / 8, 'in'),
-} as const;
+import { writingHeight } from '../paper/writing-heights.ts';
 
 export const options = exactObject({
   what: setting(enumOf(['letters', 'numbers', 'first-words', 'list']), 'letters', {
@@ -46,12 +37,7 @@ export const options = exactObject({
     help: 'Falling: letters to trace grow faint, then a first letter alone, then nothing.',
     values: { falling: 'Falling', full: 'Full', faint: 'Faint' },
   }),
-  height: setting(enumOf(Object.keys(HEIGHTS) as (keyof typeof HEIGHTS)[]), '5/8in', {
-    label: 'Height of a line',
-    help: 'From the top line to the base line.',
-    values: { '1in': '1 in', '3/4in': '3/4 in', '5/8in': '5/8 in', '1/2in': '1/2 in', '3/8in': '3/8 in' },
-  }),
-  pitch: pitchSetting(points(6, 'mm'), points(40, 'mm'), 'Own height', 'a named height'),
+  ...writingHeight(),
   practice: setting(integerBetween(0, 6), 1, { label: 'Empty lines at the end' }),
   arrows: setting(v.boolean(), true, {
     label: 'Where strokes begin',
