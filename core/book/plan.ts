@@ -142,6 +142,7 @@ function unitsOf(
   const units = kind.units({
     options,
     language,
+    streamKey: [recipe.seed, section.id],
     listed,
     count: counts[kind.extent],
     frame,

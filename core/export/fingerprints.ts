@@ -1,4 +1,4 @@
-import { type Book, kindOf, needsOf } from '../book/index.ts';
+import { type Book, type Entry, isGroup, kindOf, needsOf, type Section } from '../book/index.ts';
 import { faceOf } from '../faces/choice.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { valueKey } from '../value-key.ts';
@@ -10,6 +10,19 @@ export interface Fingerprints {
   cover: string;
   listing: string;
 }
+
+/** A section without the options that came later, where they are as if they never had. */
+function sectionAsBefore(section: Section): Section {
+  const { later } = kindOf(section);
+  if (!later) return section;
+  const options = Object.entries(section.options).filter(([key, value]) => later[key] !== value);
+  return { ...section, options: Object.fromEntries(options) };
+}
+
+const asBefore = (entry: Entry): Entry =>
+  isGroup(entry)
+    ? { ...entry, group: { ...entry.group, members: entry.group.members.map(sectionAsBefore) } }
+    : sectionAsBefore(entry);
 
 /** The fingerprints of a book as it is now. Each covers all that its part is drawn from, and nothing else. */
 export function fingerprintsOf(book: Book): Fingerprints {
@@ -36,7 +49,7 @@ export function fingerprintsOf(book: Book): Fingerprints {
       ...(style.margins === 'service' ? {} : { margins: style.margins }),
       ...(style.largePrint ? { largePrint: true } : {}),
       ...(inHouseFaces ? { typefaces } : {}),
-      sections: recipe.sections.map(valueKey),
+      sections: recipe.sections.map((entry) => valueKey(asBefore(entry))),
       resources: [...book.sections.values()].flatMap((section) =>
         needsOf(section).map(({ id }) => recipe.resources[id]!.hash),
       ),

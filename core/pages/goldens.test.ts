@@ -141,6 +141,20 @@ const SAMPLES: Record<string, object[]> = {
   ],
   'certificate 1': [{}, { options: { heading: 'Well done', done: 'has read every page of' } }],
   'color-test 1': [{}, { options: { shape: 'boxes', columns: 3, rows: 4 } }],
+  'text-list 1': [
+    { options: { list: 'Keep the bees | Old saying\nLook twice', lines: true } },
+    { options: { list: 'Keep the bees | Old saying\nLook twice', style: 'quotation' } },
+    {
+      options: {
+        list: 'One\nTwo\nThree\nFour',
+        style: 'numbered',
+        perPage: 4,
+        order: 'shuffled',
+        largest: 16,
+      },
+    },
+    { options: { list: 'One\nTwo', style: 'framed', perPage: 2 } },
+  ],
   'index 1': [{ pages: 1 }, { pages: 1, options: { columns: '2', title: 'Where it is' } }],
 };
 

@@ -64,6 +64,8 @@ export interface UnitsContext<Options> {
   language: PrintedLanguage;
   /** Pages or items as the recipe says; 1 for a kind that is a single unit, 0 for one that follows from its options. */
   count: number;
+  /** Parts of the key of the random streams of the section: book seed and section id. */
+  streamKey: readonly [seed: string, section: string];
   /** How many pages a contents page lists, for kinds that say that they list them; 0 for all others. */
   listed: number;
   /** The frame of a page of either side, for kinds whose pages depend on the room they have. */
@@ -169,6 +171,10 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   purpose: string;
   /** What a section of it is called, where that depends on its options; otherwise by its name. */
   called?(options: Options): string;
+  /**
+   * Options that came after its version, with the values that change nothing: files of books that were made before stay good.
+   */
+  later?: Readonly<Record<string, unknown>>;
   /** It is offered among those of its family. */
   family: string;
   /** Ways in which it is offered; once, as it comes, if left out. */

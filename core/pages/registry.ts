@@ -25,6 +25,7 @@ import { music } from './music/index.ts';
 import { planner } from './planner/index.ts';
 import { ruled } from './ruled/index.ts';
 import { sketch } from './sketch/index.ts';
+import { textList } from './text-list/index.ts';
 import { textPage } from './text-page/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { tracing } from './tracing/index.ts';
@@ -97,6 +98,7 @@ for (const kind of [
   blank,
   indexLines,
   composed,
+  textList,
   planner,
 ] as unknown as PageKind[])
   registerKind(kind);

@@ -126,6 +126,7 @@ function drawFramed({
 export const belongsTo = defineKind({
   id: 'belongs-to',
   version: 2,
+  later: { design: 'framed', contact: false },
   // The heading that was usual stood in the options, whatever the language of the book.
   earlier: [
     {

@@ -114,8 +114,8 @@ function lastRanked(blocks: readonly Block[]): Block | null {
   return found;
 }
 
-/** Holders that hold nothing any more leave with what they held. */
-const without = (blocks: readonly Block[], gone: Block): Block[] =>
+/** Blocks without one of them; holders that hold nothing any more leave with it. */
+export const without = (blocks: readonly Block[], gone: Block): Block[] =>
   blocks.flatMap((block) => {
     if (block === gone) return [];
     if (!block.of) return [block];

@@ -1,14 +1,15 @@
 import * as v from 'valibot';
 import { loadFlexbox } from '../../flexbox/index.ts';
 import type { Mark } from '../../scene/index.ts';
-import { chosenBy, enumOf, exactObject, text } from '../../schema.ts';
+import { chosenBy, enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { arrange } from '../blocks/arrange.ts';
+import { dealt, ORDERS, type Order } from '../../text-lists/index.ts';
+import { arrange, without } from '../blocks/arrange.ts';
 import { type Block, eachBlock } from '../blocks/block.ts';
 import { LOOKS, type LookId, lookOf } from '../blocks/look.ts';
 import { drawArranged, pageRoom, penFor, problemsOf } from '../blocks/page.ts';
 import type { Pen } from '../blocks/pen.ts';
-import { type DrawContext, defineKind, type Unit } from '../kind.ts';
+import { type DrawContext, defineKind, pageUnits, type Unit } from '../kind.ts';
 import { type Design, designSchema } from './design.ts';
 import { DESIGNS, type DesignId } from './designs/index.ts';
 
@@ -32,6 +33,14 @@ const options = exactObject({
     help: 'Replaces the prompt of the page or, where it has none, its title; from the first line again after the last.',
     rows: 4,
   }),
+  every: setting(integerBetween(1, 30), 1, {
+    label: 'On every … page',
+    help: 'From the first on; pages between have no prompt.',
+  }),
+  order: setting(enumOf(Object.keys(ORDERS) as Order[]), 'listed', {
+    label: 'Order of the lines',
+    values: ORDERS,
+  }),
 });
 export type ComposedOptions = v.InferOutput<typeof options>;
 
@@ -49,10 +58,12 @@ const linesOf = ({ varied }: ComposedOptions): string[] =>
 /** The blocks of a page: those of the design, with the words of the page in place of its prompt or title. */
 export function blocksOf(chosen: ComposedOptions, unit: Unit): readonly Block[] {
   const { blocks } = designOf(chosen);
-  const said = (unit.data as { said: string } | undefined)?.said;
-  if (!said) return blocks;
+  const shown = unit.data as { said: string | null } | undefined;
+  if (!shown) return blocks;
+  const { said } = shown;
   const all = [...eachBlock(blocks)];
   const target = all.find(({ type }) => type === 'prompt') ?? all.find(({ type }) => type === 'head');
+  if (said === null) return target?.type === 'prompt' ? without(blocks, target) : blocks;
   const changed = (block: Block): Block => {
     if (block === target)
       return { ...block, ...(block.type === 'prompt' ? { text: said } : { title: said }) };
@@ -76,6 +87,7 @@ function draw(context: DrawContext<ComposedOptions, never>): Mark[] {
 export const composed = defineKind<ComposedOptions, never>({
   id: 'composed',
   version: 1,
+  later: { every: 1, order: 'listed' },
   name: 'Journals, logs and trackers',
   called: (chosen) => designOf(chosen).name,
   family: 'Journals',
@@ -91,13 +103,15 @@ export const composed = defineKind<ComposedOptions, never>({
   inHouseFaces: () => true,
   prepare: loadFlexbox,
   options,
-  units: ({ count, options: chosen }) => {
-    const lines = linesOf(chosen);
-    return Array.from({ length: count }, (_, i) =>
-      lines.length
-        ? { key: `page ${i % lines.length}`, data: { said: lines[i % lines.length]! } }
-        : { key: 'page' },
-    );
+  units: ({ count, options: chosen, streamKey }) => {
+    const lines = dealt(linesOf(chosen), chosen.order, streamKey);
+    if (lines.length === 0) return pageUnits(count, 'page');
+    return Array.from({ length: count }, (_, i): Unit => {
+      const turn = i / chosen.every;
+      if (!Number.isInteger(turn)) return { key: 'between', data: { said: null } };
+      const line = turn % lines.length;
+      return { key: `page ${line}`, data: { said: lines[line]! } };
+    });
   },
   draw,
   inspectUnit: (context) =>

@@ -62,6 +62,7 @@ const first = defineKind<TitlePageOptions, never>({
 export const titlePage = defineKind<TitlePageOptions, never>({
   ...titled,
   version: 2,
+  later: { design: 'plain' },
   inHouseFaces: () => true,
   samples: [
     { name: 'Title page' },

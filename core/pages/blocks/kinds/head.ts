@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import type { Rect } from '../../../print/index.ts';
 import type { Mark } from '../../../scene/index.ts';
 import { enumOf, text } from '../../../schema.ts';
-import { defineBlock, words as shortText } from '../block.ts';
+import { defineBlock } from '../block.ts';
 import { ICONS, icon } from '../icons.ts';
 import { circle, label, labelWidth, type Pen, rule, size, sizes, sprig, words } from '../pen.ts';
 import { drawField, field, shared } from './field.ts';
@@ -29,7 +29,7 @@ export const head = defineBlock({
     fields: v.optional(v.pipe(v.array(field), v.maxLength(4)), []),
     icon: v.optional(enumOf(ICONS)),
     /** A few words at the right, or below where the look sets titles in the middle. */
-    aside: shortText(80),
+    aside: v.optional(text(0, 80)),
   },
   least: ({ fields, aside }, _, pen) => BAND + (below(pen, aside ? [...fields, aside] : fields) ? FIELDS : 0),
   step: () => 0,

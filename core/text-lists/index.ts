@@ -1,0 +1,72 @@
+import Papa from 'papaparse';
+import { type RandomStream, randomStream } from '../random.ts';
+
+/** A prompt, quotation, verse, riddle or fact, and who said it. */
+export interface ListedText {
+  text: string;
+  credit: string;
+}
+
+export const ORDERS = { listed: 'As listed', shuffled: 'Shuffled' } as const;
+export type Order = keyof typeof ORDERS;
+
+/**
+ * Reads texts: a line for each. Who said it comes after a tab or an upright bar; a line in quotation marks is CSV (RFC 4180), as
+ * tables are exported: its second cell is the credit, and a comma in its text is no more than that.
+ */
+export function readTexts(source: string): ListedText[] {
+  return linesOf(source.replace(/^\uFEFF/, '')).flatMap((line): ListedText[] => {
+    const cells = cellsOf(line).map((cell) => cell.replace(/\s+/g, ' ').trim());
+    const [text = '', credit = ''] = cells;
+    return text ? [{ text, credit }] : [];
+  });
+}
+
+/** Lines of a list; a cell in quotation marks may run over several. */
+function linesOf(source: string): string[] {
+  const lines: string[] = [];
+  for (const line of source.split(/\r?\n/)) {
+    const open = lines.at(-1);
+    const goesOn = open?.startsWith('"') && (open.match(/"/g)?.length ?? 0) % 2 === 1;
+    if (goesOn) lines[lines.length - 1] = `${open}\n${line}`;
+    else lines.push(line);
+  }
+  return lines;
+}
+
+function cellsOf(line: string): string[] {
+  const trimmed = line.trim();
+  if (trimmed.startsWith('"')) {
+    // In a table the next cell follows at once; after somebody's words a space does.
+    const end = /^"(?:[^"]|"")*"(?:([,;])(?!\s)|$)/.exec(trimmed);
+    const [cells] = end ? Papa.parse<string[]>(trimmed, { delimiter: end[1] ?? ',' }).data : [];
+    if (cells && cells.length <= 3) return cells;
+  }
+  return trimmed.includes('\t') ? trimmed.split('\t') : trimmed.split(/\s+\|\s+/);
+}
+
+/** Texts in the order in which they are printed. @param streamKey parts of the key of the stream that shuffles them */
+export function dealt<Text>(
+  texts: readonly Text[],
+  order: Order,
+  streamKey: readonly [string, string],
+): Text[] {
+  if (order === 'listed') return [...texts];
+  const stream: RandomStream = randomStream(...streamKey, 'texts');
+  return stream.shuffled(texts);
+}
+
+/** Texts that stand more than once, whatever their case and signs, each with its places from 1. */
+export function repeated(texts: readonly ListedText[]): { text: string; places: number[] }[] {
+  const places = new Map<string, number[]>();
+  texts.forEach(({ text }, i) => {
+    const plain = text
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, ' ')
+      .trim();
+    places.set(plain, [...(places.get(plain) ?? []), i + 1]);
+  });
+  return [...places.values()]
+    .filter((all) => all.length > 1)
+    .map((all) => ({ text: texts[all[0]! - 1]!.text, places: all }));
+}
