@@ -1,12 +1,16 @@
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import { lazy, Suspense } from 'react';
 import type { Field } from '#core/settings.ts';
 import { Choice } from './choice.tsx';
 import { ColorField } from './color-field.tsx';
-import { DateField } from './date-field.tsx';
 import { LiveTextField } from './live-text-field.tsx';
 import { NumberField } from './number-field.tsx';
 import { SelectField } from './select-field.tsx';
+
+// Its calendar is large, and few kinds of page ask for a day.
+const DateField = lazy(async () => ({ default: (await import('./date-field.tsx')).DateField }));
 
 /** A few short words stand beside each other in the panel; more of them, or longer ones, are shown when they are asked for. */
 const MOST_IN_VIEW = { choices: 5, letters: 34 };
@@ -54,7 +58,9 @@ export function OptionField({
       return <ColorField label={field.label} value={value as string} hint={field.help} onChange={onChange} />;
     case 'day':
       return (
-        <DateField label={field.label} value={value as string} onChange={(day) => day && onChange(day)} />
+        <Suspense fallback={<TextField label={field.label} value={value as string} disabled />}>
+          <DateField label={field.label} value={value as string} onChange={(day) => day && onChange(day)} />
+        </Suspense>
       );
     case 'switch':
       return (

@@ -13,6 +13,7 @@ import {
   holidaysOf,
   isTimeZone,
   loadHolidays,
+  loadMoon,
   monthsFrom,
   moonPhases,
   ownDatesText,
@@ -25,7 +26,9 @@ import {
   weeksOfMonth,
 } from './index.ts';
 
-beforeAll(loadHolidays);
+beforeAll(async () => {
+  await Promise.all([loadHolidays(), loadMoon()]);
+});
 
 const anyDay = fc
   .date({ min: new Date('1900-01-01'), max: new Date('2100-12-31'), noInvalidDate: true })

@@ -2,6 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { HIVE_WORDS, recipeOf } from '../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem, kindOf } from '../book/index.ts';
+import { loadMoon } from '../calendar/index.ts';
 import { compositions, drawCover } from '../cover/index.ts';
 import { namesOfNoFile } from '../export/content.sample.ts';
 import { contentStream } from '../export/content.ts';
@@ -24,7 +25,7 @@ const goldens = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Record<
 
 const type = typesetterFromDisk();
 beforeAll(async () => {
-  await Promise.all([loadFlexbox(), loadMotifs()]);
+  await Promise.all([loadFlexbox(), loadMotifs(), loadMoon()]);
 });
 
 const ruledSamples = (shade: 'grey' | 'gray') => [

@@ -6,13 +6,16 @@ import {
   holidaysOf,
   isWeekend,
   loadHolidays,
+  loadMoon,
   moonPhases,
   plusDays,
   weekNumber,
   weekOf,
 } from '#core/calendar/index.ts';
 
-beforeAll(loadHolidays);
+beforeAll(async () => {
+  await Promise.all([loadHolidays(), loadMoon()]);
+});
 
 describe('the calendar, against a second library of dates (Luxon)', () => {
   it('ISO 8601 weeks, weekdays, days of the year and beginnings of weeks, every day from 1900 to 2100', () => {

@@ -1,4 +1,4 @@
-import { HOLIDAY_CREDIT, loadHolidays } from '../../calendar/index.ts';
+import { HOLIDAY_CREDIT, loadHolidays, loadMoon } from '../../calendar/index.ts';
 import { loadFlexbox } from '../../flexbox/index.ts';
 import type { Mark } from '../../scene/index.ts';
 import { arrange } from '../blocks/arrange.ts';
@@ -101,8 +101,8 @@ export const planner = defineKind<PlannerOptions, never>({
   defaultCount: 1,
   numbered: true,
   inHouseFaces: () => true,
-  prepare: async ({ holidays }) => {
-    await Promise.all([loadFlexbox(), holidays === 'none' ? null : loadHolidays()]);
+  prepare: async ({ holidays, moon }) => {
+    await Promise.all([loadFlexbox(), holidays === 'none' ? null : loadHolidays(), moon ? loadMoon() : null]);
   },
   credits: ({ holidays, dated }) => (holidays !== 'none' && dated ? [HOLIDAY_CREDIT] : []),
   options,

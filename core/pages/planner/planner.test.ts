@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, drawPage, readRecipe } from '../../book/index.ts';
-import { loadHolidays, plusDays, plusMonths, weeksOfMonth } from '../../calendar/index.ts';
+import { loadHolidays, loadMoon, plusDays, plusMonths, weeksOfMonth } from '../../calendar/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../../flexbox/index.ts';
 import { proofBook } from '../../proof/index.ts';
@@ -13,7 +13,7 @@ import { sequence } from './sequence.ts';
 
 const type = typesetterFromDisk();
 beforeAll(async () => {
-  await Promise.all([loadFlexbox(), loadHolidays()]);
+  await Promise.all([loadFlexbox(), loadHolidays(), loadMoon()]);
 });
 
 const everything = process.env.QUILL_SWEEP === 'all';
@@ -38,6 +38,7 @@ const textsOn = (book: Book, page: number): string[] => {
 };
 const ownPages = (book: Book) => book.plan.pages.filter(({ unit }) => unit !== null);
 const findings = (book: Book) => proofBook(book, type).filter(({ place }) => place?.view === 'page');
+const YEAR = { from: '2027-01-01', to: '2027-12-31' };
 const JULY = { from: '2027-07-01', to: '2027-07-31' };
 
 describe('the pages of a planner', () => {
@@ -257,7 +258,8 @@ describe('any planner', () => {
       [TRIMS[3], true],
     ] as const) {
       const setting = settingOf(trim, { bleed: true, margins: 'page', largePrint, edge: 'bottom' });
-      const found = findings(planned({ view, ...JULY }, setting)).filter(
+      const span = view.startsWith('year') ? YEAR : JULY;
+      const found = findings(planned({ view, ...span }, setting)).filter(
         ({ severity }) => severity === 'fix',
       );
       expect(found).toEqual([]);

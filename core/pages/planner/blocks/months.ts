@@ -182,14 +182,17 @@ const WIDEST = 17;
 const LARGEST = 1.3;
 const between = (pen: Pen): number => size(pen, 6);
 
-/** How many stand beside each other: twelve in threes where the page is high, in fours or sixes where it is wide. */
+/** How many stand beside each other: twelve in threes, or in fours or sixes where there is room for larger ones. */
 function columnsOf(count: number, width: number, pen: Pen): number {
   const gap = between(pen);
-  const most = Math.max(1, Math.floor((width + gap) / (NARROWEST * leastType(pen) + gap)));
-  if (count <= most && count <= 3) return count;
-  const wanted = count === 12 ? [6, 4, 3, 2, 1] : count > 12 ? [6, 3, 2, 1] : [3, 2, 1];
-  const largest = NARROWEST * leastType(pen) * LARGEST + gap;
-  return wanted.find((n) => n <= most && (width + gap) / n >= largest) ?? wanted.find((n) => n <= most) ?? 1;
+  if (count <= 3 && count * (NARROWEST * leastType(pen) + gap) <= width + gap) return count;
+  const wanted = count === 12 ? [6, 4, 3, 2] : count > 12 ? [6, 3, 2] : [3, 2];
+  return (
+    wanted.find((n) => {
+      const type = leastType(pen) * (n > 3 ? LARGEST : 1);
+      return (width + gap) / n >= NARROWEST * type + gap;
+    }) ?? 1
+  );
 }
 
 /** Months as on a wall calendar, beside and below each other. */
