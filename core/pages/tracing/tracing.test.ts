@@ -3,11 +3,13 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, drawPage } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
+import { write } from '../../letters/index.ts';
 import { loadMotifs } from '../../motifs/index.ts';
 import { proofBook } from '../../proof/index.ts';
 import { eachMark, type InkMark, type PathMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import { FIRST_WORDS } from './entries.ts';
+import { linesOf } from './layout.ts';
 
 const type = typesetterFromDisk();
 beforeAll(loadMotifs);
@@ -84,8 +86,20 @@ describe('pages to trace', () => {
 
   it('a sentence is broken into lines at its spaces, in their order', () => {
     const sentence = 'The moths are out over the river tonight and nobody sleeps';
-    const book = traced({ what: 'list', list: sentence, guidance: 'full', arrows: false, practice: 0 });
-    expect(findings(book)).toEqual([]);
+    const [width, height] = [450, 45];
+    const lines = linesOf(sentence, 'print', width, height);
+    expect(lines.length).toBeGreaterThan(1);
+    expect(lines.join(' ')).toBe(sentence);
+    for (const [i, line] of lines.entries()) {
+      expect(write(line, 'print').width * (height / 10)).toBeLessThanOrEqual(width);
+      const [next] = (lines[i + 1] ?? '').split(' ');
+      // No line has room for the first word of the next.
+      if (next)
+        expect(write(`${line} ${next}`, 'print').width * (height / 10)).toBeGreaterThan(
+          width - (4 * height) / 10,
+        );
+    }
+    expect(findings(traced({ what: 'list', list: sentence }))).toEqual([]);
   });
 });
 
