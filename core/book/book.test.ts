@@ -11,7 +11,7 @@ import {
   drawPage,
   filledItem,
   jobTicket,
-  moveSection,
+  moveSections,
   parseRecipe,
   type Recipe,
   readRecipe,
@@ -143,7 +143,8 @@ describe('items', () => {
 
   it('adding, moving and removing other sections changes no puzzle', () => {
     const before = book([puzzles(6)]);
-    const grown = moveSection(addSection(before, pageKind('ruled'), 0), 0, 1);
+    const added = addSection(before, pageKind('ruled'), 0);
+    const grown = moveSections(added, [added.sections[0]!.id], 2);
     for (let item = 1; item <= 6; item++) expect(grid(grown, item)).toBe(grid(before, item));
     expect(removeSection(grown, grown.sections[1]!.id)).toEqual(before);
   });
@@ -179,7 +180,7 @@ describe('editing', () => {
     const before = book([puzzles(3), { id: 'r', kind: 'ruled', pages: 24 }]);
     const mark = fingerprint(before);
     for (const kind of pageKinds()) addSection(before, kind);
-    moveSection(before, 0, 1);
+    moveSections(before, ['w'], 2);
     togglePin(before, 'w', 1);
     reroll(before, 'w', 1);
     removeSection(before, 'w');

@@ -6,7 +6,7 @@ import {
   alternate,
   changeSection,
   changesBetween,
-  moveSection,
+  moveSections,
   parseRecipe,
   type Recipe,
   removeSection,
@@ -69,7 +69,7 @@ describe('what was changed between two states of a book', () => {
     ],
     ['pages', changeSection(book, 'log', (one) => ({ ...one, pages: 40 })), ['Ruled pages: pages 23 → 40']],
     ['a section less', removeSection(book, 'log'), ['Ruled pages removed']],
-    ['order', moveSection(book, 1, 2), ['Running order changed']],
+    ['order', moveSections(book, [book.sections[1]!.id], 3), ['Running order changed']],
     ['a re-roll', reroll(book, 'puzzles', 3), ['Word search: puzzle 3 re-rolled']],
     [
       'blurb',

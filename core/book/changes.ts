@@ -11,6 +11,7 @@ import {
   kindOf,
   type Section,
   type Solutions,
+  type Standing,
   sectionName,
   sectionsOf,
 } from './sections.ts';
@@ -206,6 +207,9 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
     ...change('pages', was.pages, now.pages, number),
     ...change('page numbers', was.pageNumbers !== false, now.pageNumbers !== false),
     ...change(`${item}s`, was.items, now.items, number),
+    ...change('backs', was.backs, now.backs, number),
+    ...change('times in a round', was.times ?? 1, now.times ?? 1, number),
+    ...standingChanges(was, now),
     ...options,
     ...perItem('rolls', (n) => `${item} ${n} re-rolled`),
     ...perItem(
@@ -215,6 +219,11 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
     ...solutionChanges(was.solutions, now.solutions),
   ];
 }
+
+const standingChanges = (was: Standing, now: Standing): string[] => [
+  ...change('begins on a right-hand page', was.starts === 'right', now.starts === 'right'),
+  ...change('fills the book to', was.fillTo, now.fillTo, number),
+];
 
 /** A value of an option as its setting shows it. */
 function shownOption(field: Field | undefined, value: unknown): string {
@@ -248,6 +257,8 @@ function groupChanges(before: Recipe, after: Recipe): string[] {
       if (!old) return [];
       return [
         ...change('Rounds', old.group.rounds, group.group.rounds, number),
+        ...change('Order of the group', old.group.order ?? 'turns', group.group.order ?? 'turns', number),
+        ...standingChanges(old, group).map((said) => `Group: ${said}`),
         ...change('Numbering of the group', old.group.numbering, group.group.numbering, number),
         ...solutionChanges(old.solutions, group.solutions).map((said) => `Group: ${said}`),
       ];

@@ -41,7 +41,10 @@ export function drawPage(book: Book, number: number, type: Typesetter): Scene {
   if (!page) throw new RangeError(`There is no page ${number}; the book has ${plan.pages.length}.`);
   const frame = frameOf(book, page);
   const scene: Scene = { ...frame.media, gray: recipe.print.ink === 'black', layers: [] };
-  if (page.role === 'blank') return scene;
+  if (page.role === 'blank') {
+    if (page.gray) scene.layers.push(grayLayer(book, page, frame));
+    return scene;
+  }
   scene.layers.push(
     page.role === 'solutions'
       ? { marks: drawAnswers(book, page, bodyOf(book, page), type) }
@@ -49,6 +52,18 @@ export function drawPage(book: Book, number: number, type: Typesetter): Scene {
   );
   if (page.folio) scene.layers.push({ marks: [folio(book, page, frame, type)] });
   return scene;
+}
+
+/** Of a gray back: dark enough that what shows through is not seen, and no waste of ink. */
+const BACK_GRAY = 0.72;
+
+/** A gray back, to the edges of the sheet or, without bleed, to the margins that the service keeps. */
+function grayLayer({ spec }: Book, page: PlannedPage, { media, safe }: PageFrame): Layer {
+  const { x, y, width, height } = spec.bleed ? { x: 0, y: 0, ...media } : safe;
+  return {
+    key: `gray ${page.side}`,
+    marks: [{ type: 'path', path: rectPath(x, y, width, height), fill: { gray: BACK_GRAY } }],
+  };
 }
 
 function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typesetter): Layer {

@@ -7,7 +7,7 @@ import {
   bookFrom,
   changeSection,
   jobTicket,
-  moveSection,
+  moveSections,
   parseRecipe,
   type Recipe,
   refusal,
@@ -72,8 +72,9 @@ class Move implements fc.Command<Model, Real> {
   check = (model: Readonly<Model>) => model.ids.length > 1;
   run(model: Model, real: Real) {
     const from = this.from % model.ids.length;
-    keep(real, moveSection(real.recipe, from, this.to));
     const [id] = model.ids.splice(from, 1);
+    const before = real.recipe.sections.map((entry) => entry.id).indexOf(model.ids[Math.max(this.to, 0)]!);
+    keep(real, moveSections(real.recipe, [id!], before < 0 ? real.recipe.sections.length : before));
     model.ids.splice(Math.min(Math.max(this.to, 0), model.ids.length), 0, id!);
   }
   toString = () => `move ${this.from} to ${this.to}`;

@@ -1,17 +1,15 @@
-import { customAlphabet } from 'nanoid';
 import type { HouseFaces } from '../faces/choice.ts';
 import type { ShippedFace } from '../faces/index.ts';
 import { type PageKind, pageKind } from '../pages/index.ts';
 import { type NamedResource, NOTHING_GATHERED, type Resources, withResource } from '../resources/index.ts';
 import { newestOf } from '../versions.ts';
 import { bookFrom } from './book.ts';
+import { copyOf, paste, sectionId } from './copied.ts';
 import { fillContext, troublesOf } from './items.ts';
 import { pageLimits } from './plan.ts';
 import { type Recipe, readRecipe } from './recipe.ts';
 import { type Entry, type Group, isGroup, kindOf, needsOf, type Section, sectionsOf } from './sections.ts';
 import { faceNeeds } from './typefaces.ts';
-
-const sectionId = customAlphabet('abcdefghijkmnpqrstuvwxyz23456789', 6);
 
 /** Changes to a recipe. Each gives a new recipe and leaves the old one as it is, so that undo is keeping the old. */
 export function addSection(
@@ -35,13 +33,6 @@ export function addSection(
   return read.recipe;
 }
 
-export function moveSection(recipe: Recipe, from: number, to: number): Recipe {
-  const sections = recipe.sections.slice();
-  const [moved] = sections.splice(from, 1);
-  if (moved) sections.splice(Math.max(0, Math.min(to, sections.length)), 0, moved);
-  return { ...recipe, sections };
-}
-
 /** Takes out a section, a group, or a member of a group; the last member takes its group with it. */
 export const removeSection = (recipe: Recipe, id: string): Recipe => ({
   ...recipe,
@@ -52,6 +43,30 @@ export const removeSection = (recipe: Recipe, id: string): Recipe => ({
     if (members.length === entry.group.members.length) return [entry];
     return members.length ? [{ ...entry, group: { ...entry.group, members } }] : [];
   }),
+});
+
+/** Moves entries, in their order, to stand together before the one that is at a place now; at the end beyond the last. */
+export function moveSections({ sections, ...recipe }: Recipe, ids: readonly string[], to: number): Recipe {
+  const moved = sections.filter(({ id }) => ids.includes(id));
+  const staying = (part: readonly Entry[]) => part.filter(({ id }) => !ids.includes(id));
+  return {
+    ...recipe,
+    sections: [...staying(sections.slice(0, to)), ...moved, ...staying(sections.slice(to))],
+  };
+}
+
+/** Puts copies of entries behind the last of them, with new puzzles. @returns their ids besides */
+export function duplicate(recipe: Recipe, ids: readonly string[]): { recipe: Recipe; ids: string[] } {
+  const at = recipe.sections.findLastIndex(({ id }) => ids.includes(id)) + 1;
+  return paste(recipe, copyOf(recipe, ids), at);
+}
+
+/** Lets an entry make the book as long as it should be, in place of another that did; undefined gives it its own length again. */
+export const fillTo = (recipe: Recipe, entry: string, pages: number | undefined): Recipe => ({
+  ...recipe,
+  sections: recipe.sections.map(({ fillTo: _, ...rest }) =>
+    rest.id === entry && pages !== undefined ? { ...rest, fillTo: pages } : rest,
+  ) as Entry[],
 });
 
 /** Items that a section lays out as one. */
@@ -71,7 +86,7 @@ export function alternate(recipe: Recipe, id: string): Recipe {
   if (at < 0 || pair.length < 2) return recipe;
   const rounds = Math.max(...pair.map((entry) => (isGroup(entry) ? entry.group.rounds : unitsIn(entry))));
   const members = sectionsOf(pair).map(
-    ({ pages: _, items: __, solutions: ___, ...member }): Section => member,
+    ({ pages: _, items: __, solutions: ___, starts: ____, fillTo: _____, ...member }): Section => member,
   );
   const solutions = pair.find(({ solutions: said }) => said)?.solutions;
   const group = {
@@ -91,9 +106,10 @@ export function partGroup(recipe: Recipe, id: string): Recipe {
     const { rounds, members } = entry.group;
     return members.map((member) => {
       const { extent } = kindOf(member);
-      if (extent === 'pages') return { ...member, pages: rounds };
-      if (extent !== 'items') return member;
-      return { ...member, items: rounds * perUnit(member), solutions: entry.solutions };
+      const { times = 1, ...alone } = member;
+      if (extent === 'pages') return { ...alone, pages: rounds * times };
+      if (extent !== 'items') return alone;
+      return { ...alone, items: rounds * times * perUnit(member), solutions: entry.solutions };
     });
   });
   return readRecipe({ ...recipe, sections }).recipe ?? recipe;
@@ -108,6 +124,12 @@ export const changeSection = (recipe: Recipe, id: string, change: (section: Sect
     const members = entry.group.members.map((member) => (member.id === id ? change(member) : member));
     return { ...entry, group: { ...entry.group, members } };
   }),
+});
+
+/** Changes what an entry of the running order says, be it a section or a group. */
+export const changeEntry = (recipe: Recipe, id: string, change: (entry: Entry) => Entry): Recipe => ({
+  ...recipe,
+  sections: recipe.sections.map((entry) => (entry.id === id ? change(entry) : entry)),
 });
 
 export const changeGroup = (recipe: Recipe, id: string, change: (group: Group) => Group): Recipe => ({

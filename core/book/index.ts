@@ -1,5 +1,6 @@
 export * from './book.ts';
 export * from './changes.ts';
+export * from './copied.ts';
 export * from './draw.ts';
 export * from './edit.ts';
 export * from './first-pages.ts';

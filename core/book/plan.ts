@@ -10,11 +10,20 @@ import {
   sideOf,
 } from '../print/index.ts';
 import { bookWords, printedLanguage } from '../printed-words/index.ts';
+import { randomStream } from '../random.ts';
 import type { ResourceType } from '../resources/index.ts';
 import { parseLength } from '../units.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
 import type { Recipe } from './recipe.ts';
-import { type Entry, isGroup, kindOf, type Section, type Solutions, sectionsOf } from './sections.ts';
+import {
+  type Entry,
+  type Group,
+  isGroup,
+  kindOf,
+  type Section,
+  type Solutions,
+  sectionsOf,
+} from './sections.ts';
 import { answersOnPages, pagesOfAnswers, type SolutionLayout, type SolutionStream } from './solution-flow.ts';
 import { listedPages } from './whole.ts';
 
@@ -44,6 +53,8 @@ export interface PlannedPage {
   /** The answers on it, and how they are laid out. */
   answers: readonly PlannedAnswer[];
   layout: SolutionLayout | null;
+  /** A blank page that is printed gray, so that what is colored or inked before it does not show. */
+  gray?: true;
   /** What is printed as page number; empty on front matter, on blanks, and where numbering is off. */
   folio: string;
 }
@@ -82,8 +93,16 @@ export interface Plan {
   items: Record<string, PlannedItems>;
   /** The page that carries the first number: 1, or the first behind front matter with numerals of its own. */
   firstCounted: number;
+  /** The entry that makes the book as long as it should be, and how long it came out: pages, items or turns of a group. */
+  filled: Filled | null;
   /** The inner margin of every page, in points: never less than the service wants for so many pages. */
   gutter: number;
+}
+
+/** How often an entry comes that has no count of its own. */
+export interface Filled {
+  entry: string;
+  count: number;
 }
 
 export const printSpec = (recipe: Recipe): PageSpec => ({
@@ -99,17 +118,17 @@ export const printSpec = (recipe: Recipe): PageSpec => ({
 });
 
 /**
- * The list of pages of a book: which section, items, number and references each has. Draws nothing. Kinds may lay out
+ * The list of pages: which section, items, number and references each has. Draws nothing. Kinds may lay out
  * more pages in a narrower frame, and more pages may want a wider gutter: the gutter only grows from round to round, so
  * the rounds end, at worst with a gutter a step wider than needed.
  */
-export function planBook(recipe: Recipe, rules: PrintRules): Plan {
+function planWith(recipe: Recipe, rules: PrintRules, filled: Filled | null): Plan {
   const spec = printSpec(recipe);
   let gutter = gutterFor(rules, 0);
   const lists = sectionsOf(recipe.sections).some((section) => kindOf(section).listsPages);
   let listed = 0;
   for (;;) {
-    const plan = paginate(recipe, gutter, listed, (side) => pageFrame(rules, spec, gutter, side));
+    const plan = paginate(recipe, gutter, listed, filled, (side) => pageFrame(rules, spec, gutter, side));
     const needed = gutterFor(rules, plan.pages.length);
     // What is listed follows from the sections, not from where their pages come to stand.
     const found = lists ? listedPages(recipe, plan, String).length : 0;
@@ -119,22 +138,59 @@ export function planBook(recipe: Recipe, rules: PrintRules): Plan {
   }
 }
 
-/** The units of a section that stands alone, or of a member of a group, which has one for each round. */
+/** The most pages, items or turns that an entry comes to when it fills a book. */
+const MOST_FILLED = 2000;
+
+/**
+ * The list of pages of a book. Where an entry fills it, that entry is as long as it can be without the book having more pages
+ * than it should, or of one page, item or turn where even that is too much.
+ */
+export function planBook(recipe: Recipe, rules: PrintRules): Plan {
+  const entry = recipe.sections.find(({ fillTo }) => fillTo !== undefined);
+  if (!entry) return planWith(recipe, rules, null);
+  const planOf = (count: number) => planWith(recipe, rules, { entry: entry.id, count });
+  let best = planOf(1);
+  let [least, most] = [1, MOST_FILLED];
+  // Mostly a page each: then the second guess is right, and the third says so.
+  let perPage = 1;
+  while (least < most && best.pages.length <= entry.fillTo!) {
+    const missing = entry.fillTo! - best.pages.length;
+    const guess = Math.min(most, Math.max(least + 1, least + Math.floor(missing * perPage)));
+    const plan = planOf(guess);
+    if (plan.pages.length <= entry.fillTo!) {
+      const grown = plan.pages.length - best.pages.length;
+      perPage = grown > 0 ? (guess - least) / grown : 2 * perPage;
+      [least, best] = [guess, plan];
+    } else {
+      most = guess - 1;
+      perPage /= 2;
+    }
+  }
+  return best;
+}
+
+/**
+ * The units of a section that stands alone, or of a member of a group.
+ * @param alone pages or items of a section that fills the book
+ * @param rounds how often a member comes in all rounds
+ */
 function unitsOf(
   recipe: Recipe,
   section: Section,
   frame: (side: Side) => PageFrame,
   listed: number,
+  alone: number | undefined,
   rounds?: number,
 ): readonly Unit[] {
+  if (rounds === 0) return [];
   const kind = kindOf(section);
   const { options } = section;
   const perUnit = kind.itemsPerUnit?.(options) ?? 1;
   const counts = {
     single: 1,
     derived: 0,
-    pages: rounds ?? section.pages ?? 1,
-    items: rounds === undefined ? (section.items ?? 1) : rounds * perUnit,
+    pages: rounds ?? alone ?? section.pages ?? 1,
+    items: rounds === undefined ? (alone ?? section.items ?? 1) : rounds * perUnit,
   };
   const facts = <Facts>(type: ResourceType<unknown, Facts>, id: string) =>
     recipe.resources[id]?.type === type.id ? (recipe.resources[id].facts as Facts) : null;
@@ -160,8 +216,14 @@ const countItems = (units: readonly Unit[]): number =>
 
 const capitalized = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
-function paginate(recipe: Recipe, gutter: number, listed: number, frame: (side: Side) => PageFrame): Plan {
-  const plan: Plan = { pages: [], runs: [], contents: [], items: {}, firstCounted: 1, gutter };
+function paginate(
+  recipe: Recipe,
+  gutter: number,
+  listed: number,
+  filled: Filled | null,
+  frame: (side: Side) => PageFrame,
+): Plan {
+  const plan: Plan = { pages: [], runs: [], contents: [], items: {}, firstCounted: 1, filled, gutter };
   const counters = new Map<string, number>();
   const late: SolutionStream[] = [];
 
@@ -206,11 +268,12 @@ function paginate(recipe: Recipe, gutter: number, listed: number, frame: (side: 
     const alone = !unit.back && unit.side !== 'facing';
     const answered =
       beside && alone && (unit.items?.length ?? 0) > 0 && kindOf(section).solution !== undefined;
+    const backs = alone && !answered ? section.backs : undefined;
     const wanted = answered
       ? solutions.place === 'overleaf'
         ? 'recto'
         : 'verso'
-      : unit.back
+      : unit.back || backs
         ? 'recto'
         : unit.side === 'facing'
           ? 'verso'
@@ -230,6 +293,7 @@ function paginate(recipe: Recipe, gutter: number, listed: number, frame: (side: 
     if (unit.side === 'facing') add({ ...body, items, part: 'right' });
     if (unit.back === 'drawn') add({ ...body, part: 'back' });
     if (unit.back === 'blank') add({ role: 'blank', section: section.id });
+    if (backs) add({ role: 'blank', section: section.id, ...(backs === 'gray' ? { gray: true } : {}) });
     if (answered) {
       const stream = streamOf(entry, solutions, [{ section, items }], items.length);
       addAnswers(entry.id, stream.layout, answersOnPages(stream.answers, stream.layout));
@@ -253,8 +317,12 @@ function paginate(recipe: Recipe, gutter: number, listed: number, frame: (side: 
 
   for (const entry of recipe.sections) {
     const members = isGroup(entry) ? entry.group.members : [entry];
-    const rounds = isGroup(entry) ? entry.group.rounds : undefined;
-    const units = members.map((member) => unitsOf(recipe, member, frame, listed, rounds));
+    const count = filled?.entry === entry.id ? filled.count : undefined;
+    const turns = isGroup(entry) ? turnsOf(recipe, entry, count) : null;
+    const units = members.map((member, i) => {
+      const times = turns?.reduce((n, turn) => n + Number(turn === i), 0);
+      return unitsOf(recipe, member, frame, listed, count, times);
+    });
     members.forEach((member, i) => {
       plan.items[member.id] = {
         count: countItems(units[i]!),
@@ -267,14 +335,14 @@ function paginate(recipe: Recipe, gutter: number, listed: number, frame: (side: 
     const { solutions } = entry;
     const placed: { section: Section; items: readonly number[] }[] = [];
     run(entry.id, 'body', () => {
-      const max = Math.max(0, ...units.map(({ length }) => length));
-      for (let round = 0; round < max; round++)
-        members.forEach((member, i) => {
-          const unit = units[i]![round];
-          if (!unit) return;
-          place(member, unit, solutions, entry);
-          if (unit.items?.length) placed.push({ section: member, items: unit.items });
-        });
+      if (entry.starts === 'right') turnTo('recto', members[0]!.id);
+      const next = members.map(() => 0);
+      for (const i of turns ?? units[0]!.map(() => 0)) {
+        const unit = units[i]![next[i]!++];
+        if (!unit) continue;
+        place(members[i]!, unit, solutions, entry);
+        if (unit.items?.length) placed.push({ section: members[i]!, items: unit.items });
+      }
     });
     if (!solutions || solutions.place === 'none') continue;
     const unanswered = placed
@@ -293,6 +361,20 @@ function paginate(recipe: Recipe, gutter: number, listed: number, frame: (side: 
   if (plan.pages.length % 2 === 1) add({ role: 'blank', section: null });
   numberPages(recipe, plan);
   return plan;
+}
+
+/**
+ * Which member of a group comes at each turn, by its place. Mixed, every member still comes as often, and its own pages stay in
+ * their order.
+ * @param count turns in all, where the group fills the book; otherwise all of its rounds
+ */
+function turnsOf({ seed }: Recipe, { id, group }: Group, count?: number): number[] {
+  const round = group.members.flatMap(({ times = 1 }, i) => Array.from({ length: times }, () => i));
+  const turns = Array.from(
+    { length: count ?? group.rounds * round.length },
+    (_, turn) => round[turn % round.length]!,
+  );
+  return group.order === 'shuffled' ? randomStream(seed, id, 'turns').shuffled(turns) : turns;
 }
 
 /** What the items of a section are called. Members of a group that count apart go by the name of their kind. */

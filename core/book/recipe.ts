@@ -291,6 +291,12 @@ function crossProblems(recipe: Recipe): RecipeProblem[] {
       checkSection(member, `${path}.group.members.${k}`, `member ${k + 1} of section ${i + 1}`);
   });
   for (const need of faceNeeds(recipe)) checkNeed(need);
+  const [, second] = recipe.sections.flatMap(({ fillTo }, i) => (fillTo === undefined ? [] : [i]));
+  if (second !== undefined)
+    problems.push({
+      path: `sections.${second}.fillTo`,
+      message: 'is the second of its sort. One section or group fills a book; take it out of the other.',
+    });
   const typefaces = Object.values(recipe.resources).filter(({ type }) => type === typeface.id).length;
   if (typefaces > MOST_TYPEFACES)
     problems.push({

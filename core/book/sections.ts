@@ -7,6 +7,8 @@ import { ofAny, versionSchema } from '../versions.ts';
 const MOST_IN_SECTION = 828;
 const MOST_ENTRIES = 200;
 const MOST_MEMBERS = 12;
+/** The most often a member comes in one round. */
+export const MOST_TIMES = 60;
 /** Values of `solutions.perPage`. */
 export const SOLUTIONS_PER_PAGE = [1, 2, 4, 6, 9] as const;
 
@@ -25,8 +27,19 @@ export interface Solutions {
   together: boolean;
 }
 
+/** What each of its pages has on its back, where that is not the next of them. */
+export type Back = 'blank' | 'gray';
+
+/** Where a section or group stands in the book. */
+export interface Standing {
+  /** Its first page is a right-hand page; otherwise it begins where the one before it ends. */
+  starts?: 'right';
+  /** It is as long as makes a book of so many pages. One entry of a book may be so. */
+  fillTo?: number;
+}
+
 /** One stretch of pages of a kind. `options` belong to the kind, which alone knows what they hold. */
-export interface Section {
+export interface Section extends Standing {
   id: string;
   kind: string;
   version: number;
@@ -37,17 +50,22 @@ export interface Section {
   solutions?: Solutions;
   /** False leaves page numbers off its pages; they are counted all the same. */
   pageNumbers?: boolean;
+  backs?: Back;
+  /** How often it comes in each round of its group; once if left out. */
+  times?: number;
   rolls?: Record<string, number>;
   pins?: Record<string, unknown>;
 }
 
-/** Sections that alternate, unit by unit: a b c a b c … */
-export interface Group {
+/** Sections that alternate: a b c a b c …, each of them once in a round or several times. */
+export interface Group extends Standing {
   id: string;
   group: {
     rounds: number;
     /** Items counted through all members, or each member's apart. */
     numbering: 'through' | 'apart';
+    /** In turn, or all of them mixed by the seed of the book; in turn if left out. */
+    order?: 'turns' | 'shuffled';
     members: Section[];
   };
   solutions: Solutions;
@@ -98,6 +116,12 @@ const solutions = exactObject({
   together: v.optional(v.boolean('should be true or false.'), false),
 });
 
+const backs = v.optional(enumOf(['blank', 'gray']));
+const standing = {
+  starts: v.optional(enumOf(['right'])),
+  fillTo: v.optional(integerBetween(2, MOST_IN_SECTION)),
+};
+
 /** What every section of a kind says, and how items of it were re-rolled and pinned. */
 function commonEntries(kind: PageKind) {
   const common = {
@@ -106,6 +130,7 @@ function commonEntries(kind: PageKind) {
     version: versionSchema(kind),
     options: v.optional(kind.options, {}),
     pageNumbers: v.optional(v.boolean('should be true or false.')),
+    backs,
   };
   if (kind.extent !== 'items') return common;
   return {
@@ -118,11 +143,14 @@ function commonEntries(kind: PageKind) {
 }
 
 function sectionSchema(kind: PageKind) {
-  const common = commonEntries(kind);
-  if (kind.extent === 'pages') return exactObject({ ...common, pages: integerBetween(1, MOST_IN_SECTION) });
+  const { starts, fillTo } = standing;
+  const common = { ...commonEntries(kind), starts };
+  if (kind.extent === 'pages')
+    return exactObject({ ...common, fillTo, pages: integerBetween(1, MOST_IN_SECTION) });
   if (kind.extent !== 'items') return exactObject(common);
   return exactObject({
     ...common,
+    fillTo,
     items: integerBetween(1, MOST_IN_SECTION),
     solutions: v.optional(solutions, {}),
   });
@@ -135,13 +163,18 @@ const ofAnyKind = (schemaOf: (kind: PageKind) => unknown) =>
 /** The running order, of the kinds that are registered now. */
 export function sectionsSchema() {
   const section = ofAnyKind(sectionSchema);
+  const member = ofAnyKind((kind) =>
+    exactObject({ ...commonEntries(kind), times: v.optional(integerBetween(1, MOST_TIMES)) }),
+  );
   const group = exactObject({
     id: identifier,
+    ...standing,
     group: exactObject({
       rounds: integerBetween(1, MOST_IN_SECTION),
       numbering: v.optional(enumOf(['through', 'apart']), 'through'),
+      order: v.optional(enumOf(['turns', 'shuffled'])),
       members: v.pipe(
-        v.array(ofAnyKind((kind) => exactObject(commonEntries(kind)))),
+        v.array(member),
         v.minLength(1, 'has no members. A group needs at least one section.'),
         v.maxLength(MOST_MEMBERS, `has more than ${MOST_MEMBERS} members.`),
       ),

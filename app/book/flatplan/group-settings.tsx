@@ -8,16 +8,22 @@ import { Choice } from '../../parts/choice.tsx';
 import { NumberField } from '../../parts/number-field.tsx';
 import { useBook } from '../store.ts';
 import { SolutionSettings } from './solution-settings.tsx';
+import { StandingSettings } from './standing-settings.tsx';
 
 const NUMBERINGS = [
   { value: 'through', label: 'Through all' },
   { value: 'apart', label: 'Each its own' },
 ] as const;
 
+const ORDERS = [
+  { value: 'turns', label: 'In turn' },
+  { value: 'shuffled', label: 'Shuffled' },
+] as const;
+
 /** How often the members of a group come in turn, how their items are numbered, and where their solutions are. */
 export function GroupSettings({ entry }: { entry: Group }) {
   const edit = useBook((state) => state.edit);
-  const { members, rounds, numbering } = entry.group;
+  const { members, rounds, numbering, order = 'turns' } = entry.group;
   const change = (key: string, to: (now: Group) => Group) =>
     edit((recipe) => changeGroup(recipe, entry.id, to), `${entry.id} ${key}`);
   const setGroup = (key: string, more: Partial<Group['group']>) =>
@@ -27,17 +33,29 @@ export function GroupSettings({ entry }: { entry: Group }) {
       <Typography variant="h2">Alternating pages</Typography>
       <Box component="ol" sx={{ pl: 5, mb: 3 }}>
         {members.map((member) => (
-          <li key={member.id}>{sectionName(member)}</li>
+          <li key={member.id}>
+            {sectionName(member)}
+            {member.times ? ` × ${member.times}` : ''}
+          </li>
         ))}
       </Box>
       <Stack spacing={3.5}>
-        <NumberField
-          label="Rounds"
-          value={rounds}
-          min={1}
-          max={828}
-          step={1}
-          onCommit={(next) => setGroup('rounds', { rounds: next })}
+        {entry.fillTo === undefined && (
+          <NumberField
+            label="Rounds"
+            value={rounds}
+            min={1}
+            max={828}
+            step={1}
+            onCommit={(next) => setGroup('rounds', { rounds: next })}
+          />
+        )}
+        <StandingSettings entry={entry} />
+        <Choice
+          label="Order"
+          value={order}
+          choices={ORDERS}
+          onChange={(next) => setGroup('order', { order: next })}
         />
         <Choice
           label="Numbers"

@@ -10,12 +10,14 @@ import { alternate, changeSection, newerVersion, takeNewerVersion } from '#core/
 import { isGroup, kindOf, type Section, sectionIn, sectionName } from '#core/book/sections.ts';
 import { NumberField } from '../../parts/number-field.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { DatesField } from './dates-field.tsx';
 import { DesignField } from './design-field.tsx';
 import { GroupSettings } from './group-settings.tsx';
 import { ItemPanel } from './item-panel.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
+import { PageSettings, StandingSettings } from './standing-settings.tsx';
 import { WordsField } from './words-field.tsx';
 
 /** Controls that belong to one sort of option alone, by the id that its kind gives. */
@@ -73,6 +75,9 @@ function OneSection({
   const setOption = (key: string, value: unknown) =>
     change(key, (now) => ({ ...now, options: { ...now.options, [key]: value } }));
   const { extent } = kind;
+  const member = useBook(({ value: { sections } }) => !sections.some(({ id }) => id === section.id));
+  const { plan } = useOpenBook();
+  const filled = section.fillTo !== undefined && plan.filled?.entry === section.id;
   return (
     <>
       <Typography variant="h2" sx={{ mb: 3 }}>
@@ -88,7 +93,7 @@ function OneSection({
       )}
       {extent === 'items' && <ItemPanel key={section.id} section={section} page={page} onPage={onPage} />}
       <Stack spacing={3.5} sx={{ mt: 3 }}>
-        {section.items !== undefined && (
+        {section.items !== undefined && !filled && (
           <NumberField
             label={`Number of ${kind.itemName ?? 'item'}s`}
             value={section.items}
@@ -97,7 +102,7 @@ function OneSection({
             onCommit={(items) => change('items', (now) => ({ ...now, items }))}
           />
         )}
-        {section.pages !== undefined && (
+        {section.pages !== undefined && !filled && (
           <NumberField
             label="Number of pages"
             value={section.pages}
@@ -121,6 +126,8 @@ function OneSection({
             label="Page numbers"
           />
         )}
+        {!member && <StandingSettings entry={section} />}
+        <PageSettings section={section} member={member} />
         <OptionFields
           schema={kind.options}
           values={section.options}

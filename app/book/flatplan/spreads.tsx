@@ -15,7 +15,7 @@ import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
-import { pigmentOf } from './running-order.tsx';
+import { pigmentOf } from './entries.ts';
 import { StillNeeded } from './still-needed.tsx';
 
 /** Widths of a page in the flatplan, in CSS pixels, smallest first. */

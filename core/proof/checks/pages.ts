@@ -18,7 +18,21 @@ export const pageCount: Check = {
       return fix(
         `The book has ${pages} pages; ${rules.service.name} prints at most ${limits.max} on ${paper} paper. Remove ${pages - limits.max}.`,
       );
-    return pages % 2 === 0 ? [] : fix(`The book has ${pages} pages; the count must be even.`);
+    if (pages % 2) return fix(`The book has ${pages} pages; the count must be even.`);
+    const filling = recipe.sections.find(({ fillTo }) => fillTo !== undefined);
+    const wanted = (filling?.fillTo ?? pages) & ~1;
+    if (pages === wanted) return [];
+    return [
+      {
+        check: 'page-count',
+        severity: 'look' as const,
+        message:
+          pages > wanted
+            ? `The book should have ${wanted} pages and has ${pages}: its other pages alone are too many. Remove ${pages - wanted}, or fill to more.`
+            : `The book should have ${wanted} pages and has ${pages}: what fills it comes in steps that do not end there. Add a single page, or fill to ${pages}.`,
+        place: { view: 'flatplan' as const },
+      },
+    ];
   },
 };
 
