@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink';
 import type { Book } from '#core/book/book.ts';
 import { drawPage } from '#core/book/draw.ts';
+import { findSteps } from '#core/book/find.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
 import { pageSteps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
@@ -28,6 +29,7 @@ const type = typesetterInWorker();
 /** The book at hand, once what it uses is there. */
 let book: Promise<Book> | null = null;
 let proofRun = 0;
+let findRun = 0;
 
 /** A picture on its way to the page: its pixels are handed over, not copied. */
 export interface Picture {
@@ -91,6 +93,19 @@ function stretchesWith(asked: Promise<Book>): () => Promise<boolean> {
     rested = performance.now();
     return book === asked;
   };
+}
+
+/** Takes steps to their end, letting other work go between them; null when they are not wanted any more. */
+async function inStretches<T>(steps: Generator<void, T>, wanted: () => boolean): Promise<T | null> {
+  let rested = performance.now();
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    if (performance.now() - rested <= STRETCH_MS) continue;
+    await otherWork();
+    rested = performance.now();
+    if (!wanted()) return null;
+  }
 }
 
 /**
@@ -185,20 +200,17 @@ const renderer = {
     proofRun++;
   },
 
+  /** The pages that have words on them, or null when others were looked for meanwhile. */
+  async find(recipe: Recipe, typed: string): Promise<number[] | null> {
+    const run = ++findRun;
+    return inStretches(findSteps(await gathered(recipe), typed, type), () => run === findRun);
+  },
+
   /** All findings, or null when it was told to leave off or a newer proof was begun meanwhile. */
   async proof(recipe: Recipe, madeFrom: MadeFrom, formats: Formats): Promise<Finding[] | null> {
     const run = ++proofRun;
     const steps = proofSteps(await gathered(recipe), type, { madeFrom, formats });
-    let rested = performance.now();
-    for (;;) {
-      const step = steps.next();
-      if (step.done) return step.value;
-      if (performance.now() - rested > STRETCH_MS) {
-        await otherWork();
-        rested = performance.now();
-        if (run !== proofRun) return null;
-      }
-    }
+    return inStretches(steps, () => run === proofRun);
   },
 };
 

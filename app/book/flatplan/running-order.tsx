@@ -128,7 +128,7 @@ export function RunningOrder({
     <Box
       component="section"
       aria-label="Running order"
-      sx={{ borderRight: 1, borderColor: 'divider', overflow: 'auto', py: 3 }}
+      sx={{ borderRight: 1, borderColor: 'divider', overflow: 'auto', py: 3, position: 'relative' }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', pl: 4, pr: 2, pb: 2 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>

@@ -41,7 +41,14 @@ export function SectionSettings({
     <Box
       component="aside"
       aria-label="Settings"
-      sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
+      sx={{
+        bgcolor: 'background.paper',
+        borderLeft: 1,
+        borderColor: 'divider',
+        overflow: 'auto',
+        p: 4,
+        position: 'relative',
+      }}
     >
       {!entry ? (
         <Typography>Choose a section to see its settings.</Typography>

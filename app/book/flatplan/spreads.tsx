@@ -2,25 +2,35 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Minus, Pin, Plus } from 'lucide-react';
-import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Minus, Plus } from 'lucide-react';
+import {
+  type KeyboardEvent,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { preload } from 'react-dom';
+import { useNavigate } from 'react-router';
 import { FIRST_PAGES } from '#core/book/first-pages.ts';
 import type { PlannedPage } from '#core/book/plan.ts';
 import { sectionsOf } from '#core/book/sections.ts';
-import { Mark } from '../../parts/mark.tsx';
+import { type Shortcut, useListedKeys } from '../../parts/shortcuts.tsx';
 import { DrawingProgress } from '../../preview/drawing-progress.tsx';
-import { PAGES_KEPT, type PageDrawer } from '../../preview/page-drawer.ts';
-import { PagePicture } from '../../preview/picture.tsx';
+import { PAGES_KEPT } from '../../preview/page-drawer.ts';
 import { usePages } from '../../preview/use-pages.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { pigmentOf } from './entries.ts';
+import { FindPages } from './find-pages.tsx';
+import { GAP, PAGES, PageButton } from './page-button.tsx';
+import { PageRange } from './page-range.tsx';
 import { StillNeeded } from './still-needed.tsx';
 
 /** Widths of a page in the flatplan, in CSS pixels, smallest first. */
 const SIZES = [52, 74, 104, 150] as const;
-const GAP = 16;
 const CAPTION = 34;
 /** Spreads that the server sends along, before it is known how many fit beside each other. */
 const FIRST_SPREADS = FIRST_PAGES.pages / 2;
@@ -59,6 +69,14 @@ function inAndAround(
   }
   return { inView: rowsOf(from, to), around };
 }
+
+const NONE: ReadonlySet<number> = new Set();
+const group = 'Spreads';
+const PAGE_KEYS: Shortcut[] = [
+  { keys: 'arrows', does: 'From page to page', group },
+  { keys: 'shift+arrows', does: 'Select pages up to there', group },
+  { keys: 'enter', does: 'See the page at full size', group },
+];
 
 /** All pages as spreads; those in view are drawn first. */
 export function Spreads({
@@ -119,6 +137,53 @@ export function Spreads({
     [sections, plan],
   );
   const drawn = usePages(inView, pixels, around);
+  const [found, setFound] = useState<ReadonlySet<number>>(NONE);
+  /** The other end of a range of pages that is selected with the one that is chosen. */
+  const [anchor, setAnchor] = useState<number | null>(null);
+  const last = plan.pages.length;
+  const range: [number, number] | null =
+    anchor === null || page === null || anchor > last || page > last || anchor === page
+      ? null
+      : [Math.min(anchor, page), Math.max(anchor, page)];
+  const now = useRef({ page, plan, anchor, across });
+  now.current = { page, plan, anchor, across };
+  const choosePage = useCallback(
+    (number: number, extend: boolean) => {
+      const { section } = now.current.plan.pages[number - 1]!;
+      if (!section) return;
+      setAnchor(extend ? (now.current.anchor ?? now.current.page ?? number) : null);
+      onChoose(section, number);
+    },
+    [onChoose],
+  );
+  const goTo = useCallback(
+    (number: number, extend = false) => {
+      const to = Math.max(1, Math.min(now.current.plan.pages.length, number));
+      choosePage(to, extend);
+      virtual.scrollToIndex(Math.floor(Math.floor(to / 2) / now.current.across), { align: 'auto' });
+    },
+    [choosePage, virtual],
+  );
+  const navigate = useNavigate();
+  const open = useCallback((number: number) => void navigate(`../proof?page=${number}`), [navigate]);
+  useListedKeys(PAGE_KEYS);
+  const onKey = (event: KeyboardEvent) => {
+    const at = page ?? 0;
+    const steps: Record<string, number> = {
+      ArrowRight: at + 1,
+      ArrowLeft: at - 1,
+      ArrowDown: at + 2 * across,
+      ArrowUp: at - 2 * across,
+      Home: 1,
+      End: last,
+    };
+    const to = steps[event.key];
+    if (to !== undefined && !event.altKey) goTo(to, event.shiftKey);
+    else if (event.key === 'Enter' && page) open(page);
+    else if (event.key === 'Escape') setAnchor(null);
+    else return;
+    event.preventDefault();
+  };
   const shown = (spread: readonly PlannedPage[]) => (
     <div key={spread[0]!.number} data-spread={spread[0]!.side} style={{ width: 2 * width }}>
       {spread.map((planned) => (
@@ -135,7 +200,10 @@ export function Spreads({
           pigment={pigmentOf(sections, planned.section)}
           pinned={pinned.has(planned.number)}
           chosen={planned.number === page || (page === null && planned.section === chosen)}
-          onChoose={onChoose}
+          selected={range !== null && planned.number >= range[0] && planned.number <= range[1]}
+          found={found.has(planned.number)}
+          onChoose={choosePage}
+          onOpen={open}
         />
       ))}
     </div>
@@ -152,12 +220,19 @@ export function Spreads({
   }, [chosen, virtual]);
 
   return (
-    <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateRows: range ? 'auto auto minmax(0, 1fr)' : 'auto minmax(0, 1fr)',
+        minHeight: 0,
+      }}
+    >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 4, px: 4, pt: 2 }}>
         <Typography sx={{ fontWeight: 700 }}>Spreads</Typography>
         <Typography color="text.secondary">pages 1–{plan.pages.length}</Typography>
         <DrawingProgress pages={drawn} />
         <Box sx={{ flex: 1 }} />
+        <FindPages page={page} onPage={goTo} onFound={setFound} />
         <Button
           size="small"
           disabled={size === 0}
@@ -175,11 +250,13 @@ export function Spreads({
           <Plus size={16} />
         </Button>
       </Box>
+      {range && <PageRange range={range} onDone={() => setAnchor(null)} />}
       <Box
         ref={scroller}
         role="region"
         aria-label="Spreads"
         tabIndex={0}
+        onKeyDown={onKey}
         sx={{ overflow: 'auto', px: 4, pt: 2, ...PAGES }}
       >
         <Box sx={{ position: 'relative', height: virtual.getTotalSize() }}>
@@ -205,88 +282,3 @@ export function Spreads({
     </Box>
   );
 }
-
-/** How pages and rows of spreads look, said once for all of them: a book has hundreds. */
-const PAGES = {
-  '& [data-row]': { position: 'absolute', top: 0, left: 0, right: 0, display: 'flex', gap: `${GAP}px` },
-  // In rows as they will stand, so that what the server sent stays where it is.
-  '& [data-flow]': { display: 'grid', columnGap: `${GAP}px`, alignItems: 'start' },
-  '& [data-spread]': { display: 'flex' },
-  '& [data-spread=recto]': { justifyContent: 'flex-end' },
-  '& button[data-page]': {
-    p: 0,
-    m: 0,
-    border: 0,
-    bgcolor: 'transparent',
-    font: 'inherit',
-    color: 'text.secondary',
-    cursor: 'pointer',
-    textAlign: 'right',
-  },
-  '& button[data-side=verso]': { textAlign: 'left' },
-  '& button > i': {
-    display: 'block',
-    height: 4,
-    mb: '3px',
-    borderRadius: '0 2px 2px 0',
-    bgcolor: 'divider',
-  },
-  '& button[data-side=verso] > i': { borderRadius: '2px 0 0 2px' },
-  '& button > div': { outline: '1px solid', outlineColor: 'divider', outlineOffset: -1 },
-  '& button > span': { display: 'block', fontSize: 12.5, lineHeight: '18px' },
-} as const;
-
-interface PageButtonProps extends Pick<PlannedPage, 'number' | 'side' | 'section' | 'role'> {
-  width: number;
-  height: number;
-  drawn: PageDrawer;
-  first: string | null;
-  pigment: string;
-  /** Something on it is kept as it is. */
-  pinned: boolean;
-  chosen: boolean;
-  onChoose: (section: string, page: number) => void;
-}
-
-/** Put together again only when something about this page changes: most changes of a book leave most pages be. */
-const PageButton = memo(function PageButton({
-  number,
-  side,
-  section,
-  role,
-  width,
-  height,
-  drawn,
-  first,
-  pigment,
-  pinned,
-  chosen,
-  onChoose,
-}: PageButtonProps) {
-  const label = `Page ${number}${role === 'solutions' ? ', solutions' : role === 'blank' ? ', blank' : ''}${pinned ? ', pinned' : ''}`;
-  return (
-    <button
-      type="button"
-      tabIndex={-1}
-      data-page={number}
-      data-side={side}
-      aria-label={label}
-      disabled={section === null}
-      onClick={() => section && onChoose(section, number)}
-      style={{ width }}
-    >
-      <i
-        style={{
-          ...(role === 'blank' ? {} : { backgroundColor: pigment }),
-          opacity: chosen ? 1 : 0.45,
-        }}
-      />
-      <div>
-        <PagePicture pages={drawn} page={number} width={width} height={height} label={label} first={first} />
-      </div>
-      <span>
-        {pinned && <Mark icon={Pin} filled />} {number}
-      </span>
-    </button>
-  );
-});

@@ -26,7 +26,7 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
     <Box
       component="section"
       aria-label="Checks"
-      sx={{ borderRight: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
+      sx={{ borderRight: 1, borderColor: 'divider', overflow: 'auto', p: 4, position: 'relative' }}
     >
       <Typography variant="h2" aria-live="polite">
         {proof.current ? (mustFix ? `${mustFix} to fix` : 'Nothing to fix') : 'Checking every page…'}

@@ -47,7 +47,14 @@ export function FilesPanel() {
     <Box
       component="aside"
       aria-label="Files and submission"
-      sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', overflow: 'auto', p: 4 }}
+      sx={{
+        bgcolor: 'background.paper',
+        borderLeft: 1,
+        borderColor: 'divider',
+        overflow: 'auto',
+        p: 4,
+        position: 'relative',
+      }}
     >
       <Typography variant="h2">Files</Typography>
       {files.length === 0 ? (

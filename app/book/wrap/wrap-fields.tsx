@@ -18,7 +18,14 @@ export function WrapFields() {
     <Box
       component="aside"
       aria-label="Cover text"
-      sx={{ bgcolor: 'background.paper', borderLeft: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
+      sx={{
+        bgcolor: 'background.paper',
+        borderLeft: 1,
+        borderColor: 'divider',
+        p: 4,
+        overflow: 'auto',
+        position: 'relative',
+      }}
     >
       <Typography variant="h2" sx={{ mb: 3 }}>
         Cover text

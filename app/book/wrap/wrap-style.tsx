@@ -34,7 +34,7 @@ export function WrapStyle({ children }: { children: ReactNode }) {
     <Box
       component="section"
       aria-label="House style"
-      sx={{ borderRight: 1, borderColor: 'divider', p: 4, overflow: 'auto' }}
+      sx={{ borderRight: 1, borderColor: 'divider', p: 4, overflow: 'auto', position: 'relative' }}
     >
       <Typography variant="h2" sx={{ mb: 3 }}>
         House style
