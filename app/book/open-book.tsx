@@ -4,6 +4,7 @@ import { type Book, bookFrom } from '#core/book/book.ts';
 import type { Plan } from '#core/book/plan.ts';
 import { type JobTicket, jobTicket } from '#core/book/ticket.ts';
 import { type FilePart, fingerprintsOf, type MadeFrom, partsOutOfDate } from '#core/export/fingerprints.ts';
+import type { SavedDesign } from '#core/pages/composed/saved.ts';
 import { frozenChange, type LiveBook } from '#core/print/index.ts';
 import type { MadeFile } from '#server/files.ts';
 import type { KeptResource } from '#server/resources/resources.ts';
@@ -32,6 +33,8 @@ export interface OpenBook {
   /** What is on sale of this book at its service, if it is. */
   live: LiveBook | null;
   penNames: string[];
+  /** The designs of pages that the workspace keeps. */
+  designs: SavedDesign[];
   /** The word banks of the workspace. */
   banks: KeptResource[];
   /** The typefaces of the workspace's own. */
@@ -65,7 +68,7 @@ export function useFrozen(field: 'title' | 'penName'): Frozen {
 export function OpenBookProvider({
   children,
   ...given
-}: Pick<OpenBook, 'files' | 'submissions' | 'penNames' | 'banks' | 'typefaces'> & {
+}: Pick<OpenBook, 'files' | 'submissions' | 'penNames' | 'designs' | 'banks' | 'typefaces'> & {
   firstPages: string;
   children: ReactNode;
 }) {
@@ -75,7 +78,7 @@ export function OpenBookProvider({
   const { book: id } = useParams();
   const book = useMemo(() => bookFrom(recipe), [recipe]);
   const ticket = useMemo(() => jobTicket(book), [book]);
-  const { files, submissions, penNames, banks, typefaces } = given;
+  const { files, submissions, penNames, designs, banks, typefaces } = given;
   // By value: files come anew with every answer of the server, mostly the same.
   const made = JSON.stringify(Object.fromEntries(files.map((file) => [file.name, file.madeFrom])));
   const madeFrom = useMemo(() => JSON.parse(made) as MadeFrom, [made]);
@@ -94,7 +97,7 @@ export function OpenBookProvider({
   const open = useMemo(
     () => ({
       ...{ book, plan: book.plan, ticket, proof, firstPages },
-      ...{ files, filesCurrent, outOfDate, submissions, live, penNames, banks, typefaces, jobs },
+      ...{ files, filesCurrent, outOfDate, submissions, live, penNames, designs, banks, typefaces, jobs },
     }),
     [
       book,
@@ -107,6 +110,7 @@ export function OpenBookProvider({
       submissions,
       live,
       penNames,
+      designs,
       banks,
       typefaces,
       jobs,

@@ -1,15 +1,6 @@
 import Button, { type ButtonProps } from '@mui/material/Button';
 import { type CsvCell, csvOf } from '#core/csv.ts';
-
-/** Gives the browser a file to keep. */
-function saveFile(name: string, text: string): void {
-  const link = document.createElement('a');
-  // Spreadsheets take a file for UTF-8 only with its mark.
-  link.href = URL.createObjectURL(new Blob([`\uFEFF${text}`], { type: 'text/csv;charset=utf-8' }));
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-}
+import { fileName, saveFile } from './save-file.ts';
 
 /**
  * Saves a table as CSV, as it is shown.
@@ -25,7 +16,10 @@ export function SaveCsv({
     <Button
       size="small"
       {...button}
-      onClick={() => saveFile(`${name.replaceAll(/[^\p{L}\p{N}]+/gu, '-')}.csv`, csvOf(rows()))}
+      onClick={() =>
+        // Spreadsheets take a file for UTF-8 only with its mark.
+        saveFile(`${fileName(name)}.csv`, `\uFEFF${csvOf(rows())}`, 'text/csv;charset=utf-8')
+      }
     >
       Save as CSV
     </Button>

@@ -1,5 +1,6 @@
 import { expose, transfer } from 'comlink';
 import type { Book } from '#core/book/book.ts';
+import { type DesignPage, designPage } from '#core/book/design-page.ts';
 import { drawPage } from '#core/book/draw.ts';
 import { findSteps } from '#core/book/find.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
@@ -36,6 +37,12 @@ export interface Picture {
   width: number;
   height: number;
   pixels: Uint8ClampedArray<ArrayBuffer>;
+}
+
+/** Of a sheet, in points. */
+export interface Size {
+  width: number;
+  height: number;
 }
 
 export interface DrawnPage {
@@ -169,6 +176,18 @@ const renderer = {
       drawn,
       drawn.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),
     );
+  },
+
+  /** The page of a book that `designBook` made. */
+  async design(
+    recipe: Recipe,
+    width: number,
+  ): Promise<{ picture: Picture; sheet: Size } & Omit<DesignPage, 'scene'>> {
+    const { scene, ...said } = designPage(await gathered(recipe), type);
+    const picture = pictureOf(scene, width);
+    return transfer({ picture, sheet: { width: scene.width, height: scene.height }, ...said }, [
+      picture.pixels.buffer,
+    ]);
   },
 
   async wrap(width: number): Promise<{ picture: Picture; layers: PlacedLayer[] }> {

@@ -3,8 +3,10 @@ import { useEffect, useState } from 'react';
 import { Outlet, redirect, useLocation, useParams } from 'react-router';
 import * as v from 'valibot';
 import { fingerprint } from '#core/fingerprint.ts';
+import type { SavedDesign } from '#core/pages/composed/saved.ts';
 import { typeface, words } from '#core/resources/index.ts';
 import { openBook, openStored } from '#server/books.ts';
+import { listDesigns } from '#server/designs.ts';
 import { madeFiles } from '#server/files.ts';
 import { enqueueFiles } from '#server/jobs/queue.ts';
 import { listPenNames } from '#server/pen-names.ts';
@@ -32,10 +34,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   if (!found) throw notFound();
   if ('unreadable' in found) throw redirect(`/books/${id}/unreadable`);
   const book = found.opened;
-  const [files, submissions, penNames, banks, typefaces] = await Promise.all([
+  const [files, submissions, penNames, designs, banks, typefaces] = await Promise.all([
     madeFiles(workspaceId, id),
     listSubmissions(workspaceId, id),
     listPenNames(workspaceId),
+    listDesigns(workspaceId),
     listResources(workspaceId, words.id),
     listResources(workspaceId, typeface.id),
   ]);
@@ -45,6 +48,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     files,
     submissions,
     penNames,
+    designs,
     banks,
     typefaces,
   };
@@ -88,6 +92,7 @@ function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
         files={loaderData.files}
         submissions={loaderData.submissions}
         penNames={loaderData.penNames}
+        designs={loaderData.designs as SavedDesign[]}
         banks={loaderData.banks}
         typefaces={loaderData.typefaces}
       >

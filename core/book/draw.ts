@@ -1,4 +1,5 @@
 import { houseFaces } from '../faces/choice.ts';
+import type { DrawContext } from '../pages/index.ts';
 import { type PageFrame, pageFrame, type Rect } from '../print/index.ts';
 import { printedLanguage } from '../printed-words/index.ts';
 import {
@@ -48,7 +49,7 @@ export function drawPage(book: Book, number: number, type: Typesetter): Scene {
   scene.layers.push(
     page.role === 'solutions'
       ? { marks: drawAnswers(book, page, bodyOf(book, page), type) }
-      : bodyLayer(book, page, frame, type),
+      : bodyLayer(book, page, type),
   );
   if (page.folio) scene.layers.push({ marks: [folio(book, page, frame, type)] });
   return scene;
@@ -66,17 +67,30 @@ function grayLayer({ spec }: Book, page: PlannedPage, { media, safe }: PageFrame
   };
 }
 
-function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typesetter): Layer {
+function bodyLayer(book: Book, page: PlannedPage, type: Typesetter): Layer {
   const section = book.sections.get(page.section!)!;
   const kind = kindOf(section);
   const unit = page.unit!;
   const troubles = troublesOf(book, section);
   if (troubles.length) return { marks: freePage(troubles, bodyOf(book, page), type) };
-  const marks = kind.draw({
-    frame,
+  const marks = kind.draw(drawContext(book, page, type));
+  return unit.key === undefined
+    ? { marks }
+    : { key: [section.id, unit.key, page.part, page.side].join(' '), marks };
+}
+
+/** What a kind draws one of its pages from. */
+export function drawContext(
+  book: Book,
+  page: PlannedPage,
+  type: Typesetter,
+): DrawContext<Record<string, unknown>, unknown> {
+  const section = book.sections.get(page.section!)!;
+  return {
+    frame: frameOf(book, page),
     body: bodyOf(book, page),
     options: section.options,
-    unit,
+    unit: page.unit!,
     part: page.part,
     items: page.items.map((item) => placedItem(book, section, item)),
     resources: book.resources,
@@ -86,10 +100,7 @@ function bodyLayer(book: Book, page: PlannedPage, frame: PageFrame, type: Typese
     type,
     faces: houseFaces(book.recipe, type),
     hyphenate: book.hyphenate,
-  });
-  return unit.key === undefined
-    ? { marks }
-    : { key: [section.id, unit.key, page.part, page.side].join(' '), marks };
+  };
 }
 
 /** A page whose place is kept: what it lacks stands in the middle of an empty frame. */

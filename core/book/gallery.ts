@@ -1,4 +1,6 @@
 import * as v from 'valibot';
+import { composed } from '../pages/composed/index.ts';
+import type { SavedDesign } from '../pages/composed/saved.ts';
 import { type PageKind, pageKinds } from '../pages/index.ts';
 import { bookFrom } from './book.ts';
 import type { Recipe } from './recipe.ts';
@@ -17,9 +19,26 @@ export interface GalleryEntry {
   shown: Record<string, unknown>;
 }
 
-/** All that is offered where pages are added, the same family together, in the order of the kinds. */
-export function gallery(): GalleryEntry[] {
-  const all = pageKinds().flatMap((kind) =>
+/** The family of the designs that a publisher has saved. */
+export const SAVED_FAMILY = 'My designs';
+
+/**
+ * All that is offered where pages are added, the same family together, in the order of the kinds.
+ * @param saved designs of the publisher's own, which come first
+ */
+export function gallery(saved: readonly SavedDesign[] = []): GalleryEntry[] {
+  const own = saved.map(
+    ({ id, name, look, design }): GalleryEntry => ({
+      id: `saved-${id}`,
+      kind: composed as unknown as PageKind,
+      name,
+      purpose: composed.purpose,
+      family: SAVED_FAMILY,
+      options: { design, look },
+      shown: {},
+    }),
+  );
+  const shipped = pageKinds().flatMap((kind) =>
     (kind.samples ?? [{ name: kind.name }]).map(
       (sample, i): GalleryEntry => ({
         id: `${kind.id}-${i}`,
@@ -32,6 +51,7 @@ export function gallery(): GalleryEntry[] {
       }),
     ),
   );
+  const all = [...own, ...shipped];
   const families = [...new Set(all.map(({ family }) => family))];
   return families.flatMap((family) => all.filter((one) => one.family === family));
 }

@@ -1,6 +1,7 @@
 export * from './book.ts';
 export * from './changes.ts';
 export * from './copied.ts';
+export * from './design-page.ts';
 export * from './draw.ts';
 export * from './edit.ts';
 export * from './find.ts';

@@ -15,6 +15,8 @@ import {
 import type { Recipe } from '#core/book/recipe.ts';
 import type { Formats } from '#core/formats.ts';
 import type { NicheStatus } from '#core/niche/notes.ts';
+import type { LookId } from '#core/pages/blocks/look.ts';
+import type { Design } from '#core/pages/composed/design.ts';
 import type { Rights } from '#core/resources/index.ts';
 import type { BookSummary } from '../book-summary.ts';
 
@@ -120,6 +122,20 @@ export const penName = pgTable(
   'pen_name',
   { workspaceId: ofWorkspace(), name: text('name').notNull() },
   (table) => [primaryKey({ columns: [table.workspaceId, table.name] })],
+);
+
+/** Designs of pages that a workspace keeps beside its books. */
+export const pageDesign = pgTable(
+  'page_design',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    name: text('name').notNull(),
+    look: text('look').$type<LookId>().notNull(),
+    design: jsonb('design').$type<Design>().notNull(),
+    createdAt: created(),
+  },
+  (table) => [unique('page_design_name').on(table.workspaceId, table.name)],
 );
 
 /** What a workspace may use in its books; the contents lie in the file store, each once for all workspaces. */

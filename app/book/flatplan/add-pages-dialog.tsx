@@ -12,6 +12,7 @@ import type { Recipe } from '#core/book/recipe.ts';
 import { parseLength } from '#core/units.ts';
 import { PagePicture } from '../../preview/picture.tsx';
 import { usePagesOf } from '../../preview/use-pages.ts';
+import { useOpenBook } from '../open-book.tsx';
 
 /** Width of a small page, in CSS pixels. */
 const WIDTH = 118;
@@ -28,7 +29,8 @@ export function AddPagesDialog({
   onAdd: (entries: GalleryEntry[]) => void;
   onClose: () => void;
 }) {
-  const entries = useMemo(gallery, []);
+  const { designs } = useOpenBook();
+  const entries = useMemo(() => gallery(designs), [designs]);
   const samples = useMemo(() => galleryBook(recipe, entries), [recipe, entries]);
   const pageOf = useMemo(
     () => new Map(entries.map(({ id }, i) => [id, samples.pages[i]!])),

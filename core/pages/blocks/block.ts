@@ -46,6 +46,8 @@ export interface BlockKind<Own = unknown> {
   /** What it is called where it is chosen. */
   name: string;
   entries: v.ObjectEntries;
+  /** What one begins with where it is put on a page by hand, beside what its entries fill in. */
+  fresh?: Readonly<Record<string, unknown>>;
   /** The least height that leaves room for handwriting, in whole units. */
   least(block: Own, width: number, pen: Pen): number;
   /** It grows by so many units at a time; 0 if it never does. */

@@ -9,9 +9,10 @@ import { type Block, eachBlock } from '../blocks/block.ts';
 import { LOOKS, type LookId, lookOf } from '../blocks/look.ts';
 import { drawArranged, pageRoom, penFor, problemsOf } from '../blocks/page.ts';
 import type { Pen } from '../blocks/pen.ts';
-import { type DrawContext, defineKind, pageUnits, type Unit } from '../kind.ts';
+import { type DrawContext, defineKind, type ItemProblem, pageUnits, type Unit } from '../kind.ts';
 import { type Design, designSchema } from './design.ts';
 import { DESIGNS, type DesignId } from './designs/index.ts';
+import { type BlockPlace, placesOf } from './places.ts';
 
 const IDS = Object.keys(DESIGNS) as DesignId[];
 const MOST_VARIED = 20_000;
@@ -84,6 +85,30 @@ function draw(context: DrawContext<ComposedOptions, never>): Mark[] {
   return drawArranged(arranged(context, penOf(context)));
 }
 
+const problemsIn = (page: ReturnType<typeof arranged>) =>
+  problemsOf(
+    page,
+    'the design is {lines} lines too high for this trim. Remove a block, or choose a larger trim.',
+  );
+
+/** Where the blocks of a page come to stand, and what is wrong with it. */
+export function arrangedPage(context: DrawContext<ComposedOptions, never>): {
+  places: BlockPlace[];
+  problems: ItemProblem[];
+} {
+  const page = arranged(context, penOf(context));
+  return {
+    places: placesOf(blocksOf(context.options, context.unit), page.placed),
+    problems: problemsIn(page),
+  };
+}
+
+/** The design and the look of a section as one of its own, to be changed. */
+export const ownDesign = (chosen: ComposedOptions): { design: Design; look: LookId } => ({
+  design: designOf(chosen),
+  look: lookIdOf(chosen),
+});
+
 export const composed = defineKind<ComposedOptions, never>({
   id: 'composed',
   version: 1,
@@ -114,9 +139,5 @@ export const composed = defineKind<ComposedOptions, never>({
     });
   },
   draw,
-  inspectUnit: (context) =>
-    problemsOf(
-      arranged(context, penOf(context)),
-      'the design is {lines} lines too high for this trim. Remove a block, or choose a larger trim.',
-    ),
+  inspectUnit: (context) => problemsIn(arranged(context, penOf(context))),
 });

@@ -9,6 +9,7 @@ import { boxed, rule, size, sizes, TITLE, title, words } from '../pen.ts';
 export const box = defineBlock({
   type: 'box',
   name: 'Box',
+  fresh: { title: 'Ideas' },
   entries: {
     title: shortText(),
     remark: shortText(80),

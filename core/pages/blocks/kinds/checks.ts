@@ -9,6 +9,7 @@ const ROW = 2;
 export const checks = defineBlock({
   type: 'checks',
   name: 'Check list',
+  fresh: { title: 'To do' },
   entries: {
     title: shortText(),
     items: v.optional(wordList(40), []),

@@ -12,6 +12,7 @@ const BETWEEN = 0.4;
 export const days = defineBlock({
   type: 'days',
   name: 'Days',
+  fresh: { days: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] },
   entries: {
     title: shortText(),
     days: v.pipe(v.array(text(1, 20)), v.minLength(1), v.maxLength(31)),

@@ -17,6 +17,7 @@ const ROW = 2;
 export const fields = defineBlock({
   type: 'fields',
   name: 'Fields on lines',
+  fresh: { rows: [[{ label: 'Name' }, { label: 'Place' }]] },
   entries: { rows },
   least: ({ rows: given }) => given.length * ROW,
   step: () => 0,
@@ -41,6 +42,7 @@ const CELL = 3;
 export const cells = defineBlock({
   type: 'cells',
   name: 'Fields in boxes',
+  fresh: { rows: [[{ label: 'Name' }, { label: 'Place' }]] },
   entries: { rows },
   least: ({ rows: given }) => given.length * CELL,
   step: () => 0,

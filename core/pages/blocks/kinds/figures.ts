@@ -202,6 +202,7 @@ const FIGURES = { body, teeth, field, clock: clockFace, garden } as const;
 export const figure = defineBlock({
   type: 'figure',
   name: 'Outline',
+  fresh: { figure: 'clock' },
   entries: {
     figure: enumOf(Object.keys(FIGURES) as (keyof typeof FIGURES)[]),
     title: shortText(),
@@ -235,6 +236,7 @@ export const figure = defineBlock({
 export const frames = defineBlock({
   type: 'frames',
   name: 'Row of frames',
+  fresh: { rows: ['Morning', 'Evening'] },
   entries: {
     title: shortText(),
     remark: shortText(80),
@@ -286,6 +288,7 @@ export const frames = defineBlock({
 export const progress = defineBlock({
   type: 'progress',
   name: 'Progress',
+  fresh: { label: 'Done' },
   entries: {
     label: shortText(30),
     cells: v.optional(integerBetween(2, 60), 20),

@@ -123,6 +123,7 @@ export const habits = defineBlock({
 export const marksGrid = defineBlock({
   type: 'grid',
   name: 'Rows to mark',
+  fresh: { rows: ['Morning', 'Evening'], columns: ['M', 'T', 'W', 'T', 'F', 'S', 'S'] },
   entries: {
     title: shortText(),
     remark: shortText(80),
@@ -206,6 +207,7 @@ export const marksGrid = defineBlock({
 export const chart = defineBlock({
   type: 'chart',
   name: 'Chart to fill in',
+  fresh: { across: ['1', '2', '3', '4', '5', '6', '7'], up: ['0', '1', '2', '3', '4', '5'] },
   entries: {
     title: shortText(),
     remark: shortText(80),
@@ -275,6 +277,7 @@ export const chart = defineBlock({
 export const timeBars = defineBlock({
   type: 'time-bars',
   name: 'Hours to shade',
+  fresh: { rows: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] },
   entries: {
     title: shortText(),
     remark: shortText(80),

@@ -24,6 +24,7 @@ const below = (pen: Pen, fields: readonly unknown[]): boolean =>
 export const head = defineBlock({
   type: 'head',
   name: 'Heading',
+  fresh: { title: 'Title', fields: [{ label: 'Date' }] },
   entries: {
     title: text(0, 60),
     fields: v.optional(v.pipe(v.array(field), v.maxLength(4)), []),

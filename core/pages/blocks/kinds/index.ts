@@ -7,6 +7,7 @@ import { figure, frames, progress } from './figures.ts';
 import { chart, habits, marksGrid, timeBars } from './grids.ts';
 import { head } from './head.ts';
 import { ruleBlock } from './rule.ts';
+import { ruler } from './ruler.ts';
 import { icons, scale } from './scale.ts';
 import { table } from './table.ts';
 import { note, prompt, quotation, space } from './texts.ts';
@@ -32,6 +33,7 @@ export const BLOCKS: readonly BlockKind[] = [
   figure,
   frames,
   progress,
+  ruler,
   prompt,
   quotation,
   note,

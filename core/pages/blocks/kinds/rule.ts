@@ -21,6 +21,7 @@ const LINE = 2;
 export const ruleBlock = defineBlock({
   type: 'rule',
   name: 'Lines',
+  fresh: { title: 'Notes' },
   entries: {
     title: shortText(),
     remark: shortText(80),

@@ -8,6 +8,7 @@ import { iconRow, ROW_ICONS } from './field.ts';
 export const scale = defineBlock({
   type: 'scale',
   name: 'Scale',
+  fresh: { label: 'Energy' },
   entries: {
     label: shortText(30),
     from: v.optional(integerBetween(0, 100), 1),
@@ -72,6 +73,7 @@ export const scale = defineBlock({
 export const icons = defineBlock({
   type: 'icons',
   name: 'Row to mark',
+  fresh: { label: 'Mood', icon: 'faces' },
   entries: {
     label: shortText(30),
     icon: enumOf(ROW_ICONS),

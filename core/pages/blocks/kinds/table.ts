@@ -37,6 +37,7 @@ const LEAST_TICK = 5.5;
 export const table = defineBlock({
   type: 'table',
   name: 'Table',
+  fresh: { columns: [{ label: 'What', width: 3 }, { label: 'How much' }] },
   entries: {
     title: shortText(),
     remark: shortText(80),

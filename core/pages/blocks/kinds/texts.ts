@@ -43,6 +43,7 @@ const MARGIN = 0.94;
 export const prompt = defineBlock({
   type: 'prompt',
   name: 'Prompt',
+  fresh: { text: 'What was the best of today?' },
   entries: { text: text(1, 300), size: v.optional(numberBetween(10, 30), 19) },
   least: (block, width, pen) =>
     unitsOf(
@@ -63,6 +64,7 @@ export const prompt = defineBlock({
 export const quotation = defineBlock({
   type: 'quotation',
   name: 'Quotation',
+  fresh: { text: 'What is written down is not forgotten.' },
   entries: { text: text(1, 300), by: shortText(60) },
   least: (block, width, pen) =>
     unitsOf(
@@ -96,6 +98,7 @@ export const quotation = defineBlock({
 export const note = defineBlock({
   type: 'note',
   name: 'Remark',
+  fresh: { text: 'A remark in small letters.' },
   entries: { text: text(1, 160) },
   least: () => 2,
   step: () => 0,
