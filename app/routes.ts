@@ -47,6 +47,7 @@ export default [
       route('brief', 'routes/niche-brief.tsx'),
     ]),
     route('books', 'routes/books.tsx'),
+    route('books/starting-points', 'routes/starting-points.tsx'),
     route('words', 'routes/word-banks.tsx'),
     route('submissions', 'routes/submissions.tsx'),
     route('about', 'routes/about.tsx'),

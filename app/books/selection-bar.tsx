@@ -11,6 +11,7 @@ export function SelectionBar({
   onFiles,
   onLabels,
   onDuplicate,
+  onKeep,
   onDelete,
   onRestore,
   onClear,
@@ -22,6 +23,7 @@ export function SelectionBar({
   onFiles: () => void;
   onLabels: () => void;
   onDuplicate: () => void;
+  onKeep: () => void;
   onDelete: () => void;
   onRestore: () => void;
   onClear: () => void;
@@ -69,6 +71,9 @@ export function SelectionBar({
           </Button>
           <Button size="small" disabled={busy} onClick={onDuplicate}>
             Duplicate
+          </Button>
+          <Button size="small" disabled={busy} onClick={onKeep}>
+            Keep as starting point
           </Button>
           <Button size="small" color="error" disabled={busy} onClick={onDelete} title="Delete">
             Delete

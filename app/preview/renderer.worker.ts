@@ -12,6 +12,7 @@ import type { MadeFrom } from '#core/export/fingerprints.ts';
 import type { Formats } from '#core/formats.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
 import type { Scene } from '#core/scene/index.ts';
+import { shownPages } from '#core/starting-points/shown-pages.ts';
 import { browserLoader } from './browser-loader.ts';
 import { drawScene } from './canvas.ts';
 import type { EarlyWork } from './early-renderer.tsx';
@@ -37,6 +38,14 @@ export interface Picture {
   width: number;
   height: number;
   pixels: Uint8ClampedArray<ArrayBuffer>;
+}
+
+/** What is seen of a book at a glance. */
+export interface Sampler {
+  front: Picture;
+  pages: Picture[];
+  /** Pages of the whole book. */
+  count: number;
 }
 
 /** Of a sheet, in points. */
@@ -175,6 +184,23 @@ const renderer = {
     return transfer(
       drawn,
       drawn.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),
+    );
+  },
+
+  /** A book at a glance: its front and some of its pages. @param width of each */
+  async sampler(recipe: Recipe, width: number): Promise<Sampler> {
+    const whole = await gathered(recipe);
+    const { width: wide, height } = whole.spec.trim;
+    const front = pictureOf(drawFront(recipe, frontOf(height / wide), type), width);
+    const pages: Picture[] = [];
+    for (const page of shownPages(whole.plan)) {
+      for (const _ of pageSteps(whole, whole.plan.pages[page - 1]!));
+      pages.push(pictureOf(drawPage(whole, page, type), width));
+      await otherWork();
+    }
+    return transfer(
+      { front, pages, count: whole.plan.pages.length },
+      [front, ...pages].map(({ pixels }) => pixels.buffer),
     );
   },
 

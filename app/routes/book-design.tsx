@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { Link, useSearchParams } from 'react-router';
+import { Link as RouterLink, useSearchParams } from 'react-router';
 import { isGroup, type Section, sectionIn } from '#core/book/sections.ts';
 import { composed } from '#core/pages/composed/index.ts';
 import { DesignDesk } from '../book/design/design-desk.tsx';
@@ -14,7 +15,9 @@ export default function BookDesign() {
     return (
       <Box sx={{ p: 5 }}>
         <Typography>This section has no page of blocks, or it was removed.</Typography>
-        <Link to="../flatplan">Back to the flatplan</Link>
+        <Link component={RouterLink} to="../flatplan" underline="always">
+          Back to the flatplan
+        </Link>
       </Box>
     );
   return <DesignDesk key={entry.id} section={entry as Section} />;

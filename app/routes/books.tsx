@@ -22,6 +22,7 @@ import {
   restoreBooks,
 } from '#server/many-books.ts';
 import { usualPenName } from '#server/pen-names.ts';
+import { keepAsStartingPoints } from '#server/starting-points.ts';
 import { BookCard } from '../books/book-card.tsx';
 import { addressOf, BookFilters } from '../books/book-filters.tsx';
 import { SelectionBar } from '../books/selection-bar.tsx';
@@ -42,7 +43,10 @@ const MOST_AT_ONCE = 500;
 const ids = listField(idField, MOST_AT_ONCE, `At most ${MOST_AT_ONCE} books at a time. Select fewer.`);
 const Intent = v.variant('intent', [
   v.object({ intent: v.literal('new') }),
-  v.object({ intent: v.picklist(['make files', 'duplicate', 'delete', 'restore']), ids }),
+  v.object({
+    intent: v.picklist(['make files', 'duplicate', 'delete', 'restore', 'keep as starting points']),
+    ids,
+  }),
   v.object({ intent: v.literal('label'), ids, add: labelsField, remove: labelsField }),
 ]);
 
@@ -110,6 +114,8 @@ export async function action({ request }: Route.ActionArgs): Promise<Answer | Re
       return { intent, done: await duplicateBooks(workspaceId, asked.ids) };
     case 'delete':
       return { intent, done: await deleteBooks(workspaceId, asked.ids) };
+    case 'keep as starting points':
+      return { intent, done: await keepAsStartingPoints(workspaceId, asked.ids, true) };
     case 'restore':
       await restoreBooks(workspaceId, asked.ids);
       return { intent, done: asked.ids };
@@ -192,6 +198,10 @@ function useSelection({ books, shown }: Shown) {
       tell(`${counted(done.length)} restored`);
       clear();
     }
+    if (intent === 'keep as starting points') {
+      tell(`${counted(done.length)} kept as starting points`);
+      clear();
+    }
     if (intent === 'label') clear();
     asked.current = 0;
   }, [data]);
@@ -224,6 +234,9 @@ export default function Books({ loaderData }: Route.ComponentProps) {
         >
           {opening ? 'Opening…' : 'Open a book file…'}
         </FileButton>
+        <Button component={Link} to="/books/starting-points" variant="outlined">
+          Starting points
+        </Button>
         <Form method="post">
           <Button type="submit" name="intent" value="new" variant="contained">
             Start an empty book
@@ -255,6 +268,7 @@ export default function Books({ loaderData }: Route.ComponentProps) {
         onFiles={() => send('make files')}
         onLabels={() => setLabeling(true)}
         onDuplicate={() => send('duplicate')}
+        onKeep={() => send('keep as starting points')}
         onDelete={() => send('delete')}
         onRestore={() => send('restore')}
         onClear={clear}
@@ -313,5 +327,5 @@ function nothingFound({ search, label, deleted }: Shown['shown']): string {
   if (search) return `No book has “${search}” in its title, pen name, series or imprint.`;
   if (label !== null) return `No book has the label “${label}”.`;
   if (deleted) return 'No book was deleted.';
-  return 'Your books appear here. Start one from a niche, open a book file, or start an empty one.';
+  return 'Your books appear here. Start one from a niche or from a starting point, open a book file, or start an empty one.';
 }

@@ -195,6 +195,8 @@ export const book = pgTable(
     revision: integer('revision').notNull().default(1),
     /** Given by the publisher to find books that belong together. */
     labels: text('labels').array().notNull().default([]),
+    /** Others are begun from it. */
+    startingPoint: boolean('starting_point').notNull().default(false),
     /** Out of sight since, and back at a click until it is removed for good. */
     deletedAt: at('deleted_at'),
     createdAt: created(),

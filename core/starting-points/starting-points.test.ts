@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest';
+import { gatherBook } from '../book/index.ts';
+import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
+import { proofBook } from '../proof/index.ts';
+import { decodePicture } from '../resources/decode-picture.ts';
+import type { ResourceLoader } from '../resources/index.ts';
+import { recipeFrom, STARTING_POINTS } from './index.ts';
+
+const type = typesetterFromDisk();
+/** They use nothing beside their recipes. */
+const loader: ResourceLoader = { load: () => Promise.resolve(null), decodePicture };
+const own = {
+  id: 'start',
+  seed: 'moth-7',
+  penName: 'Odile Marrow',
+  imprint: 'Tin Lantern Press',
+  year: 2027,
+};
+
+describe('starting points', () => {
+  it('are twenty or more, each another, with names and titles of their own', () => {
+    expect(STARTING_POINTS.length).toBeGreaterThanOrEqual(20);
+    for (const of of [
+      STARTING_POINTS.map(({ id }) => id),
+      STARTING_POINTS.map((point) => point.book(2027).title),
+      STARTING_POINTS.map((point) => point.book(2027).blurb),
+    ])
+      expect(new Set(of).size).toBe(STARTING_POINTS.length);
+  });
+
+  it('with years are of the year that is asked for', () => {
+    const dated = STARTING_POINTS.filter((point) =>
+      /2031/.test(JSON.stringify(recipeFrom(point, { ...own, year: 2031 }))),
+    );
+    expect(dated.length).toBeGreaterThanOrEqual(3);
+    for (const point of dated)
+      expect(JSON.stringify(recipeFrom(point, { ...own, year: 2031 }))).not.toMatch(/2027/);
+  });
+
+  for (const point of STARTING_POINTS)
+    it(`${point.id}: a whole book that the proof has nothing to say against`, async () => {
+      const book = await gatherBook(recipeFrom(point, own), loader, type);
+      const findings = await proofBook(book, type);
+      // Prices are the publisher's to set.
+      expect(findings.filter(({ place }) => place.view !== 'listing' && place.view !== 'files')).toEqual([]);
+      const wanted = book.recipe.sections.find(({ fillTo }) => fillTo)?.fillTo;
+      if (wanted) expect(book.plan.pages).toHaveLength(wanted);
+      expect(book.plan.pages.length).toBeGreaterThanOrEqual(60);
+    });
+});

@@ -1,0 +1,1 @@
+ALTER TABLE "book" ADD COLUMN "starting_point" boolean DEFAULT false NOT NULL;
