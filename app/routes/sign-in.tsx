@@ -132,7 +132,7 @@ export default function SignIn() {
               Try the demo as Tin Lantern Press
             </Button>
             <Typography variant="caption" component="p" sx={{ mt: 1 }}>
-              The demo account: five books, three niches, made-up data.
+              The demo account: eleven books, three niches, made-up data.
             </Typography>
           </Form>
           <Divider sx={{ my: 5 }}>or</Divider>

@@ -9,7 +9,7 @@ const palettes = {
   smoke: { ground: '#4b2a1e', accent: '#eec56a', second: '#b3723a', light: '#f7ecd9' },
 };
 
-/** Of the five books, in their order. */
+/** Of these books, in their order. */
 export const DEMO_LABELS: readonly (readonly string[])[] = [
   ['Fall list'],
   ['Fall list'],
@@ -18,7 +18,7 @@ export const DEMO_LABELS: readonly (readonly string[])[] = [
   ['Fall list', 'Gifts'],
 ];
 
-/** The five books of Tin Lantern Press. Ids are given by the caller, since every workspace has its own. */
+/** Five books of Tin Lantern Press that were made from the first page. Ids are given by the caller, since every workspace has its own. */
 export function demoBooks(idFor: (name: string) => string): Recipe[] {
   const imprint = 'Tin Lantern Press';
   const common = { quill: 4, imprint, language: 'en' };

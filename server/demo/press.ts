@@ -6,6 +6,7 @@ import { penName } from '../db/schema.ts';
 import { newId } from '../ids.ts';
 import { labelBooks } from '../many-books.ts';
 import { listResources } from '../resources/resources.ts';
+import { begunBooks } from './begun-books.ts';
 import { DEMO_LABELS, demoBooks } from './books.ts';
 
 /** Puts the pen names, books and word banks of Tin Lantern Press into a workspace. What is there already stays. */
@@ -15,9 +16,14 @@ export async function seedPress(workspaceId: string): Promise<void> {
     await db()
       .insert(penName)
       .values(['Odile Marrow', 'Teodor Vance'].map((name) => ({ workspaceId, name })));
-    for (const [i, recipe] of [...demoBooks(() => newId()).entries()].reverse()) {
+    const books = [
+      ...demoBooks(() => newId()).map((recipe, i) => ({ recipe, labels: DEMO_LABELS[i] ?? [] })),
+      ...begunBooks(() => newId()),
+    ];
+    // The first is the one that was changed last.
+    for (const { recipe, labels } of books.reverse()) {
       await createBook(workspaceId, recipe);
-      await labelBooks(workspaceId, [recipe.id], { add: DEMO_LABELS[i] ?? [], remove: [] });
+      await labelBooks(workspaceId, [recipe.id], { add: labels, remove: [] });
     }
   }
   if ((await listResources(workspaceId)).length === 0) await keepReadyBanks(workspaceId);
