@@ -199,7 +199,7 @@ function useSelection({ books, shown }: Shown) {
       clear();
     }
     if (intent === 'keep as starting points') {
-      tell(`${counted(done.length)} kept as starting points`);
+      tell(`${counted(done.length)} kept as starting ${done.length === 1 ? 'point' : 'points'}`);
       clear();
     }
     if (intent === 'label') clear();

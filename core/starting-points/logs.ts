@@ -48,6 +48,7 @@ export const logs: StartingPoint[] = [
     about: 'Five kinds of page in turn: strength, running, meals, measurements, notes',
     book: () => ({
       title: 'The Training Log',
+      price: 11.99,
       subtitle: 'Strength, miles and meals',
       trim: ['6in', '9in'],
       palette: PALETTES.brick,

@@ -23,6 +23,8 @@ export interface Given {
   sections: readonly Record<string, unknown>[];
   blurb: string;
   keywords: readonly string[];
+  /** In the first market; a usual one if left out. */
+  price?: number;
 }
 
 interface Palette {
@@ -60,6 +62,9 @@ export const filling = (
 export const designed = (design: string, fillTo: number, more: Record<string, unknown> = {}) =>
   filling('composed', fillTo, { design }, { starts: 'right', ...more });
 
+/** Of a book of some hundred pages; common practice, no source. */
+const USUAL_PRICE = 7.99;
+
 /** A starting point as a book of a publisher. */
 export function recipeFrom(
   point: StartingPoint,
@@ -75,6 +80,7 @@ export function recipeFrom(
     numbering,
     blurb,
     keywords,
+    price = USUAL_PRICE,
     ...said
   } = point.book(year);
   const [width, height] = trim;
@@ -87,6 +93,6 @@ export function recipeFrom(
     style: { palette, motif, ...(numbering ? { numbering } : {}) },
     sections: said.sections,
     cover: { fields: { blurb } },
-    listing: { description: blurb, keywords, prices: {} },
+    listing: { description: blurb, keywords, prices: { us: price, gb: price - 1 } },
   });
 }

@@ -27,10 +27,10 @@ export function ArrangingMenu({ arranging }: { arranging: Arranging }) {
   const { selected } = arranging;
   const some = selected.length > 0;
   const acts: { name: string; keys: string; when: boolean; act: () => void }[] = [
-    { name: 'Copy', keys: 'mod+c', when: some, act: arranging.copy },
-    { name: 'Cut', keys: 'mod+x', when: some, act: arranging.cut },
-    { name: 'Paste', keys: 'mod+v', when: true, act: arranging.paste },
-    { name: 'Duplicate', keys: 'mod+d', when: some, act: arranging.duplicate },
+    { name: 'Copy', keys: 'mod+c', when: some, act: () => arranging.copy() },
+    { name: 'Cut', keys: 'mod+x', when: some, act: () => arranging.cut() },
+    { name: 'Paste', keys: 'mod+v', when: true, act: () => arranging.paste() },
+    { name: 'Duplicate', keys: 'mod+d', when: some, act: () => arranging.duplicate() },
     { name: 'Remove', keys: 'delete', when: some, act: () => arranging.remove(selected) },
   ];
   return (

@@ -61,27 +61,32 @@ export function RunningOrder({
   const onKey = (event: KeyboardEvent, index: number) => {
     const step = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
     const beside = sections[index + step]?.id;
+    const own = sections[index]!.id;
+    // What has the focus is meant, with all that are selected where it is one of them.
+    const meant = selected.includes(own) ? selected : [own];
+    const byLetter: Record<string, (() => void) | undefined> = {
+      a: arranging.all,
+      c: () => arranging.copy(meant),
+      x: () => arranging.cut(meant),
+      v: () => arranging.paste(meant),
+      d: () => arranging.duplicate(meant),
+    };
+    const extend = () => {
+      if (beside) arranging.upTo(beside);
+      focus(beside);
+    };
     const act = step
       ? event.altKey
-        ? () => arranging.move(step)
+        ? () => arranging.move(step, meant)
         : event.shiftKey
-          ? () => {
-              if (beside) arranging.upTo(beside);
-              focus(beside);
-            }
+          ? extend
           : () => focus(beside)
       : event.key === 'Delete'
-        ? () => arranging.remove(selected.includes(sections[index]!.id) ? selected : [sections[index]!.id])
+        ? () => arranging.remove(meant)
         : event.key === 'Escape'
           ? arranging.none
           : event.ctrlKey || event.metaKey
-            ? {
-                a: arranging.all,
-                c: arranging.copy,
-                x: arranging.cut,
-                v: arranging.paste,
-                d: arranging.duplicate,
-              }[event.key.toLowerCase()]
+            ? byLetter[event.key.toLowerCase()]
             : undefined;
     if (!act) return;
     event.preventDefault();

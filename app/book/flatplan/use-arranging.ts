@@ -84,32 +84,33 @@ export function useArranging(chosen: string | null, onChoose: (id: string) => vo
     },
     all: () => setMarked(ids),
     none: () => setMarked([]),
-    copy() {
-      if (selected.length === 0) return;
-      keepCopied(copyOf(store.getState().value, selected));
-      tell(`${named(selected)} copied.`);
+    copy(some = selected) {
+      if (some.length === 0) return;
+      keepCopied(copyOf(store.getState().value, some));
+      tell(`${named(some)} copied.`);
     },
-    cut() {
-      keepCopied(copyOf(store.getState().value, selected));
-      remove(selected, 'cut');
+    cut(some = selected) {
+      if (some.length === 0) return;
+      keepCopied(copyOf(store.getState().value, some));
+      remove(some, 'cut');
     },
     /** Behind what is selected, or at the end. */
-    paste() {
+    paste(behind = selected) {
       const copied = copiedSections();
       if (!copied) return tell('Nothing was copied yet. Select sections and copy them first.');
-      const at = ids.findLastIndex((id) => selected.includes(id)) + 1 || ids.length;
+      const at = ids.findLastIndex((id) => behind.includes(id)) + 1 || ids.length;
       bring((recipe) => paste(recipe, copied, at), 'pasted');
     },
-    duplicate: () => bring((recipe) => duplicate(recipe, selected), 'added'),
+    duplicate: (some = selected) => bring((recipe) => duplicate(recipe, some), 'added'),
     /** By one place. */
-    move(step: -1 | 1) {
-      const places = selected.map((id) => ids.indexOf(id));
+    move(step: -1 | 1, some = selected) {
+      const places = some.map((id) => ids.indexOf(id));
       const to = step < 0 ? Math.min(...places) - 1 : Math.max(...places) + 2;
       if (to < 0 || to > ids.length) return;
-      edit((recipe) => moveSections(recipe, selected, to));
-      const place = step < 0 ? to + 1 : to - selected.length + 1;
+      edit((recipe) => moveSections(recipe, some, to));
+      const place = step < 0 ? to + 1 : to - some.length + 1;
       tell(`Moved to place ${place} of ${ids.length}.`);
-      focus(chosen ?? selected[0]);
+      focus(some.includes(chosen ?? '') ? chosen! : some[0]);
     },
   };
 }

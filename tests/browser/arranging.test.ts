@@ -1,0 +1,186 @@
+import { noSeriousFindings, picture } from './look.ts';
+import { emptyBook, expect, inkOf, saved, sections, test, ticket, url } from './quill.ts';
+
+const addPages = async (page: Parameters<typeof emptyBook>[0], ...names: string[]) => {
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Add pages' });
+  for (const name of names) {
+    await dialog.getByLabel('Find').fill(name);
+    await dialog.getByRole('button', { name, exact: true }).first().click();
+  }
+  await dialog.getByRole('button', { name: /^Add/ }).last().click();
+  await expect(dialog).toHaveCount(0);
+};
+
+test('sections are selected, copied into another book, filled to a length and taken back; pages are found and removed', async ({
+  page,
+}) => {
+  await emptyBook(page);
+  await addPages(page, 'Hive inspection', 'Plant record');
+  await expect(sections(page)).toHaveCount(4);
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+
+  // Both are selected by keyboard, and duplicated as one step.
+  await sections(page).nth(2).click();
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('ControlOrMeta+d');
+  await expect(sections(page)).toHaveCount(6);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(sections(page)).toHaveCount(4);
+
+  // One of them makes the book as long as it should be, whatever the other does.
+  await sections(page).nth(3).click();
+  await settings.getByLabel('Fill the book').check();
+  await settings.getByLabel('Pages of the book').fill('90');
+  await expect(ticket(page, 'Pages')).toContainText('90');
+  await sections(page).nth(2).click();
+  await settings.getByLabel('Number of pages').fill('30');
+  await expect(sections(page).nth(3)).toContainText('58 pp');
+  await settings.getByRole('button', { name: 'Gray', exact: true }).click();
+  await expect(ticket(page, 'Pages')).toContainText('90');
+  await expect.poll(() => inkOf(page, 4)).toBeGreaterThan(0.15);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+
+  // Pages from one to another, found by their words, and what can be done to them.
+  await page.getByLabel('Find', { exact: true }).fill('inspection');
+  await expect(page.locator('button[data-page="5"][data-found]')).toHaveCount(1);
+  await page.getByLabel('Find', { exact: true }).press('Enter');
+  const spreads = page.getByRole('region', { name: 'Spreads' });
+  await spreads.locator('button[data-page="5"]').click();
+  await spreads.locator('button[data-page="5"]').press('Shift+ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  const bar = page.getByRole('toolbar', { name: 'Selected pages' });
+  await expect(bar).toContainText('Pages 5–7');
+  await noSeriousFindings(page, 'selected pages');
+  await bar.getByRole('button', { name: 'Remove' }).click();
+  await expect(sections(page)).toHaveCount(5);
+  await expect(sections(page).nth(2)).toContainText('2 pp');
+  await expect(sections(page).nth(3)).toContainText('25 pp');
+  await expect(ticket(page, 'Pages')).toContainText('90');
+
+  // Cut here, pasted into another book.
+  await sections(page).nth(2).click();
+  await sections(page)
+    .nth(3)
+    .click({ modifiers: ['Shift'] });
+  await page.getByRole('button', { name: 'Arrange sections' }).click();
+  await page.getByRole('menuitem', { name: /^Cut/ }).click();
+  await expect(sections(page)).toHaveCount(3);
+  await saved(page);
+  await emptyBook(page);
+  await expect(sections(page)).toHaveCount(2);
+  await sections(page).last().focus();
+  await page.keyboard.press('ControlOrMeta+v');
+  await expect(sections(page)).toHaveCount(4);
+  await expect(sections(page).nth(3)).toContainText('25 pp');
+});
+
+test('a page of blocks is put together by mouse and keyboard, seen on other trims, saved and used again', async ({
+  page,
+}) => {
+  await emptyBook(page);
+  await addPages(page, 'Strength training');
+  await page.getByRole('link', { name: 'Arrange the page…' }).click();
+  const blocks = page.getByRole('listbox', { name: 'Blocks of the page' });
+  const rows = blocks.getByRole('option');
+  await expect(rows.first()).toContainText('Training log');
+  const trims = page.getByRole('region', { name: 'Other trims' });
+  await expect(trims.getByRole('img')).toHaveCount(3);
+  const before = await rows.count();
+
+  // By keyboard: chosen, moved, set beside the one before, taken back.
+  await blocks.focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(rows.nth(1)).toContainText('Table');
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(rows.first()).toContainText('Side by side');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(rows.nth(1)).toContainText('Fields on lines');
+
+  // By mouse: the fields are dragged below the scale.
+  const sheet = page.locator('[data-block]');
+  await expect(sheet).not.toHaveCount(0);
+  const from = (await page.locator('[data-block="1"]').boundingBox())!;
+  const to = (await page.locator('[data-block="4"]').boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height - 3, { steps: 4 });
+  await page.mouse.up();
+  await expect(rows.nth(4)).toContainText('Fields on lines');
+
+  // A new block, its settings, and what is said where it has no room.
+  await page.getByRole('button', { name: 'Add table' }).click();
+  await expect(rows).toHaveCount(before + 1);
+  const settings = page.getByRole('complementary', { name: 'Settings of the block' });
+  await expect(settings.getByRole('heading', { name: 'Table' })).toBeVisible();
+  await settings.getByLabel('Lines, at least').fill('40');
+  await expect(settings.getByRole('alert').filter({ hasText: 'too high for this trim' })).toHaveCount(1);
+  await settings.getByLabel('Lines, at least').fill('2');
+  await expect(settings.getByRole('alert').filter({ hasText: 'too high' })).toHaveCount(0);
+  await settings.getByLabel('Title', { exact: true }).fill('Stretching');
+  await expect(rows.filter({ hasText: 'Stretching' })).toHaveCount(1);
+  await noSeriousFindings(page, 'page design');
+  await picture(page, 'design');
+
+  // Kept under its own name, offered where pages are added.
+  await page.getByLabel('Name of the design').fill('Strength and stretching');
+  await page.getByRole('button', { name: 'Save, export' }).click();
+  await page.getByRole('menuitem', { name: 'Save to my designs' }).click();
+  await expect(page.getByText('“Strength and stretching” is among your designs.')).toBeVisible();
+  await page.getByRole('link', { name: 'Flatplan', exact: true }).last().click();
+  await addPages(page, 'Strength and stretching');
+  await expect(sections(page)).toHaveCount(4);
+  await expect(sections(page).last()).toContainText('Strength and stretching');
+
+  // Out as a file, and what is no design is refused with its place.
+  await page.getByRole('link', { name: 'Arrange the page…' }).click();
+  await page.getByRole('button', { name: 'Save, export' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Export as JSON' }).click();
+  expect((await download).suggestedFilename()).toBe('Strength-and-stretching.json');
+  await page.getByLabel('File of a page design').setInputFiles({
+    name: 'broken.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"design":{"name":"X","blocks":[{"type":"table"}]}}'),
+  });
+  await expect(page.getByText(/broken\.json: design\.blocks\.0\.columns/)).toBeVisible();
+  await expect(rows.filter({ hasText: 'Stretching' })).toHaveCount(1);
+});
+
+test('a book is begun from a starting point, and an own book is kept as one', async ({ page }) => {
+  await page.goto(url('/books'));
+  await page.getByRole('link', { name: 'Starting points' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Starting points' })).toBeVisible();
+  await page.getByLabel('Find', { exact: true }).fill('hive');
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  const front = page.getByRole('img', { name: 'Front of The Hive Log' });
+  await expect
+    .poll(() =>
+      front.evaluate((canvas: HTMLCanvasElement) => {
+        const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+        return data.some((value) => value < 128);
+      }),
+    )
+    .toBe(true);
+  await page.getByLabel('Find', { exact: true }).fill('');
+  await noSeriousFindings(page, 'starting points');
+  await picture(page, 'starting-points');
+  await page.getByRole('button', { name: 'Begin with The Hive Log' }).click();
+  await page.waitForURL(/flatplan/);
+  await expect(ticket(page, 'Pages')).toContainText('120');
+  await expect(ticket(page, 'Proof')).toContainText(/nothing to fix/);
+
+  await page.goto(url('/books'));
+  await page.getByRole('checkbox', { name: /The Hive Log/ }).check();
+  await page.getByRole('button', { name: 'Keep as starting point' }).click();
+  await expect(page.getByText('1 book kept as starting point')).toBeVisible();
+  await page.getByRole('link', { name: 'Starting points' }).click();
+  const own = page.getByRole('region', { name: 'My starting points' });
+  await own.getByRole('button', { name: 'Begin with The Hive Log' }).click();
+  await page.waitForURL(/flatplan/);
+  await expect(ticket(page, 'Pages')).toContainText('120');
+});
