@@ -1,6 +1,9 @@
 import * as v from 'valibot';
 import { describedBy } from './schema.ts';
 
+/** Values of other options. */
+export type When = Readonly<Record<string, readonly unknown[]>>;
+
 /** What a setting says of itself beside its schema, whose range and values are said there alone. */
 export interface SettingNotes {
   label: string;
@@ -13,6 +16,8 @@ export interface SettingNotes {
   rows?: number;
   /** The name of each value of a choice. */
   values?: Readonly<Record<string, string>>;
+  /** It means something only while each of these options has one of the values; the panel leaves it out otherwise. */
+  when?: When;
   /** `color`, `day`, or a control that the application has for it alone, by its id. */
   control?: string;
 }
@@ -34,7 +39,7 @@ export function setting<const Schema extends AnySchema>(
 }
 
 /** How one option is asked for; the settings panel draws it. `key` is the option's. */
-export type Field = { key: string; label: string; help?: string; group?: string } & (
+export type Field = { key: string; label: string; help?: string; group?: string; when?: When } & (
   | { control: 'choice'; choices: readonly { value: string; label: string }[] }
   | { control: 'number'; min: number; max: number; step: number; unit?: string }
   | { control: 'text'; rows?: number }
@@ -63,8 +68,14 @@ export function fieldsOf(options: v.GenericSchema<unknown, unknown>): Field[] {
 }
 
 function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
-  const { label, help, group, values, control, unit, step, rows } = notes;
-  const field = { key, label, ...(help ? { help } : {}), ...(group ? { group } : {}) };
+  const { label, help, group, when, values, control, unit, step, rows } = notes;
+  const field = {
+    key,
+    label,
+    ...(help ? { help } : {}),
+    ...(group ? { group } : {}),
+    ...(when ? { when } : {}),
+  };
   if (control === 'color' || control === 'day') return { ...field, control };
   if (control) return { ...field, control: 'custom', id: control };
   if (schema.options)
@@ -89,6 +100,12 @@ function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
     ...(unit ? { unit } : {}),
   };
 }
+
+/** Whether an option means something beside the values that the others have. */
+export const applies = (
+  { when = {} }: Pick<Field, 'when'>,
+  values: Readonly<Record<string, unknown>>,
+): boolean => Object.entries(when).every(([key, allowed]) => allowed.includes(values[key]));
 
 /** All actions of a schema, those of pipes inside pipes included. */
 const steps = (schema: Described): { type: string; requirement?: number }[] =>

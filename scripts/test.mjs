@@ -20,6 +20,7 @@ const REFEREES = [
   program('pdfinfo', 'poppler-utils'),
   program('gs', 'ghostscript'),
   program('mutool', 'mupdf-tools'),
+  program('zbarimg', 'zbar-tools'),
   program('unzip'),
 ];
 

@@ -1,7 +1,7 @@
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { type Field, fieldsOf } from '#core/settings.ts';
+import { applies, type Field, fieldsOf } from '#core/settings.ts';
 import { OptionField } from './option-field.tsx';
 
 type CustomField = Extract<Field, { control: 'custom' }>;
@@ -40,14 +40,15 @@ export function OptionFields({
     if (field.control === 'custom') return <div key={key}>{custom(field, set)}</div>;
     return <OptionField key={key} field={field} value={values[field.key]} onChange={set} />;
   };
-  return grouped(fieldsOf(schema)).map(({ group, fields }) =>
+  const fields = fieldsOf(schema).filter((field) => applies(field, values));
+  return grouped(fields).map(({ group, fields: own }) =>
     group ? (
       <Stack key={group} component="section" aria-label={group} spacing={3.5}>
         <Typography variant="h3">{group}</Typography>
-        {fields.map(one)}
+        {own.map(one)}
       </Stack>
     ) : (
-      fields.map(one)
+      own.map(one)
     ),
   );
 }

@@ -140,6 +140,18 @@ const SAMPLES: Record<string, object[]> = {
     { options: { what: 'thanks' } },
     { options: { what: 'notes', lines: true } },
   ],
+  'give-away 1': [
+    { options: { link: 'https://example.com/gift', text: 'Ten more pages to print at home.' } },
+    {
+      options: {
+        link: 'https://example.com/a/longer/way?to=it',
+        level: 'H',
+        size: 45,
+        shown: false,
+        heading: 'More',
+      },
+    },
+  ],
   'certificate 1': [{}, { options: { heading: 'Well done', done: 'has read every page of' } }],
   'color-test 1': [{}, { options: { shape: 'boxes', columns: 3, rows: 4 } }],
   'text-list 1': [

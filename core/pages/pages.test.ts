@@ -97,6 +97,17 @@ describe('every kind of page', () => {
         expect([reads(field.min), reads(field.max)]).toEqual([true, true]);
         expect([reads(field.min - 1), reads(field.max + 1)]).toEqual([false, false]);
       }
+      // What hangs on others hangs on options that there are, with values that they take.
+      for (const { key, when = {} } of fields)
+        for (const [other, allowed] of Object.entries(when)) {
+          expect(Object.keys(defaults), key).toContain(other);
+          expect(other).not.toBe(key);
+          for (const value of allowed)
+            expect(
+              v.safeParse(kind.options, { [other]: value }).success,
+              `${key} when ${other} is ${value}`,
+            ).toBe(true);
+        }
       expect(v.parse(kind.options, defaults)).toEqual(defaults);
     },
   );

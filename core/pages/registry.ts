@@ -14,6 +14,7 @@ import { cornell } from './cornell/index.ts';
 import { dedication } from './dedication/index.ts';
 import { dotGrid } from './dot-grid/index.ts';
 import { frenchRuled } from './french-ruled/index.ts';
+import { giveAway } from './give-away/index.ts';
 import { graph } from './graph/index.ts';
 import { halfTitle } from './half-title/index.ts';
 import { handwriting } from './handwriting/index.ts';
@@ -80,6 +81,7 @@ for (const kind of [
   contents,
   textPage,
   certificate,
+  giveAway,
   colorTest,
   wordSearch,
   ruled,

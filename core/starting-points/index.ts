@@ -4,7 +4,6 @@ import { papers } from './papers.ts';
 import { planners } from './planners.ts';
 import type { StartingPoint } from './starting-point.ts';
 
-export { shownPages } from './shown-pages.ts';
 export { recipeFrom, type StartingPoint } from './starting-point.ts';
 
 /** All books to begin from that ship, those of a family together. */

@@ -47,8 +47,12 @@ const options = exactObject({
     values: { none: 'None', '2': '2 cells', '4': '4 cells', '5': '5 cells', '10': '10 cells' },
     help: 'Fifths or tenths make engineering paper; the grid then holds whole blocks.',
   }),
-  rays: setting(integerBetween(4, 72), 24, { label: 'Rays of a circle' }),
-  decades: setting(integerBetween(1, 6), 3, { label: 'Decades upwards', help: 'Of logarithmic paper.' }),
+  rays: setting(integerBetween(4, 72), 24, { label: 'Rays of a circle', when: { grid: ['polar'] } }),
+  decades: setting(integerBetween(1, 6), 3, {
+    label: 'Decades upwards',
+    help: 'Of logarithmic paper.',
+    when: { grid: ['semi-log', 'log-log'] },
+  }),
   extent: extentSetting,
   ...lookSettings(0.62),
 });

@@ -22,11 +22,13 @@ const FIELDS = {
   'subject, date and number': ['subject', 'date', 'number'],
 } as const satisfies Record<string, readonly FieldName[]>;
 
+const NAMES = Object.keys(FIELDS) as (keyof typeof FIELDS)[];
+
 type FieldName = 'title' | 'subject' | 'date' | 'number';
 
 /** The row above the lines: fields to fill in, or a subject from a list, which is printed. */
 export const headingSettings = (usual: keyof typeof FIELDS = 'none') => ({
-  heading: setting(enumOf(Object.keys(FIELDS) as (keyof typeof FIELDS)[]), usual, {
+  heading: setting(enumOf(NAMES), usual, {
     label: 'Heading',
     group: HEADING,
     values: {
@@ -43,11 +45,13 @@ export const headingSettings = (usual: keyof typeof FIELDS = 'none') => ({
   }),
   label: setting(text(0, 30), '', {
     label: 'Label of the first field',
+    when: { heading: NAMES.filter((name) => name !== 'none') },
     help: 'Instead of “Date”, “No.”, “Title” or “Subject” in the language of the book.',
     group: HEADING,
   }),
   subjects: setting(text(0, MOST_SUBJECTS), '', {
     label: 'Subjects',
+    when: { heading: NAMES.filter((name) => (FIELDS[name] as readonly FieldName[]).includes('subject')) },
     help: 'One per line, printed page after page and from the first again. None: a line to write it on.',
     rows: 3,
     group: HEADING,

@@ -28,6 +28,9 @@ export const VIEWS = {
 export type ViewId = keyof typeof VIEWS;
 
 const regions = new Intl.DisplayNames('en', { type: 'region' });
+const WEEKS: readonly ViewId[] = ['week', 'week-vertical', 'week-times'];
+const DAYS: readonly ViewId[] = ['day', 'day-lines'];
+const MONTHS: readonly ViewId[] = ['month', 'month-list'];
 const GROUP = { dates: 'Dates', shown: 'On the pages', blocks: 'Blocks of a week' };
 
 const ownDates = v.pipe(
@@ -73,15 +76,18 @@ export const options = exactObject({
   ),
   pages: setting(enumOf(['usual', 'one', 'two']), 'usual', {
     label: 'Pages of a week or month',
+    when: { view: [...WEEKS, ...MONTHS] },
     values: { usual: 'As usual', one: 'One', two: 'Two that face each other' },
     help: 'As usual: a week has two, a month one.',
   }),
   months: setting(v.boolean(), false, {
     label: 'A month before its weeks or days',
+    when: { view: [...WEEKS, ...DAYS] },
     help: 'Its grid on two facing pages where the weeks have two, otherwise on one.',
   }),
   notesEvery: setting(integerBetween(0, 26), 0, {
     label: 'Pages for notes after every … weeks',
+    when: { view: [...WEEKS, ...DAYS] },
     help: '0 for none.',
   }),
   weekNumbers: setting(v.boolean(), true, {
@@ -89,9 +95,14 @@ export const options = exactObject({
     help: 'From Monday by ISO 8601; from Sunday or Saturday week 1 has the first of January.',
     group: GROUP.shown,
   }),
-  dayNumbers: setting(v.boolean(), false, { label: 'Days of the year', group: GROUP.shown }),
+  dayNumbers: setting(v.boolean(), false, {
+    label: 'Days of the year',
+    when: { dated: [true] },
+    group: GROUP.shown,
+  }),
   holidays: setting(enumOf(['none', ...HOLIDAY_COUNTRIES]), 'none', {
     label: 'Holidays of',
+    when: { dated: [true] },
     values: {
       none: 'No country',
       ...Object.fromEntries(HOLIDAY_COUNTRIES.map((code) => [code, regions.of(code)!])),
@@ -100,16 +111,22 @@ export const options = exactObject({
   }),
   observances: setting(v.boolean(), false, {
     label: 'Days that are kept, but not off',
+    when: { dated: [true], holidays: HOLIDAY_COUNTRIES },
     help: 'Such as Mother’s Day, besides public holidays.',
     group: GROUP.shown,
   }),
   dates: setting(ownDates, '', {
     label: 'Own dates',
+    when: { dated: [true] },
     help: 'A line for each: 2027-05-31, Anna’s birthday. 05-31 instead is every year.',
     control: 'dates',
     group: GROUP.shown,
   }),
-  moon: setting(v.boolean(), false, { label: 'Phases of the moon', group: GROUP.shown }),
+  moon: setting(v.boolean(), false, {
+    label: 'Phases of the moon',
+    when: { dated: [true] },
+    group: GROUP.shown,
+  }),
   timeZone: setting(
     v.pipe(
       text(1, 40),
@@ -121,6 +138,7 @@ export const options = exactObject({
     'UTC',
     {
       label: 'Time zone of the moon',
+      when: { dated: [true], moon: [true] },
       help: 'Such as America/Denver: it decides on which day a phase falls.',
       group: GROUP.shown,
     },
@@ -130,10 +148,26 @@ export const options = exactObject({
     help: 'At the outer edge, into the bleed in a book that has bleed.',
     group: GROUP.shown,
   }),
-  hoursFrom: setting(integerBetween(0, 22), 7, { label: 'First hour', group: GROUP.shown }),
-  hoursTo: setting(integerBetween(1, 23), 20, { label: 'Last hour', group: GROUP.shown }),
-  goals: setting(integerBetween(0, 8), 0, { label: 'Lines for goals', group: GROUP.blocks }),
-  habits: setting(integerBetween(0, 10), 0, { label: 'Habits to tick', group: GROUP.blocks }),
+  hoursFrom: setting(integerBetween(0, 22), 7, {
+    label: 'First hour',
+    when: { view: ['week-times', 'day'] },
+    group: GROUP.shown,
+  }),
+  hoursTo: setting(integerBetween(1, 23), 20, {
+    label: 'Last hour',
+    when: { view: ['week-times', 'day'] },
+    group: GROUP.shown,
+  }),
+  goals: setting(integerBetween(0, 8), 0, {
+    label: 'Lines for goals',
+    when: { view: WEEKS },
+    group: GROUP.blocks,
+  }),
+  habits: setting(integerBetween(0, 10), 0, {
+    label: 'Habits to tick',
+    when: { view: WEEKS },
+    group: GROUP.blocks,
+  }),
   look: setting(enumOf(Object.keys(LOOKS) as LookId[]), 'almanac', {
     label: 'Look',
     values: { almanac: 'Almanac', soft: 'Soft and round', botanical: 'Botanical' },

@@ -41,7 +41,12 @@ const options = exactObject({
     label: 'Margin line',
     values: { none: 'None', left: 'At the left', inner: 'By the spine', outer: 'By the outer edge' },
   }),
-  marginWidth: setting(numberBetween(10, 70), 25, { label: 'Width of the margin', unit: 'mm', step: 1 }),
+  marginWidth: setting(numberBetween(10, 70), 25, {
+    label: 'Width of the margin',
+    unit: 'mm',
+    step: 1,
+    when: { margin: ['left', 'inner', 'outer'] },
+  }),
   numbers: setting(v.boolean(), false, { label: 'Number the lines' }),
   ...headingSettings(),
   ...lookSettings(0.55),

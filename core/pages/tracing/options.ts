@@ -17,13 +17,15 @@ export const options = exactObject({
     label: 'List',
     help: 'A page for each line: a word, a name or a sentence.',
     rows: 5,
+    when: { what: ['list'] },
   }),
   letters: setting(enumOf(['both', 'capitals', 'small']), 'both', {
     label: 'Letters',
+    when: { what: ['letters'] },
     values: { both: 'Both', capitals: 'Capitals', small: 'Small' },
   }),
-  from: setting(integerBetween(0, 999), 1, { label: 'First number' }),
-  to: setting(integerBetween(0, 999), 20, { label: 'Last number' }),
+  from: setting(integerBetween(0, 999), 1, { label: 'First number', when: { what: ['numbers'] } }),
+  to: setting(integerBetween(0, 999), 20, { label: 'Last number', when: { what: ['numbers'] } }),
   alphabet: setting(enumOf(['print', 'joined']), 'print', {
     label: 'Alphabet',
     values: { print: 'Print', joined: 'Joined' },
@@ -45,6 +47,7 @@ export const options = exactObject({
   }),
   pictures: setting(v.boolean(), true, {
     label: 'Pictures',
+    when: { what: ['letters', 'numbers'] },
     help: 'A drawing and a word for each letter, in English; as many dots as a number says.',
   }),
   heading: setting(enumOf(['title and name', 'title', 'none']), 'title and name', {
