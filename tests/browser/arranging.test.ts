@@ -184,3 +184,26 @@ test('a book is begun from a starting point, and an own book is kept as one', as
   await page.waitForURL(/flatplan/);
   await expect(ticket(page, 'Pages')).toContainText('120');
 });
+
+test('texts come from a file, and settings that mean nothing are left out', async ({ page }) => {
+  await emptyBook(page);
+  await addPages(page, 'Quotations');
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  const file = (name: string, text: string) =>
+    settings
+      .getByLabel('A file of texts')
+      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await file('sayings.csv', '"Keep the bees","Old saying"\nWhat did you find?\n');
+  await expect(settings.getByText('2 lines taken from sayings.csv.')).toBeVisible();
+  await expect(settings.getByRole('textbox', { name: 'Texts' })).toHaveValue(/What did you find\?$/);
+  await file('broken.xlsx', 'PK\u0003\u0004nonsense');
+  await expect(settings.getByText(/broken\.xlsx: The file cannot be read as a spreadsheet/)).toBeVisible();
+  await expect(settings.getByRole('textbox', { name: 'Texts' })).toHaveValue(/What did you find\?$/);
+
+  await addPages(page, 'Letters to trace');
+  await expect(settings.getByLabel('Last number')).toHaveCount(0);
+  await settings.getByRole('combobox', { name: 'To trace' }).click();
+  await page.getByRole('option', { name: 'Numbers', exact: true }).click();
+  await settings.getByLabel('Last number').fill('30');
+  await expect(ticket(page, 'Pages')).toContainText(/3\d/);
+});

@@ -42,7 +42,7 @@ type Printed = Awaited<ReturnType<typeof printed>>;
 /** As jsQR (Apache License 2.0) reads it. */
 function readByJsqr({ gray, width, height }: Printed) {
   const rgba = new Uint8ClampedArray(gray.length * 4);
-  gray.forEach((value, i) => rgba.set([value, value, value, 255], i * 4));
+  for (const [i, value] of gray.entries()) rgba.set([value, value, value, 255], i * 4);
   return jsqr(rgba, width, height);
 }
 

@@ -18,13 +18,20 @@ import { GroupSettings } from './group-settings.tsx';
 import { ItemPanel } from './item-panel.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
 import { PageSettings, StandingSettings } from './standing-settings.tsx';
+import { TextsField } from './texts-field.tsx';
 import { WordsField } from './words-field.tsx';
 
 /** Controls that belong to one sort of option alone, by the id that its kind gives. */
 const CONTROLS: Record<
   string,
-  ComponentType<{ section: Section; label: string; onChange: (value: unknown) => string | null }>
-> = { words: WordsField, design: DesignField, dates: DatesField };
+  ComponentType<{
+    section: Section;
+    option: string;
+    label: string;
+    help?: string | undefined;
+    onChange: (value: unknown) => string | null;
+  }>
+> = { words: WordsField, design: DesignField, dates: DatesField, texts: TextsField };
 
 /** The settings of the chosen section. Each acts at once. */
 export function SectionSettings({
@@ -142,7 +149,17 @@ function OneSection({
           onChange={setOption}
           custom={(field, set) => {
             const Control = CONTROLS[field.id];
-            return Control && <Control section={section} label={field.label} onChange={set} />;
+            return (
+              Control && (
+                <Control
+                  section={section}
+                  option={field.key}
+                  label={field.label}
+                  help={field.help}
+                  onChange={set}
+                />
+              )
+            );
           }}
         />
         {section.solutions && (

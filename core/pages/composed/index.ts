@@ -32,7 +32,7 @@ const options = exactObject({
   varied: setting(text(0, MOST_VARIED), '', {
     label: 'A line for each page',
     help: 'Replaces the prompt of the page or, where it has none, its title; from the first line again after the last.',
-    rows: 4,
+    control: 'texts',
   }),
   every: setting(integerBetween(1, 30), 1, {
     label: 'On every … page',

@@ -20,7 +20,7 @@ const options = exactObject({
   list: setting(text(0, 100_000), '', {
     label: 'Texts',
     help: 'A line for each. Who said it comes after a tab or an upright bar: Keep the bees | Old saying.',
-    rows: 6,
+    control: 'texts',
   }),
   order: setting(enumOf(Object.keys(ORDERS) as Order[]), 'listed', { label: 'Order', values: ORDERS }),
   perPage: setting(integerBetween(1, 12), 1, { label: 'Texts on a page' }),

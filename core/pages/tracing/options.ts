@@ -16,7 +16,7 @@ export const options = exactObject({
   list: setting(text(0, 20_000), '', {
     label: 'List',
     help: 'A page for each line: a word, a name or a sentence.',
-    rows: 5,
+    control: 'texts',
     when: { what: ['list'] },
   }),
   letters: setting(enumOf(['both', 'capitals', 'small']), 'both', {
