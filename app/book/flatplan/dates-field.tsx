@@ -1,11 +1,9 @@
 import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import type { Section } from '#core/book/sections.ts';
 import { type OwnDate, ownDatesText, readOwnDates } from '#core/calendar/own-dates.ts';
-import { FileButton } from '../../parts/file-button.tsx';
+import { FromFile } from '../../parts/from-file.tsx';
 import { LiveTextField } from '../../parts/live-text-field.tsx';
-import { readTextFile } from '../../parts/read-text-file.ts';
+import { textOfFile } from '../../parts/read-text-file.ts';
 
 /** The largest file that dates are taken from, in bytes. */
 const MOST_FILE = 4_000_000;
@@ -23,27 +21,14 @@ export function DatesField({
   onChange: (value: unknown) => string | null;
 }) {
   const value = section.options.dates as string;
-  const [told, setTold] = useState<{ text: string; wrong: boolean } | null>(null);
-  const take = async (file: File) => {
-    const found = await readTextFile(file, MOST_FILE);
-    if ('problem' in found) return setTold({ text: found.problem, wrong: true });
-    try {
-      const dates = await datesOf(found.text, section);
-      const there = new Set(readOwnDates(value).map(({ on, text }) => `${on} ${text}`));
-      const fresh = dates.filter(({ on, text }) => !there.has(`${on} ${text}`));
-      const problem = fresh.length ? onChange(ownDatesText([...readOwnDates(value), ...fresh])) : null;
-      const passed = dates.length - fresh.length;
-      setTold(
-        problem
-          ? { text: problem, wrong: true }
-          : {
-              text: `${said(fresh.length)} taken from ${file.name}${passed ? `; ${said(passed)} were there` : ''}.`,
-              wrong: false,
-            },
-      );
-    } catch (error) {
-      setTold({ text: `${file.name}: ${(error as Error).message}`, wrong: true });
-    }
+  const take = async (file: File): Promise<string> => {
+    const dates = await datesOf(await textOfFile(file, MOST_FILE), section);
+    const there = new Set(readOwnDates(value).map(({ on, text }) => `${on} ${text}`));
+    const fresh = dates.filter(({ on, text }) => !there.has(`${on} ${text}`));
+    const problem = fresh.length ? onChange(ownDatesText([...readOwnDates(value), ...fresh])) : null;
+    if (problem) throw new Error(problem);
+    const passed = dates.length - fresh.length;
+    return `${said(fresh.length)} taken from ${file.name}${passed ? `; ${said(passed)} were there` : ''}.`;
   };
   return (
     <Box>
@@ -54,22 +39,13 @@ export function DatesField({
         hint="A line for each: 2027-05-31, Anna’s birthday. 05-31 instead is every year."
         onCommit={onChange}
       />
-      <Box sx={{ mt: 2 }}>
-        <FileButton
-          label="A table or calendar file with dates"
-          accept=".csv,.txt,.ics,text/csv,text/calendar"
-          onFile={(file) => void take(file)}
-        >
-          Take dates from a file…
-        </FileButton>
-      </Box>
-      <Typography
-        role="status"
-        variant="body2"
-        sx={{ mt: 2, color: told?.wrong ? 'error.main' : 'text.secondary' }}
+      <FromFile
+        label="A table or calendar file with dates"
+        accept=".csv,.txt,.ics,text/csv,text/calendar"
+        take={take}
       >
-        {told?.text}
-      </Typography>
+        Take dates from a file…
+      </FromFile>
     </Box>
   );
 }
