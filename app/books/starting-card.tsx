@@ -23,6 +23,13 @@ export interface Offered {
 /** Height of its pages and of its cover, in CSS pixels. */
 const HEIGHT = 124;
 
+let last: Promise<void> = Promise.resolve();
+
+/** One after the other, so that what is not wanted any more is never begun, and an opened book does not wait for it. */
+function inTurn(work: () => Promise<void>): void {
+  last = last.then(work, work);
+}
+
 /** Draws when it is first seen: there are many of them. */
 function useSampler(recipe: Recipe, width: number) {
   const seen = useRef<HTMLLIElement>(null);
@@ -33,9 +40,12 @@ function useSampler(recipe: Recipe, width: number) {
       ([entry]) => {
         if (!entry?.isIntersecting) return;
         observer.disconnect();
-        void drawingRenderer()
-          .sampler(recipe, Math.round(width * (globalThis.devicePixelRatio ?? 1)))
-          .then((drawn) => wanted && setSampler(drawn));
+        inTurn(async () => {
+          if (!wanted) return;
+          const pixels = Math.round(width * (globalThis.devicePixelRatio ?? 1));
+          const drawn = await drawingRenderer().sampler(recipe, pixels);
+          if (wanted) setSampler(drawn);
+        });
       },
       { rootMargin: '200px' },
     );
