@@ -140,6 +140,11 @@ const SAMPLES: Record<string, object[]> = {
     { options: { what: 'thanks' } },
     { options: { what: 'notes', lines: true } },
   ],
+  'dots-to-join 1': [
+    { pages: 3 },
+    { pages: 1, options: { dots: 16, picture: 'owl' } },
+    { pages: 2, options: { order: 'shuffled', dots: 60 } },
+  ],
   'give-away 1': [
     { options: { link: 'https://example.com/gift', text: 'Ten more pages to print at home.' } },
     {

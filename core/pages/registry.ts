@@ -13,6 +13,7 @@ import { copyright } from './copyright/index.ts';
 import { cornell } from './cornell/index.ts';
 import { dedication } from './dedication/index.ts';
 import { dotGrid } from './dot-grid/index.ts';
+import { dotsToJoin } from './dots-to-join/index.ts';
 import { frenchRuled } from './french-ruled/index.ts';
 import { giveAway } from './give-away/index.ts';
 import { graph } from './graph/index.ts';
@@ -97,6 +98,7 @@ for (const kind of [
   music,
   comic,
   sketch,
+  dotsToJoin,
   blank,
   indexLines,
   composed,

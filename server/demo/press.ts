@@ -9,8 +9,11 @@ import { listResources } from '../resources/resources.ts';
 import { begunBooks } from './begun-books.ts';
 import { DEMO_LABELS, demoBooks } from './books.ts';
 
-/** Puts the pen names, books and word banks of Tin Lantern Press into a workspace. What is there already stays. */
-export async function seedPress(workspaceId: string): Promise<void> {
+/**
+ * Puts the pen names, books and word banks of Tin Lantern Press into a workspace. What is there already stays.
+ * @param begun with the books that it began from starting points
+ */
+export async function seedPress(workspaceId: string, { begun = true } = {}): Promise<void> {
   if ((await listBooks(workspaceId, { limit: 1 })).total === 0) {
     await db().delete(penName).where(eq(penName.workspaceId, workspaceId));
     await db()
@@ -18,7 +21,7 @@ export async function seedPress(workspaceId: string): Promise<void> {
       .values(['Odile Marrow', 'Teodor Vance'].map((name) => ({ workspaceId, name })));
     const books = [
       ...demoBooks(() => newId()).map((recipe, i) => ({ recipe, labels: DEMO_LABELS[i] ?? [] })),
-      ...begunBooks(() => newId()),
+      ...(begun ? begunBooks(() => newId()) : []),
     ];
     // The first is the one that was changed last.
     for (const { recipe, labels } of books.reverse()) {

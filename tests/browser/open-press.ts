@@ -36,7 +36,8 @@ async function openOwn(niches: boolean): Promise<Headers> {
     returnHeaders: true,
   });
   const workspace = await workspaceOf(response.user.id);
-  await seedPress(workspace!.id);
+  // A few books are enough, and are quicker there.
+  await seedPress(workspace!.id, { begun: false });
   // Looking up its phrases would keep the one worker for all presses busy.
   if (niches) await seedNiches(workspace!.id, { expanded: false });
   return headers;
