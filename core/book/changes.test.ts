@@ -4,8 +4,10 @@ import { HIVE_WORDS, recipeOf, sectionAt } from './book.sample.ts';
 import {
   addSection,
   alternate,
+  changeEntry,
   changeSection,
   changesBetween,
+  fillTo,
   moveSections,
   parseRecipe,
   type Recipe,
@@ -68,6 +70,17 @@ describe('what was changed between two states of a book', () => {
       ['Word search: directions + diagonal → → ↓'],
     ],
     ['pages', changeSection(book, 'log', (one) => ({ ...one, pages: 40 })), ['Ruled pages: pages 23 → 40']],
+    ['fill', fillTo(book, 'log', 90), ['Ruled pages: fills the book to none → 90']],
+    [
+      'backs',
+      changeSection(book, 'log', (one) => ({ ...one, backs: 'gray' })),
+      ['Ruled pages: backs none → gray'],
+    ],
+    [
+      'a right-hand start',
+      changeEntry(book, 'log', (one) => ({ ...one, starts: 'right' })),
+      ['Ruled pages: begins on a right-hand page off → on'],
+    ],
     ['a section less', removeSection(book, 'log'), ['Ruled pages removed']],
     ['order', moveSections(book, [book.sections[1]!.id], 3), ['Running order changed']],
     ['a re-roll', reroll(book, 'puzzles', 3), ['Word search: puzzle 3 re-rolled']],

@@ -2,6 +2,7 @@ import { designed, filling, front, PALETTES, type StartingPoint } from './starti
 
 const family = 'Journals';
 
+/** One for each week of a year. */
 const WEEKLY_QUESTIONS = [
   'What did this week teach me?',
   'What would I do again?',
@@ -16,6 +17,45 @@ const WEEKLY_QUESTIONS = [
   'What would I tell a friend in my place?',
   'What can wait until next year?',
   'What made me laugh?',
+  'What did I learn from somebody younger?',
+  'Which place do I want to see again?',
+  'What did I mend, and was it worth it?',
+  'What am I good at that nobody sees?',
+  'Which song belongs to this week?',
+  'What would I keep if the house had to be emptied?',
+  'When was I brave?',
+  'What did I eat that I still think of?',
+  'Whose advice should I have taken?',
+  'What can I do now that was hard last year?',
+  'What made the longest day of the week long?',
+  'Which door did I leave open?',
+  'What did I give away, and do I miss it?',
+  'What would the child I was say to me?',
+  'What am I patient with?',
+  'Where did my money go, and was it glad to?',
+  'What grows without my doing anything?',
+  'Which worry came to nothing?',
+  'What do I look at first in the morning?',
+  'Whom have I not written to in too long?',
+  'What would I do with one more hour a day?',
+  'Which rule of mine is due for a change?',
+  'What did I notice on the way home?',
+  'What would I like to be asked?',
+  'What is finished, and what only looks so?',
+  'Which book, film or talk stayed with me?',
+  'What do I do only because I always did?',
+  'What did the weather do to my mood?',
+  'Where was I a guest, and where a host?',
+  'What was I wrong about?',
+  'Which small thing would make the kitchen better?',
+  'What did I make with my hands?',
+  'Who made my week easier?',
+  'What do I want less of?',
+  'What do I want more of?',
+  'Which of my plans is still a good one?',
+  'What did I laugh about alone?',
+  'What will I be glad to have begun?',
+  'How was this year, in three words?',
 ];
 
 export const journals: StartingPoint[] = [

@@ -59,7 +59,7 @@ export const papers: StartingPoint[] = [
         filling(
           'music',
           110,
-          { clef: 'guitar-tab', staves: 6, chords: 'guitar', heading: 'title' },
+          { clef: 'guitar-tab', staves: 6, chords: 'guitar', bars: 4, heading: 'title' },
           { starts: 'right' },
         ),
       ],
@@ -178,7 +178,8 @@ export const papers: StartingPoint[] = [
         },
         filling('comic', 110, { arrangement: 'varied' }),
       ],
-      blurb: 'Pages to plan the story, then a hundred pages of panels that no two spreads share.',
+      blurb:
+        'Pages to plan the story, then a hundred pages of panels in every arrangement: strips, grids, towers, and scenes that fill the page.',
       keywords: ['blank comic book', 'comic panels for kids', 'draw your own comic'],
     }),
   },

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gatherBook } from '../book/index.ts';
+import { bookFrom, gatherBook } from '../book/index.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { proofBook } from '../proof/index.ts';
 import { decodePicture } from '../resources/decode-picture.ts';
@@ -26,6 +26,16 @@ describe('starting points', () => {
       STARTING_POINTS.map((point) => point.book(2027).blurb),
     ])
       expect(new Set(of).size).toBe(STARTING_POINTS.length);
+  });
+
+  it('ask another question in each week of a year, where they promise to', () => {
+    const point = STARTING_POINTS.find(({ id }) => id === 'reflection-journal')!;
+    const { plan } = bookFrom(recipeFrom(point, own));
+    const asked = plan.pages.flatMap(({ section, unit }) =>
+      section === 'question' && unit ? (unit.data as { said: string }).said : [],
+    );
+    expect(asked.length).toBeGreaterThanOrEqual(52);
+    expect(new Set(asked).size).toBe(52);
   });
 
   it('with years are of the year that is asked for', () => {

@@ -59,6 +59,17 @@ test('alternating pages are shown, counted, set and taken out again', async ({ p
   await page.getByRole('option', { name: 'Wide' }).click();
   await expect(settings.getByRole('combobox', { name: 'Ruling', exact: true })).toHaveText('Wide');
 
+  // One of them comes several times in each round, and all of them in an order of their own.
+  await settings.getByLabel('Times in each round').fill('2');
+  await expect(ticket(page, 'Pages')).toContainText('66');
+  await expect(order.getByRole('button', { name: 'Ruled pages × 2', exact: true })).toBeVisible();
+  await order.getByRole('button', { name: /Alternating pages.*22 rounds/ }).click();
+  await settings.getByRole('button', { name: 'Shuffled' }).click();
+  await expect(settings.getByRole('button', { name: 'Shuffled' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(ticket(page, 'Pages')).toContainText('66');
+  for (const _ of [1, 2]) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(ticket(page, 'Pages')).toContainText('44');
+
   await order.getByRole('button', { name: /Alternating pages.*22 rounds/ }).press('Delete');
   const needs = page.getByRole('region', { name: 'What this book still needs' });
   await expect(needs).toContainText('it has 0');

@@ -147,6 +147,7 @@ function Member({ member, chosen, onChoose }: { member: Section; chosen: boolean
       sx={{ ...PLAIN_BUTTON, display: 'block', width: '100%', pl: 3, fontWeight: chosen ? 700 : 400 }}
     >
       {sectionName(member)}
+      {member.times ? ` × ${member.times}` : ''}
     </Box>
   );
 }
