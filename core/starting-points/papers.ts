@@ -59,11 +59,12 @@ export const papers: StartingPoint[] = [
         filling(
           'music',
           110,
-          { clef: 'guitar-tab', staves: 6, chords: 'guitar', bars: 4, heading: 'title' },
+          { clef: 'guitar-tab', staves: 6, chords: 'guitar', bars: 4, lyrics: true, heading: 'title' },
           { starts: 'right' },
         ),
       ],
-      blurb: 'Six lines for six strings, boxes for the chords above them, and a title for every song.',
+      blurb:
+        'Six lines for six strings, boxes for the chords above them, lines for the words below, and a title for every song.',
       keywords: ['guitar tab notebook', 'blank guitar tablature', 'songwriting journal'],
     }),
   },
