@@ -19,7 +19,7 @@ module.exports = {
     ),
     forbid(
       'core-node-apart',
-      { path: '^core/', pathNot: '(^core/export/|from-disk\\.ts$|\\.test\\.ts$)' },
+      { path: '^core/', pathNot: '(^core/export/|from-disk\\.ts$|\\.(test|sample)\\.ts$)' },
       { dependencyTypes: ['core'] },
       'Only writers of files and the reader of faces touch Node.',
     ),

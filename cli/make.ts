@@ -1,9 +1,10 @@
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { finished } from '#core/book/index.ts';
 import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
-import { proofBook } from '#core/proof/index.ts';
+import { proofSteps } from '#core/proof/index.ts';
 import { BadCall, saying, wholeBookFromFile } from './reading.ts';
 
 /** Makes all files of a book into a folder, unless something must be fixed first. A file appears only when it is whole. */
@@ -15,7 +16,8 @@ export async function make(
   const book = await wholeBookFromFile(file);
   const { recipe } = book;
   const type = typesetterFromDisk();
-  const mustFix = anyway ? [] : proofBook(book, type).filter(({ severity }) => severity === 'fix');
+  const findings = anyway ? [] : await finished(proofSteps(book, type));
+  const mustFix = findings.filter(({ severity }) => severity === 'fix');
   if (mustFix.length) {
     if (json) console.log(JSON.stringify({ mustFix: mustFix.length, findings: mustFix }, null, 2));
     else {

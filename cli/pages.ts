@@ -1,9 +1,10 @@
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { drawPage } from '#core/book/index.ts';
+import { drawPage, finished, pageSteps } from '#core/book/index.ts';
 import { pixelsOf, scenePng } from '#core/export/picture.ts';
 import { sceneToSvg } from '#core/export/svg.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
+import { pagesIn, wrongIn } from '#core/pages/imported/page-list.ts';
 import { BadCall, bookFromFile, saying } from './reading.ts';
 
 /** Pixels across a picture of a page. */
@@ -11,16 +12,14 @@ const PNG_WIDTH = 1200;
 
 /** Page numbers from a list such as `1-4,9`. @throws BadCall for anything else, or pages that are not there */
 export function pageNumbers(list: string, pages: number): number[] {
-  const numbers = list.split(',').flatMap((part) => {
-    const match = /^\s*(\d+)(?:\s*-\s*(\d+))?\s*$/.exec(part);
-    const first = Number(match?.[1]);
-    const last = Number(match?.[2] ?? first);
-    if (!match || first < 1 || last < first)
-      throw new BadCall(`“${part}” is not a page or a range of pages. Write them as in --pages 1-4,9.`);
-    if (last > pages) throw new BadCall(`There is no page ${last}; the book has ${pages}.`);
-    return Array.from({ length: last - first + 1 }, (_, i) => first + i);
-  });
-  return [...new Set(numbers)];
+  const numbers = pagesIn(list);
+  if (!numbers)
+    throw new BadCall(
+      `“${wrongIn(list)}” is not a page or a range of pages. Write them as in --pages 1-4,9.`,
+    );
+  const beyond = numbers.find((number) => number > pages);
+  if (beyond) throw new BadCall(`There is no page ${beyond}; the book has ${pages}.`);
+  return numbers;
 }
 
 /** Writes pages as pictures into a folder, one file a page: PNG, or SVG with its text as outlines. */
@@ -44,6 +43,7 @@ export async function pages(
   await saying(out, async () => {
     await mkdir(out, { recursive: true });
     for (const number of numbers) {
+      await finished(pageSteps(book, book.plan.pages[number - 1]!));
       const scene = drawPage(book, number, type);
       const name = `page-${String(number).padStart(digits, '0')}.${svg ? 'svg' : 'png'}`;
       const content = svg

@@ -12,8 +12,8 @@ import {
   unpackBook,
 } from '#core/export/book-file.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
-import { decodePicture } from '#core/resources/decode-picture.ts';
 import { type ResourceLoader, ResourceTrouble } from '#core/resources/index.ts';
+import { NODE_TOOLS } from '#core/resources/node-tools.ts';
 
 /** The caller's mistake: shown as it is, without a stack. */
 export class BadCall extends Error {}
@@ -103,7 +103,7 @@ function read(file: string, value: unknown) {
 export async function bookFromFile(file: string): Promise<Book> {
   const { recipe, content } = await readBookFile(file);
   const loader: ResourceLoader = {
-    decodePicture,
+    ...NODE_TOOLS,
     async load(hash, max) {
       const found = content(hash);
       if (typeof found !== 'string') return found;

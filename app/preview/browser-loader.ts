@@ -1,4 +1,5 @@
 import { type ReadingTools, type ResourceLoader, ResourceTrouble } from '#core/resources/index.ts';
+import { pdfReader } from './pdf-reader.ts';
 
 /** Upright, as the server has it, at 8 bits a channel. */
 const decodePicture: ReadingTools['decodePicture'] = async (bytes) => {
@@ -31,6 +32,7 @@ export const browserLoader: ResourceLoader = {
   // The address is the hash, and the server names contents by it.
   trusted: true,
   decodePicture,
+  pdfReader,
   async load(hash) {
     let response: Response;
     try {

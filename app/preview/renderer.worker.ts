@@ -4,13 +4,15 @@ import { type DesignPage, designPage } from '#core/book/design-page.ts';
 import { drawPage } from '#core/book/draw.ts';
 import { findSteps } from '#core/book/find.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
-import { pageSteps } from '#core/book/items.ts';
+import { finished, pageSteps, type Steps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { titleInShop } from '#core/cover/legibility.ts';
 import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
 import type { Formats } from '#core/formats.ts';
+import { sheetScene } from '#core/pages/imported/sheet-scene.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
+import { gather, type NamedResource } from '#core/resources/index.ts';
 import type { Scene } from '#core/scene/index.ts';
 import { shownPages } from '#core/starting-points/shown-pages.ts';
 import { browserLoader } from './browser-loader.ts';
@@ -112,11 +114,12 @@ function stretchesWith(asked: Promise<Book>): () => Promise<boolean> {
 }
 
 /** Takes steps to their end, letting other work go between them; null when they are not wanted any more. */
-async function inStretches<T>(steps: Generator<void, T>, wanted: () => boolean): Promise<T | null> {
+async function inStretches<T>(steps: Steps<T>, wanted: () => boolean): Promise<T | null> {
   let rested = performance.now();
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
+    if (step.value) await step.value;
     if (performance.now() - rested <= STRETCH_MS) continue;
     await otherWork();
     rested = performance.now();
@@ -134,7 +137,10 @@ async function prepare(recipe: Recipe): Promise<void> {
   const whole = await begun;
   const goesOn = stretchesWith(begun);
   for (const page of whole.plan.pages.slice(0, PAGES_PREPARED)) {
-    for (const _ of pageSteps(whole, page)) if (!(await goesOn())) return;
+    for (const step of pageSteps(whole, page)) {
+      if (step) await step;
+      if (!(await goesOn())) return;
+    }
     drawPage(whole, page.number, type);
     if (!(await goesOn())) return;
   }
@@ -177,7 +183,10 @@ const renderer = {
         drawn.push({ page, picture: null });
         continue;
       }
-      for (const _ of pageSteps(whole, planned)) if (!(await goesOn())) break pages;
+      for (const step of pageSteps(whole, planned)) {
+        if (step) await step;
+        if (!(await goesOn())) break pages;
+      }
       drawn.push({ page, picture: pictureOf(drawPage(whole, page, type), width) });
       if (performance.now() - began > SHOW_MS || !(await goesOn())) break;
     }
@@ -194,13 +203,32 @@ const renderer = {
     const front = pictureOf(drawFront(recipe, frontOf(height / wide), type), width);
     const pages: Picture[] = [];
     for (const page of shownPages(whole.plan)) {
-      for (const _ of pageSteps(whole, whole.plan.pages[page - 1]!));
+      await finished(pageSteps(whole, whole.plan.pages[page - 1]!));
       pages.push(pictureOf(drawPage(whole, page, type), width));
       await otherWork();
     }
     return transfer(
       { front, pages, count: whole.plan.pages.length },
       [front, ...pages].map(({ pixels }) => pixels.buffer),
+    );
+  },
+
+  /**
+   * Pages of a file as they are, before they are put on pages of a book.
+   * @param width of each
+   * @returns null for one that cannot be read
+   */
+  async sheets(file: NamedResource, numbers: number[], width: number): Promise<(Picture | null)[]> {
+    const resources = await gather({ it: file }, browserLoader);
+    const pictures: (Picture | null)[] = [];
+    for (const page of numbers) {
+      const scene = await sheetScene(file, page, resources);
+      pictures.push(scene && pictureOf(scene, width));
+      await otherWork();
+    }
+    return transfer(
+      pictures,
+      pictures.flatMap((picture) => (picture ? [picture.pixels.buffer] : [])),
     );
   },
 

@@ -95,6 +95,7 @@ export function drawContext(
     items: page.items.map((item) => placedItem(book, section, item)),
     resources: book.resources,
     book: book.recipe,
+    gray: book.recipe.print.ink === 'black',
     whole: wholeBook(book),
     language: printedLanguage(book.recipe),
     type,

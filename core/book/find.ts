@@ -1,7 +1,7 @@
 import { eachMark, type Typesetter } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { drawPage } from './draw.ts';
-import { itemLabel, pageSteps } from './items.ts';
+import { itemLabel, pageSteps, type Steps } from './items.ts';
 
 const normal = (text: string): string =>
   text.normalize('NFKC').toLowerCase().replaceAll(/[‘’]/g, "'").replaceAll(/\s+/g, ' ').trim();
@@ -22,7 +22,7 @@ export function textOn(book: Book, page: number, type: Typesetter): string {
  * besides. Gives way after each page.
  * @returns the numbers of the pages that have them
  */
-export function* findSteps(book: Book, typed: string, type: Typesetter): Generator<void, number[]> {
+export function* findSteps(book: Book, typed: string, type: Typesetter): Steps<number[]> {
   const wanted = normal(typed);
   const found: number[] = [];
   if (!wanted) return found;

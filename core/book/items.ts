@@ -107,9 +107,26 @@ export function filledItem(book: Book, section: Section, item: number): unknown 
   }
 }
 
-/** Makes everything that a page shows, its answers too, so that drawing it afterwards takes no longer than drawing. */
-export function* pageSteps(book: Book, page: PlannedPage): Generator<void, void> {
+/** Work in steps, between which other work may go on. What a step gives has to be waited for before the next. */
+export type Steps<T> = Generator<void | Promise<void>, T>;
+
+/** Takes steps to their end, one right after the other. */
+export async function finished<T>(steps: Steps<T>): Promise<T> {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    await step.value;
+  }
+}
+
+/** Makes or reads everything that a page shows, its answers too, so that drawing it afterwards takes no longer than drawing. */
+export function* pageSteps(book: Book, page: PlannedPage): Steps<void> {
   const section = page.role === 'body' ? book.sections.get(page.section!) : undefined;
+  if (section && !troublesOf(book, section).length) {
+    const { options } = section;
+    const ready = kindOf(section).ready?.({ options, unit: page.unit!, resources: book.resources });
+    if (ready) yield ready;
+  }
   if (section) for (const item of page.items) yield* itemSteps(book, section, item);
   for (const answer of page.answers) yield* itemSteps(book, book.sections.get(answer.section)!, answer.item);
 }

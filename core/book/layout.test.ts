@@ -23,8 +23,8 @@ import {
 } from '../pages/kinds.sample.ts';
 import { gutterFor, printRules } from '../print/index.ts';
 import { proofBook } from '../proof/index.ts';
-import { decodePicture } from '../resources/decode-picture.ts';
 import { gather, hashOf, type ResourceLoader } from '../resources/index.ts';
+import { NODE_TOOLS } from '../resources/node-tools.ts';
 import { boundsOf, eachMark } from '../scene/index.ts';
 import { exactObject } from '../schema.ts';
 import { setting } from '../settings.ts';
@@ -145,6 +145,7 @@ describe('a resource', () => {
   );
   const loader = (found: Uint8Array | null): ResourceLoader => ({
     load: async () => found,
+    ...NODE_TOOLS,
     decodePicture: () => Promise.reject(new Error('none')),
   });
 
@@ -189,7 +190,7 @@ describe('a resource', () => {
     );
     const picture = { type: 'picture', hash: hashOf(png), name: 'Red', facts: { width: 60, height: 30 } };
     const shown = recipeOf([{ id: 'p', kind: 'picture-sample' }], { resources: { picture } });
-    const book = bookFrom(shown, await gather(shown.resources, { load: async () => png, decodePicture }));
+    const book = bookFrom(shown, await gather(shown.resources, { load: async () => png, ...NODE_TOOLS }));
     const [image] = drawPage(book, 1, type).layers[0]!.marks;
     expect(image).toMatchObject({ type: 'image', image: { width: 60, height: 30, id: picture.hash } });
     const other = { ...shown, resources: { picture: { ...picture, hash: file.hash } } };
@@ -207,7 +208,7 @@ describe('a resource', () => {
     const recipeOfDots = recipeOf([{ id: 'd', kind: 'artwork-sample' }], { resources: { artwork: dot } });
     const book = bookFrom(
       recipeOfDots,
-      await gather(recipeOfDots.resources, { load: async () => svg, decodePicture }),
+      await gather(recipeOfDots.resources, { load: async () => svg, ...NODE_TOOLS }),
     );
     const { marks } = drawPage(book, 1, type).layers[0]!;
     const { x, width } = bodyOf(book, book.plan.pages[0]!);
@@ -600,7 +601,7 @@ describe('making and parting groups', () => {
 describe('an item that takes long', () => {
   const recipe = recipeOf([{ id: 'slow', kind: 'slow-sample', items: 3, solutions: { perPage: 4 } }]);
   const book = bookFrom(recipe);
-  const run = (steps: Generator<void, unknown>, max = 1000) => {
+  const run = (steps: Generator<unknown, unknown>, max = 1000) => {
     let taken = 0;
     while (taken < max && !steps.next().done) taken++;
     return taken;

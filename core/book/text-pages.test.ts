@@ -3,8 +3,8 @@ import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { registerKind } from '../pages/index.ts';
 import { textSample } from '../pages/kinds.sample.ts';
 import { proofBook } from '../proof/index.ts';
-import { decodePicture } from '../resources/decode-picture.ts';
 import { hashOf, type ResourceLoader } from '../resources/index.ts';
+import { NODE_TOOLS } from '../resources/node-tools.ts';
 import type { TextMark } from '../scene/index.ts';
 import { recipeOf } from './book.sample.ts';
 import { bodyOf, drawPage, gatherBook } from './index.ts';
@@ -19,7 +19,7 @@ const written = new TextEncoder().encode(
     '\n',
   ),
 );
-const loader: ResourceLoader = { decodePicture, load: async () => written };
+const loader: ResourceLoader = { ...NODE_TOOLS, load: async () => written };
 const bookIn = (language: string, options: object = {}) =>
   gatherBook(
     recipeOf([{ id: 't', kind: 'text-sample', options }], {

@@ -3,8 +3,8 @@ import { fingerprintsOf } from '../export/fingerprints.ts';
 import { readFace, typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { withFsType } from '../faces/fonts.sample.ts';
 import { proofBook } from '../proof/index.ts';
-import { decodePicture } from '../resources/decode-picture.ts';
 import { hashOf, type NamedResource, type ResourceLoader, typeface } from '../resources/index.ts';
+import { NODE_TOOLS } from '../resources/node-tools.ts';
 import type { TextMark } from '../scene/index.ts';
 import { recipeOf } from './book.sample.ts';
 import {
@@ -23,7 +23,7 @@ const named = (bytes: Uint8Array, name: string): NamedResource => ({
   facts: { family: 'Lora', weight: 700, italic: false },
 });
 const plain = recipeOf([{ id: 'r', kind: 'ruled', pages: 40 }]);
-const loading = (bytes: Uint8Array | null): ResourceLoader => ({ decodePicture, load: async () => bytes });
+const loading = (bytes: Uint8Array | null): ResourceLoader => ({ ...NODE_TOOLS, load: async () => bytes });
 
 it('a house style that names one typeface has the usual one for the other', () => {
   const { typefaces } = recipeOf([], { style: { typefaces: { text: 'lora-regular' } } }).style;

@@ -288,7 +288,7 @@ describe('pictures', () => {
     const recipe = book();
     const plan = planOf(recipe);
     const { width, across, pages } = FIRST_PAGES;
-    const sheet = await pixels(firstPagesPng(bookFrom(recipe), type)!);
+    const sheet = await pixels((await firstPagesPng(bookFrom(recipe), type))!);
     const alone = await Promise.all(
       plan.pages
         .slice(0, pages)
@@ -311,9 +311,9 @@ describe('pictures', () => {
 
   it('a short book has a short picture, an empty one has none', async () => {
     const short = book({ sections: [{ id: 'r', kind: 'ruled', pages: 3 }] });
-    const { height, width } = await sharp(firstPagesPng(bookFrom(short), type)!).metadata();
+    const { height, width } = await sharp((await firstPagesPng(bookFrom(short), type))!).metadata();
     expect([width, height]).toEqual([FIRST_PAGES.across * FIRST_PAGES.width, FIRST_PAGES.width * 1.5]);
-    expect(firstPagesPng(bookFrom(book({ sections: [] })), type)).toBeNull();
+    expect(await firstPagesPng(bookFrom(book({ sections: [] })), type)).toBeNull();
   });
 });
 

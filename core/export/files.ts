@@ -1,5 +1,5 @@
 import { type AsyncZippable, zip } from 'fflate';
-import { type Book, drawPage, frameOf, type Recipe } from '../book/index.ts';
+import { type Book, drawPage, finished, frameOf, pageSteps, type Recipe } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { listingCsv, listingSheet } from './listing.ts';
@@ -11,9 +11,11 @@ export const COVER_FILES = { wrap: 'wrap.pdf', front: 'front-cover.pdf', back: '
 /** Zip entries carry no time of day, so that the same recipe gives the same bytes. */
 const ZIP_DATE = new Date(2000, 0, 1);
 
-function* interiorPages(book: Book, type: Typesetter): Generator<PdfPage> {
-  for (const page of book.plan.pages)
+async function* interiorPages(book: Book, type: Typesetter): AsyncGenerator<PdfPage> {
+  for (const page of book.plan.pages) {
+    await finished(pageSteps(book, page));
     yield { scene: drawPage(book, page.number, type), trim: frameOf(book, page).trim };
+  }
 }
 
 const describe = (recipe: Recipe) => ({ title: recipe.title, author: recipe.penName });

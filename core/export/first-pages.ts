@@ -1,12 +1,16 @@
-import { type Book, drawPage, FIRST_PAGES, placeAmongFirst } from '../book/index.ts';
-import type { Typesetter } from '../scene/index.ts';
+import { type Book, drawPage, FIRST_PAGES, finished, pageSteps, placeAmongFirst } from '../book/index.ts';
+import type { Scene, Typesetter } from '../scene/index.ts';
 import { pixelsOf, svgPng } from './picture.ts';
 import { sceneToSvg } from './svg.ts';
 
 /** The first pages of a book on one PNG, placed as FIRST_PAGES says; null for a book without pages. */
-export function firstPagesPng(book: Book, type: Typesetter): Uint8Array | null {
+export async function firstPagesPng(book: Book, type: Typesetter): Promise<Uint8Array | null> {
   const { pages, across, width } = FIRST_PAGES;
-  const scenes = book.plan.pages.slice(0, pages).map((page) => drawPage(book, page.number, type));
+  const scenes: Scene[] = [];
+  for (const page of book.plan.pages.slice(0, pages)) {
+    await finished(pageSteps(book, page));
+    scenes.push(drawPage(book, page.number, type));
+  }
   const [first] = scenes;
   if (!first) return null;
   // All pages of a book have the size of the first.

@@ -28,7 +28,7 @@ const FIXED_DATE = 'D:20000101000000Z';
  * @param sink takes the bytes in order; awaited, so that a slow disk holds the writer back
  */
 export async function writePdf(
-  pages: Iterable<PdfPage>,
+  pages: Iterable<PdfPage> | AsyncIterable<PdfPage>,
   type: Typesetter,
   options: PdfOptions,
   sink: (chunk: Uint8Array) => void | Promise<void>,
@@ -38,7 +38,7 @@ export async function writePdf(
   const exactObject = new Map<string, WrittenContent>();
   const tree = file.ref({ Type: 'Pages' });
   const kids: PdfRef[] = [];
-  for (const { scene, trim } of pages) {
+  for await (const { scene, trim } of pages) {
     const used: WrittenContent['used'] = new Map();
     const contents = scene.layers.map((layer) => {
       let content = layer.key === undefined ? undefined : exactObject.get(layer.key);

@@ -99,6 +99,8 @@ export interface DrawContext<Options, Item> {
   items: PlacedItem<Item>[];
   resources: Resources;
   book: BookFields;
+  /** The press has black ink alone. */
+  gray: boolean;
   whole: WholeBook;
   /** Of what the kind prints of its own. */
   language: PrintedLanguage;
@@ -224,6 +226,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   pin?: { schema: v.GenericSchema<unknown, unknown>; of(context: FillContext<Options>): unknown };
   /** An item in an open form, for other programs: plain JSON. */
   data?(item: Item): unknown;
+  /** Reads what one unit needs and no other, such as a page of a long PDF, just before it is drawn; nothing where it is there. */
+  ready?(context: { options: Options; unit: Unit; resources: Resources }): Promise<void> | undefined;
   /** Marks of one page of a unit. Paginates nothing. */
   draw(context: DrawContext<Options, Item>): Mark[];
   solution?: Solution<Options, Item>;
@@ -240,9 +244,7 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
     resources: Resources,
   ): SectionProblem[];
   /** What is wrong with a unit that no item stands for, such as a text that does not fit its page. */
-  inspectUnit?(
-    context: Omit<DrawContext<Options, Item>, 'items' | 'resources' | 'book' | 'hyphenate'>,
-  ): ItemProblem[];
+  inspectUnit?(context: Omit<DrawContext<Options, Item>, 'items' | 'book' | 'hyphenate'>): ItemProblem[];
 }
 
 /** A way in which a kind is offered where pages are added. */

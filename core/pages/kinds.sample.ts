@@ -255,7 +255,7 @@ export const importedSample = defineKind({
   draw: ({ body, options: { file }, resources, unit, type }) => [
     textLine(
       type,
-      `page ${unit.data} of ${resources.value(pdf, file).length} bytes`,
+      `page ${unit.data} of ${resources.value(pdf, file).pages}`,
       { face: FACE, size: 12, color: BLACK },
       body.x,
       body.y + 20,

@@ -20,6 +20,7 @@ import { graph } from './graph/index.ts';
 import { halfTitle } from './half-title/index.ts';
 import { handwriting } from './handwriting/index.ts';
 import { hexagonal } from './hexagonal/index.ts';
+import { imported } from './imported/index.ts';
 import { indexLines } from './index-lines/index.ts';
 import { isometric } from './isometric/index.ts';
 import { makesItems, type PageKind } from './kind.ts';
@@ -101,6 +102,7 @@ for (const kind of [
   dotsToJoin,
   blank,
   indexLines,
+  imported,
   composed,
   textList,
   planner,

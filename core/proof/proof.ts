@@ -1,4 +1,4 @@
-import { type Book, drawPage, frameOf, jobTicket, pageSteps } from '../book/index.ts';
+import { type Book, drawPage, frameOf, jobTicket, pageSteps, type Steps } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import type { MadeFrom } from '../export/fingerprints.ts';
 import { type Formats, formatting, USUAL_FORMATS } from '../formats.ts';
@@ -48,11 +48,7 @@ export interface ProofOptions {
 }
 
 /** Runs every check, page by page, giving way after each page so that a caller can stop or do other work. */
-export function* proofSteps(
-  book: Book,
-  type: Typesetter,
-  options: ProofOptions = {},
-): Generator<void, Finding[]> {
+export function* proofSteps(book: Book, type: Typesetter, options: ProofOptions = {}): Steps<Finding[]> {
   const { plan } = book;
   const pages = plan.pages.length;
   const context: ProofContext = {
@@ -114,11 +110,15 @@ function together(findings: readonly Finding[]): Finding[] {
   });
 }
 
-/** All findings of a book, those to fix first. */
+/**
+ * All findings of a book, those to fix first.
+ * @throws RangeError for a book that has to be read while it is proofed: take the steps of it, and wait for them
+ */
 export function proofBook(book: Book, type: Typesetter, options: ProofOptions = {}): Finding[] {
   const steps = proofSteps(book, type, options);
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
+    if (step.value) throw new RangeError('Pages of this book have to be waited for.');
   }
 }

@@ -1,5 +1,6 @@
 import type * as v from 'valibot';
 import type { Raster } from '../scene/index.ts';
+import type { PdfReader } from './pdf/reader.ts';
 
 /** What is wrong with the content of a resource, as a sentence that says what to do. */
 export class ResourceTrouble extends Error {
@@ -10,8 +11,12 @@ export class ResourceTrouble extends Error {
 export interface ReadingTools {
   /** @throws ResourceTrouble for what is no picture */
   decodePicture(bytes: Uint8Array): Promise<Omit<Raster, 'id'>>;
+  /** What reads PDF pages there; loaded when the first is wanted. */
+  pdfReader(): Promise<PdfReader>;
   /** The content is new here: all of it is read, however long that takes. */
   thorough?: true;
+  /** Told how far a thorough reading has come. */
+  onStep?(done: number, of: number): void;
 }
 
 /**

@@ -18,13 +18,14 @@ import {
   words,
   writeWords,
 } from './index.ts';
+import { NODE_TOOLS } from './node-tools.ts';
 
 const utf8 = (text: string) => new TextEncoder().encode(text);
 
 /** A loader over contents in memory, as a folder on disk would be: nothing is taken on trust. */
 const holding = (...contents: Uint8Array[]): ResourceLoader => {
   const all = new Map(contents.map((bytes) => [hashOf(bytes), bytes]));
-  return { decodePicture, load: async (hash) => all.get(hash) ?? null };
+  return { ...NODE_TOOLS, load: async (hash) => all.get(hash) ?? null };
 };
 const named = (type: string, bytes: Uint8Array, facts: unknown, name = 'Bees'): NamedResource => ({
   type,
@@ -76,9 +77,9 @@ describe('gathering', () => {
       'Word bank “Wasps” is missing. Open the book from its ZIP, or choose another.',
     );
     expect(all.trouble('liar')).toMatch(/says {"words":4} of itself in the recipe, but has {"words":3}/);
-    const cut: ResourceLoader = { decodePicture, load: async () => wasps.subarray(0, 3) };
+    const cut: ResourceLoader = { ...NODE_TOOLS, load: async () => wasps.subarray(0, 3) };
     expect(await troubleOf(named('words', wasps, { words: 1 }), cut)).toMatch(/was changed or is cut off/);
-    const broken: ResourceLoader = { decodePicture, load: () => Promise.reject(new Error('disk')) };
+    const broken: ResourceLoader = { ...NODE_TOOLS, load: () => Promise.reject(new Error('disk')) };
     await expect(gather({ it: named('words', utf8('new'), { words: 1 }) }, broken)).rejects.toThrow('disk');
   });
 

@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { bookFrom, gatherBook } from '../book/index.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { proofBook } from '../proof/index.ts';
-import { decodePicture } from '../resources/decode-picture.ts';
 import type { ResourceLoader } from '../resources/index.ts';
+import { NODE_TOOLS } from '../resources/node-tools.ts';
 import { recipeFrom, STARTING_POINTS } from './index.ts';
 
 const type = typesetterFromDisk();
 /** They use nothing beside their recipes. */
-const loader: ResourceLoader = { load: () => Promise.resolve(null), decodePicture };
+const loader: ResourceLoader = { load: () => Promise.resolve(null), ...NODE_TOOLS };
 const own = {
   id: 'start',
   seed: 'moth-7',

@@ -8,7 +8,7 @@ import { storeLoader } from '../resources/loader.ts';
 const type = typesetterFromDisk();
 
 // The first drawings unfold the typefaces and warm the program: nobody waits for those of this book, which is nobody's.
-firstPagesPng(
+await firstPagesPng(
   bookFrom(
     parseRecipe({
       quill: 4,

@@ -1,24 +1,24 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { decodePicture } from '#core/resources/decode-picture.ts';
 import { ResourceTrouble, resourceType } from '#core/resources/index.ts';
+import { NODE_TOOLS } from '#core/resources/node-tools.ts';
 import { PREPARE } from './prepare.ts';
 
 /** What the thread is asked: each answers with a trouble where the content is to blame. */
 export type InspectTask =
   | { ask: 'inspect'; path: string; type: string; hash: string }
-  | { ask: 'prepare'; path: string; type: string; folder: string };
+  | { ask: 'prepare'; path: string; type: string; name: string; folder: string };
 
 /** What a content says of itself, read once as a book would. */
 async function inspect(path: string, type: string, hash: string) {
-  const tools = { decodePicture, thorough: true } as const;
+  const tools = { ...NODE_TOOLS, thorough: true } as const;
   const { facts } = await resourceType(type).read(await readFile(path), tools, hash);
   return { facts };
 }
 
 /** Makes an upload into what books use, as files in a folder. */
-async function prepare(path: string, type: string, folder: string) {
-  const prepared = await PREPARE[type]!(await readFile(path));
+async function prepare({ path, type, name, folder }: InspectTask & { ask: 'prepare' }) {
+  const prepared = await PREPARE[type]!(await readFile(path), name);
   return {
     prepared: await Promise.all(
       prepared.map(async ({ name, bytes }, i) => {
@@ -33,9 +33,7 @@ async function prepare(path: string, type: string, folder: string) {
 /** Reads uploads in a thread of its own, with little memory and time. */
 export default async function work(task: InspectTask) {
   try {
-    return await (task.ask === 'inspect'
-      ? inspect(task.path, task.type, task.hash)
-      : prepare(task.path, task.type, task.folder));
+    return await (task.ask === 'inspect' ? inspect(task.path, task.type, task.hash) : prepare(task));
   } catch (error) {
     if (error instanceof ResourceTrouble) return { trouble: error.message };
     throw error;

@@ -1,5 +1,5 @@
-import { decodePicture } from '#core/resources/decode-picture.ts';
 import { type ResourceLoader, ResourceTrouble } from '#core/resources/index.ts';
+import { NODE_TOOLS } from '#core/resources/node-tools.ts';
 import { fileStore, whenStoreIsThere } from '../store/index.ts';
 
 /** The hash of a content as the store names it. */
@@ -13,7 +13,7 @@ export const storeLoader = (own: Iterable<string>): ResourceLoader => ({
   own: new Set(own),
   // The store names contents by their hash itself.
   trusted: true,
-  decodePicture,
+  ...NODE_TOOLS,
   async load(hash, max) {
     const file = await whenStoreIsThere(() => fileStore().open(storeName(hash)));
     if (!file) return null;

@@ -124,7 +124,7 @@ export async function keepUpload(
       createWriteStream(path),
     );
     if (!Object.hasOwn(PREPARE, type)) return [await keepFile(workspaceId, upload, path)];
-    const task = { ask: 'prepare', path, type, folder } as const;
+    const task = { ask: 'prepare', path, type, name: upload.name, folder } as const;
     const { prepared } = await inThread<{ prepared: { name: string; path: string }[] }>(task);
     const kept: KeptResource[] = [];
     for (const one of prepared)

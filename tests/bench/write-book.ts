@@ -53,7 +53,7 @@ const BOOKS: Record<string, () => Recipe> = {
 const type = typesetterFromDisk();
 const book = await gatherBook(
   BOOKS[process.argv[2]!]!(),
-  { load: async () => null, decodePicture: undefined as never },
+  { load: async () => null, decodePicture: undefined as never, pdfReader: undefined as never },
   type,
 );
 let bytes = 0;

@@ -4,8 +4,8 @@ import { Resvg } from '@resvg/resvg-js';
 import { describe, expect, it } from 'vitest';
 import { pdfBytes } from '#core/export/pdf.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
-import { decodePicture } from '#core/resources/decode-picture.ts';
 import { artwork } from '#core/resources/index.ts';
+import { NODE_TOOLS } from '#core/resources/node-tools.ts';
 import { byMuPdf, byPoppler, difference } from './pixels.ts';
 import { fileOf, qpdfCheck } from './referees.ts';
 
@@ -18,7 +18,7 @@ const type = typesetterFromDisk();
 describe('artwork prints as it was drawn', () => {
   it.each(readdirSync(FOLDER).filter((name) => name.endsWith('.svg')))('%s', async (name) => {
     const bytes = readFileSync(join(FOLDER, name));
-    const { width, height, drawing } = (await artwork.read(bytes, { decodePicture }, '')).value;
+    const { width, height, drawing } = (await artwork.read(bytes, NODE_TOOLS, '')).value;
     const scene = { width, height, gray: false, layers: [{ marks: drawing.marks }] };
     const trim = { x: 0, y: 0, width, height };
     const path = fileOf(await pdfBytes([{ scene, trim }], type, { title: name, author: '' }));

@@ -9,8 +9,8 @@ import { pdfBytes } from '#core/export/pdf.ts';
 import { scenePng } from '#core/export/picture.ts';
 import { readFace, typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import type { OwnFace } from '#core/faces/index.ts';
-import { decodePicture } from '#core/resources/decode-picture.ts';
 import { hashOf, typeface } from '#core/resources/index.ts';
+import { NODE_TOOLS } from '#core/resources/node-tools.ts';
 import { BLACK, textLine } from '#core/scene/index.ts';
 import { prepareTypeface } from '#server/resources/prepare-typeface.ts';
 import { recipeOf } from '../support/books.ts';
@@ -125,7 +125,7 @@ describe('words in typefaces of one’s own', () => {
     const plain = await front(book('alegreya-bold'));
     // Not gathered yet: the usual face stands in.
     expect((await front(own)).equals(plain)).toBe(true);
-    await gatherBook(own, { decodePicture, load: async () => lora }, type);
+    await gatherBook(own, { ...NODE_TOOLS, load: async () => lora }, type);
     expect((await front(own)).equals(await front(book('lora-bold')))).toBe(true);
     expect((await front(own)).equals(plain)).toBe(false);
   });

@@ -14,6 +14,7 @@ import { firstPagesPng } from '#core/export/first-pages.ts';
 import { readFace } from '#core/faces/faces-from-disk.ts';
 import { withFsType } from '#core/faces/fonts.sample.ts';
 import { gather, hashOf, writeWords } from '#core/resources/index.ts';
+import { plainPdf, rawPdf } from '#core/resources/pdf/pdf.sample.ts';
 import { openBookFile, writeBookFile } from '#server/book-file.ts';
 import { createBook, openBook, revisionOf } from '#server/books.ts';
 import { bringUp } from '#server/bring-up.ts';
@@ -133,6 +134,24 @@ describe('an upload', () => {
       /is not a readable picture|is a svg file/,
     ],
     ['that is no PDF', 'pdf', () => strToU8('%PDF-1.4 but not really'), /is not a readable PDF/],
+    [
+      'of a PDF that unpacks to far more than it is',
+      'pdf',
+      () => rawPdf(deflateSync(Buffer.alloc(300 * 1024 * 1024)), { filter: '/Filter/FlateDecode' }),
+      /unpacks to far more than it is/,
+    ],
+    [
+      'of a PDF with a page that has no size',
+      'pdf',
+      () => rawPdf('', { page: '/MediaBox[0 0 20000 9]' }),
+      /has a page 1 that has no size that can be printed/,
+    ],
+    [
+      'of a picture in a form that nobody prints',
+      'picture',
+      () => Buffer.from('R0lGODlhAQABAIAAAAAAAP///ywAAAAAAQABAAACAUwAOw==', 'base64'),
+      /is a gif file\. Save it as PNG, JPEG, WebP or TIFF/,
+    ],
     ['that is nothing', 'words', () => new Uint8Array(0), /is empty/],
     [
       'of artwork with a program in it',
@@ -188,6 +207,30 @@ describe('an upload', () => {
     for (const one of kept) expect(one).toMatchObject({ rights, facts: { family: 'Inter Variable' } });
     expect(await listResources(own, 'typeface')).toHaveLength(9);
     nothingAside();
+  });
+
+  it('of a WebP, or of a TIFF with pages, gives pictures that books take, under its name', async () => {
+    const page = (background: string) =>
+      sharp({ create: { width: 20, height: 30, channels: 3, background } });
+    const webp = await page('gold').webp({ lossless: true }).toBuffer();
+    const [kept] = await keepUpload(own, { type: 'picture', name: 'Gold' }, chunksOf(webp));
+    expect(kept).toMatchObject({ name: 'Gold', facts: { width: 20, height: 30 } });
+    const tiff = await sharp([await page('red').png().toBuffer(), await page('blue').png().toBuffer()], {
+      join: { animated: true },
+    })
+      .tiff()
+      .toBuffer();
+    const pages = await keepUpload(own, { type: 'picture', name: 'Scan' }, chunksOf(tiff));
+    expect(pages.map(({ name }) => name)).toEqual(['Scan 1', 'Scan 2']);
+    expect(new Set(pages.map(({ hash }) => hash)).size).toBe(2);
+    nothingAside();
+  });
+
+  it('of a PDF says how many pages it has, after each of them was read', async () => {
+    const bytes = await plainPdf(12);
+    expect(await keepResource(own, { type: 'pdf', name: 'Almanac' }, chunksOf(bytes))).toMatchObject({
+      facts: { pages: 12 },
+    });
   });
 
   it('of a picture says its size', async () => {
@@ -338,7 +381,7 @@ describe('a book whose words are missing', () => {
     const { bookFrom } = await import('#core/book/index.ts');
     const { typesetterFromDisk } = await import('#core/faces/faces-from-disk.ts');
     const lacking = bookFrom(recipe, await gather(recipe.resources, storeLoader([])));
-    expect(firstPagesPng(lacking, typesetterFromDisk())).not.toBeNull();
+    expect(await firstPagesPng(lacking, typesetterFromDisk())).not.toBeNull();
     const queued = await enqueueFiles(own, id, 1);
     const { default: makeInThread } = await import('#server/jobs/thread.ts');
     const { port1, port2 } = new MessageChannel();

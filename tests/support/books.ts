@@ -19,6 +19,7 @@ const banks = new Map(READY_BANKS.map(({ id }) => [hashOf(contentOfBank(id)), co
 const demoLoader: ResourceLoader = {
   load: async (hash) => banks.get(hash) ?? null,
   decodePicture: () => Promise.reject(new Error('The demo has no pictures.')),
+  pdfReader: () => Promise.reject(new Error('The demo has no PDFs.')),
 };
 
 /** A book of the demo with its words, or any book that needs nothing. */

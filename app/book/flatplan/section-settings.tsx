@@ -15,6 +15,7 @@ import { useBook } from '../store.ts';
 import { DatesField } from './dates-field.tsx';
 import { DesignField } from './design-field.tsx';
 import { GroupSettings } from './group-settings.tsx';
+import { ImportedFiles } from './imported-files.tsx';
 import { ItemPanel } from './item-panel.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
 import { PageSettings, StandingSettings } from './standing-settings.tsx';
@@ -31,7 +32,13 @@ const CONTROLS: Record<
     help?: string | undefined;
     onChange: (value: unknown) => string | null;
   }>
-> = { words: WordsField, design: DesignField, dates: DatesField, texts: TextsField };
+> = {
+  words: WordsField,
+  design: DesignField,
+  dates: DatesField,
+  texts: TextsField,
+  'imported-files': ImportedFiles,
+};
 
 /** The settings of the chosen section. Each acts at once. */
 export function SectionSettings({

@@ -51,6 +51,8 @@ export const items: Check = {
         options,
         type,
         language: printedLanguage(book.recipe),
+        resources: book.resources,
+        gray: book.recipe.print.ink === 'black',
         whole: wholeBook(book),
         faces: houseFaces(book.recipe, type),
       }) ?? []),

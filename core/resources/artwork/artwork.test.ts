@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { boundsOf, type GroupMark, type PathMark } from '../../scene/index.ts';
-import { decodePicture } from '../decode-picture.ts';
 import { dictionary } from '../dictionary/index.ts';
+import { NODE_TOOLS } from '../node-tools.ts';
 import { troubleIn } from '../trouble.sample.ts';
 import { artwork } from './index.ts';
 
-const tools = { decodePicture };
+const tools = NODE_TOOLS;
 const utf8 = (text: string) => new TextEncoder().encode(text);
 const svg = (inside: string, head = 'viewBox="0 0 100 80"') =>
   utf8(`<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}</svg>`);

@@ -5,7 +5,7 @@ import { convert } from 'fontverter';
 import { describe, expect, it } from 'vitest';
 import { readFace } from '../../faces/faces-from-disk.ts';
 import { withFsType } from '../../faces/fonts.sample.ts';
-import { decodePicture } from '../decode-picture.ts';
+import { NODE_TOOLS } from '../node-tools.ts';
 import { troubleIn } from '../trouble.sample.ts';
 import { typeface } from './index.ts';
 
@@ -15,7 +15,7 @@ const lora = new Uint8Array(readFace('lora-bold'));
 const bravura = new Uint8Array(readFileSync(require.resolve('@vexflow-fonts/bravura/bravura.otf')));
 const variable = readFileSync(require.resolve('inter-ui/variable/InterVariable.woff2'));
 
-const tools = { decodePicture, thorough: true } as const;
+const tools = { ...NODE_TOOLS, thorough: true } as const;
 const read = async (bytes: Uint8Array) => (await typeface.read(bytes, tools, '')).facts;
 const troubleOf = (bytes: Uint8Array) => troubleIn(read(bytes));
 
