@@ -2,6 +2,7 @@ import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, u
 import { useParams } from 'react-router';
 import { type Book, bookFrom } from '#core/book/book.ts';
 import type { Plan } from '#core/book/plan.ts';
+import type { StandingPage } from '#core/book/standing-page.ts';
 import { type JobTicket, jobTicket } from '#core/book/ticket.ts';
 import { type FilePart, fingerprintsOf, type MadeFrom, partsOutOfDate } from '#core/export/fingerprints.ts';
 import type { SavedDesign } from '#core/pages/composed/saved.ts';
@@ -35,6 +36,8 @@ export interface OpenBook {
   penNames: string[];
   /** The designs of pages that the workspace keeps. */
   designs: SavedDesign[];
+  /** The pages that the workspace keeps for all books. */
+  standingPages: StandingPage[];
   /** The word banks of the workspace. */
   banks: KeptResource[];
   /** The typefaces of the workspace's own. */
@@ -68,7 +71,10 @@ export function useFrozen(field: 'title' | 'penName'): Frozen {
 export function OpenBookProvider({
   children,
   ...given
-}: Pick<OpenBook, 'files' | 'submissions' | 'penNames' | 'designs' | 'banks' | 'typefaces'> & {
+}: Pick<
+  OpenBook,
+  'files' | 'submissions' | 'penNames' | 'designs' | 'standingPages' | 'banks' | 'typefaces'
+> & {
   firstPages: string;
   children: ReactNode;
 }) {
@@ -78,7 +84,7 @@ export function OpenBookProvider({
   const { book: id } = useParams();
   const book = useMemo(() => bookFrom(recipe), [recipe]);
   const ticket = useMemo(() => jobTicket(book), [book]);
-  const { files, submissions, penNames, designs, banks, typefaces } = given;
+  const { files, submissions, penNames, designs, standingPages, banks, typefaces } = given;
   // By value: files come anew with every answer of the server, mostly the same.
   const made = JSON.stringify(Object.fromEntries(files.map((file) => [file.name, file.madeFrom])));
   const madeFrom = useMemo(() => JSON.parse(made) as MadeFrom, [made]);
@@ -97,7 +103,19 @@ export function OpenBookProvider({
   const open = useMemo(
     () => ({
       ...{ book, plan: book.plan, ticket, proof, firstPages },
-      ...{ files, filesCurrent, outOfDate, submissions, live, penNames, designs, banks, typefaces, jobs },
+      ...{
+        files,
+        filesCurrent,
+        outOfDate,
+        submissions,
+        live,
+        penNames,
+        designs,
+        standingPages,
+        banks,
+        typefaces,
+        jobs,
+      },
     }),
     [
       book,
@@ -111,6 +129,7 @@ export function OpenBookProvider({
       live,
       penNames,
       designs,
+      standingPages,
       banks,
       typefaces,
       jobs,

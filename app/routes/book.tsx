@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { useEffect, useState } from 'react';
 import { Outlet, redirect, useLocation, useParams } from 'react-router';
 import * as v from 'valibot';
+import type { StandingPage } from '#core/book/standing-page.ts';
 import { fingerprint } from '#core/fingerprint.ts';
 import type { SavedDesign } from '#core/pages/composed/saved.ts';
 import { typeface, words } from '#core/resources/index.ts';
@@ -11,6 +12,7 @@ import { madeFiles } from '#server/files.ts';
 import { enqueueFiles } from '#server/jobs/queue.ts';
 import { listPenNames } from '#server/pen-names.ts';
 import { listResources } from '#server/resources/resources.ts';
+import { listStandingPages } from '#server/standing-pages.ts';
 import { listSubmissions, submitBook } from '#server/submissions.ts';
 import { BookHeader } from '../book/book-header.tsx';
 import { BookMessages } from '../book/book-messages.tsx';
@@ -34,11 +36,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   if (!found) throw notFound();
   if ('unreadable' in found) throw redirect(`/books/${id}/unreadable`);
   const book = found.opened;
-  const [files, submissions, penNames, designs, banks, typefaces] = await Promise.all([
+  const [files, submissions, penNames, designs, standingPages, banks, typefaces] = await Promise.all([
     madeFiles(workspaceId, id),
     listSubmissions(workspaceId, id),
     listPenNames(workspaceId),
     listDesigns(workspaceId),
+    listStandingPages(workspaceId),
     listResources(workspaceId, words.id),
     listResources(workspaceId, typeface.id),
   ]);
@@ -49,6 +52,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     submissions,
     penNames,
     designs,
+    standingPages,
     banks,
     typefaces,
   };
@@ -93,6 +97,7 @@ function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
         submissions={loaderData.submissions}
         penNames={loaderData.penNames}
         designs={loaderData.designs as SavedDesign[]}
+        standingPages={loaderData.standingPages as StandingPage[]}
         banks={loaderData.banks}
         typefaces={loaderData.typefaces}
       >

@@ -142,7 +142,7 @@ const usedIn = (recipe: Recipe): Set<string> =>
   new Set([...sectionsOf(recipe.sections).flatMap(needsOf), ...faceNeeds(recipe)].map(({ id }) => id));
 
 /** Leaves out the resources that were used before a change and are not after it. */
-function leaveOutUnused(before: Recipe, changed: Recipe): Recipe {
+export function leaveOutUnused(before: Recipe, changed: Recipe): Recipe {
   const once = usedIn(before);
   const now = usedIn(changed);
   const kept = Object.entries(changed.resources).filter(([name]) => now.has(name) || !once.has(name));

@@ -4,7 +4,8 @@ import type { SavedDesign } from '../pages/composed/saved.ts';
 import { type PageKind, pageKinds } from '../pages/index.ts';
 import { bookFrom } from './book.ts';
 import type { Recipe } from './recipe.ts';
-import type { Section } from './sections.ts';
+import { kindOf, type Section } from './sections.ts';
+import { addStandingPage, type StandingPage } from './standing-page.ts';
 
 /** A kind of page as it is offered: with some of its options set. */
 export interface GalleryEntry {
@@ -17,16 +18,36 @@ export interface GalleryEntry {
   options: Record<string, unknown>;
   /** Besides, for its picture alone. */
   shown: Record<string, unknown>;
+  /** The standing page that it is. */
+  standing?: StandingPage;
 }
 
 /** The family of the designs that a publisher has saved. */
 export const SAVED_FAMILY = 'My designs';
+/** Of the pages that a publisher keeps for all books. */
+const STANDING_FAMILY = 'Standing pages';
 
 /**
  * All that is offered where pages are added, the same family together, in the order of the kinds.
- * @param saved designs of the publisher's own, which come first
+ * @param saved designs of the publisher's own, and pages kept for all books: they come first
  */
-export function gallery(saved: readonly SavedDesign[] = []): GalleryEntry[] {
+export function gallery(
+  saved: readonly SavedDesign[] = [],
+  standing: readonly StandingPage[] = [],
+): GalleryEntry[] {
+  const kept = standing.map((page): GalleryEntry => {
+    const [section] = page.content.sections as [Section];
+    return {
+      id: `standing-${page.id}`,
+      kind: kindOf(section),
+      name: page.name,
+      purpose: 'Kept once for all books.',
+      family: STANDING_FAMILY,
+      options: section.options,
+      shown: {},
+      standing: page,
+    };
+  });
   const own = saved.map(
     ({ id, name, look, design }): GalleryEntry => ({
       id: `saved-${id}`,
@@ -51,7 +72,7 @@ export function gallery(saved: readonly SavedDesign[] = []): GalleryEntry[] {
       }),
     ),
   );
-  const all = [...own, ...shipped];
+  const all = [...kept, ...own, ...shipped];
   const families = [...new Set(all.map(({ family }) => family))];
   return families.flatMap((family) => all.filter((one) => one.family === family));
 }
@@ -73,17 +94,23 @@ export function galleryBook(
   recipe: Recipe,
   entries: readonly GalleryEntry[],
 ): { recipe: Recipe; pages: number[] } {
-  const sections = entries.map(
-    ({ id, kind, options, shown }): Section => ({
+  let { resources } = recipe;
+  const sections = entries.map(({ id, kind, options, shown, standing }): Section => {
+    if (standing) {
+      const put = addStandingPage({ ...recipe, resources, sections: [] }, standing, 0);
+      resources = put.resources;
+      return { ...(put.sections[0] as Section), id };
+    }
+    return {
       id,
       kind: kind.id,
       version: kind.version,
       options: v.parse(kind.options, { ...options, ...shown }) as Record<string, unknown>,
       ...(kind.extent === 'pages' ? { pages: 1 } : {}),
       ...(kind.extent === 'items' ? { items: kind.itemsPerUnit?.({}) ?? 1, rolls: {}, pins: {} } : {}),
-    }),
-  );
-  const samples: Recipe = { ...recipe, sections };
+    };
+  });
+  const samples: Recipe = { ...recipe, resources, sections };
   const first = new Map<string | null, number>();
   // Pages that face each other may come after an empty one.
   for (const { section, role, unit, number } of bookFrom(samples).plan.pages)

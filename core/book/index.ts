@@ -14,6 +14,7 @@ export * from './plan.ts';
 export * from './recipe.ts';
 export * from './schema.ts';
 export * from './sections.ts';
+export * from './standing-page.ts';
 export * from './ticket.ts';
 export * from './typefaces.ts';
 export * from './whole.ts';

@@ -55,6 +55,8 @@ export interface Section extends Standing {
   times?: number;
   rolls?: Record<string, number>;
   pins?: Record<string, unknown>;
+  /** The standing page that it shows: the publisher keeps it for all books, and a change of it changes this section. */
+  standingPage?: string;
 }
 
 /** Sections that alternate: a b c a b c …, each of them once in a round or several times. */
@@ -132,7 +134,7 @@ function commonEntries(kind: PageKind) {
     pageNumbers: v.optional(v.boolean('should be true or false.')),
     backs,
   };
-  if (kind.extent !== 'items') return common;
+  if (kind.extent !== 'items') return { ...common, standingPage: v.optional(identifier) };
   return {
     ...common,
     /** How often each item was re-rolled. */

@@ -11,8 +11,8 @@ export interface Fingerprints {
   listing: string;
 }
 
-/** A section without the options that came later, where they are as if they never had. */
-function sectionAsBefore(section: Section): Section {
+/** What a section shows, without the options that came later, where they are as if they never had. */
+function sectionAsBefore({ standingPage: _, ...section }: Section): Section {
   const { later } = kindOf(section);
   if (!later) return section;
   const options = Object.entries(section.options).filter(([key, value]) => later[key] !== value);

@@ -13,6 +13,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Recipe } from '#core/book/recipe.ts';
+import type { StandingContent } from '#core/book/standing-page.ts';
 import type { Formats } from '#core/formats.ts';
 import type { NicheStatus } from '#core/niche/notes.ts';
 import type { LookId } from '#core/pages/blocks/look.ts';
@@ -136,6 +137,19 @@ export const pageDesign = pgTable(
     createdAt: created(),
   },
   (table) => [unique('page_design_name').on(table.workspaceId, table.name)],
+);
+
+/** Pages that a workspace keeps once for all its books. */
+export const standingPage = pgTable(
+  'standing_page',
+  {
+    id: text('id').primaryKey(),
+    workspaceId: ofWorkspace(),
+    name: text('name').notNull(),
+    content: jsonb('content').$type<StandingContent>().notNull(),
+    createdAt: created(),
+  },
+  (table) => [unique('standing_page_name').on(table.workspaceId, table.name)],
 );
 
 /** What a workspace may use in its books; the contents lie in the file store, each once for all workspaces. */

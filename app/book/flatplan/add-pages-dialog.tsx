@@ -29,8 +29,8 @@ export function AddPagesDialog({
   onAdd: (entries: GalleryEntry[]) => void;
   onClose: () => void;
 }) {
-  const { designs } = useOpenBook();
-  const entries = useMemo(() => gallery(designs), [designs]);
+  const { designs, standingPages } = useOpenBook();
+  const entries = useMemo(() => gallery(designs, standingPages), [designs, standingPages]);
   const samples = useMemo(() => galleryBook(recipe, entries), [recipe, entries]);
   const pageOf = useMemo(
     () => new Map(entries.map(({ id }, i) => [id, samples.pages[i]!])),

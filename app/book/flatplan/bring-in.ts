@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { takeResource } from '#core/book/edit.ts';
+import { changeSection, leaveOutUnused, takeResource } from '#core/book/edit.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import type { Section } from '#core/book/sections.ts';
 import type { ImportedFile } from '#core/pages/imported/index.ts';
@@ -37,6 +37,13 @@ export const withFiles = (recipe: Recipe, section: string, kept: readonly NamedR
         options: { ...entry.options, files: [...filesOf(entry), { [resource.type]: id }] },
       })),
     recipe,
+  );
+
+/** A recipe whose section has these files alone, without what nothing uses any more. */
+export const withFilesAlone = (recipe: Recipe, section: string, files: readonly ImportedFile[]): Recipe =>
+  leaveOutUnused(
+    recipe,
+    changeSection(recipe, section, (entry) => ({ ...entry, options: { ...entry.options, files } })),
   );
 
 /** How far files have come, and what is wrong with some of them. */

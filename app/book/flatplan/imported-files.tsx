@@ -12,7 +12,7 @@ import type { Section } from '#core/book/sections.ts';
 import { type ImportedFile, listOf, pagesIn } from '#core/pages/imported/index.ts';
 import { type NamedResource, pdf } from '#core/resources/index.ts';
 import { useBook } from '../store.ts';
-import { filesOf, TAKEN, useBringIn } from './bring-in.ts';
+import { filesOf, TAKEN, useBringIn, withFilesAlone } from './bring-in.ts';
 import { FileSheet } from './file-sheet.tsx';
 import { PickPages } from './pick-pages.tsx';
 
@@ -26,15 +26,10 @@ const pagesOf = ({ type, facts }: NamedResource): number =>
   type === pdf.id ? (facts as { pages: number }).pages : 1;
 
 /** The files of a section of own pages: brought in, put in order, and of each PDF its pages chosen. */
-export function ImportedFiles({
-  section,
-  onChange,
-}: {
-  section: Section;
-  onChange: (value: unknown) => string | null;
-}) {
+export function ImportedFiles({ section }: { section: Section }) {
   const files = filesOf(section);
   const named = useBook((state) => state.value.resources);
+  const edit = useBook((state) => state.edit);
   const { bringIn, underWay, problems, cancel } = useBringIn(section.id);
   const [picking, setPicking] = useState<number | null>(null);
   const drop = useDropzone({
@@ -50,6 +45,9 @@ export function ImportedFiles({
     estimateSize: () => ROW,
     overscan: 2,
   });
+  // Each is a step of its own to be undone.
+  const onChange = (changed: readonly ImportedFile[]) =>
+    edit((recipe) => withFilesAlone(recipe, section.id, changed));
   const put = (at: number, file: ImportedFile) => onChange(files.map((one, i) => (i === at ? file : one)));
   const move = (at: number, by: number) => {
     const moved = [...files];

@@ -16,6 +16,7 @@ import { addSection, moveSections } from '#core/book/edit.ts';
 import type { GalleryEntry } from '#core/book/gallery.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { isGroup } from '#core/book/sections.ts';
+import { addStandingPage } from '#core/book/standing-page.ts';
 import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { pageNonce } from '../../emotion.ts';
 import { useCommand } from '../../parts/shortcuts.tsx';
@@ -115,13 +116,14 @@ export function RunningOrder({
     },
   });
   /** One edit, so that one undo takes all of them away again. */
-  const add = (entries: readonly Pick<GalleryEntry, 'kind' | 'options'>[]) => {
+  const add = (entries: readonly Pick<GalleryEntry, 'kind' | 'options' | 'standing'>[]) => {
     setOpened(null);
     const at = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
     let added = '';
     const refused = edit((recipe) => {
       const grown = entries.reduce(
-        (so, { kind, options }, i) => addSection(so, kind, at + i, options),
+        (so, { kind, options, standing }, i) =>
+          standing ? addStandingPage(so, standing, at + i) : addSection(so, kind, at + i, options),
         recipe,
       );
       added = grown.sections[at]!.id;

@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import type { ComponentType } from 'react';
 import { alternate, changeSection, newerVersion, takeNewerVersion } from '#core/book/edit.ts';
 import { isGroup, kindOf, type Section, sectionIn, sectionName } from '#core/book/sections.ts';
+import { maybeStanding } from '#core/book/standing-page.ts';
 import { NumberField } from '../../parts/number-field.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
 import { useOpenBook } from '../open-book.tsx';
@@ -18,6 +19,7 @@ import { GroupSettings } from './group-settings.tsx';
 import { ImportedFiles } from './imported-files.tsx';
 import { ItemPanel } from './item-panel.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
+import { StandingPagePart } from './standing-page-part.tsx';
 import { PageSettings, StandingSettings } from './standing-settings.tsx';
 import { TextsField } from './texts-field.tsx';
 import { WordsField } from './words-field.tsx';
@@ -148,6 +150,7 @@ function OneSection({
           />
         )}
         {!member && <StandingSettings entry={section} />}
+        {maybeStanding(section) && <StandingPagePart section={section} />}
         <PageSettings section={section} member={member} />
         <OptionFields
           schema={kind.options}
