@@ -12,6 +12,7 @@ export default [
   route('faces/:face', 'routes/face.ts'),
   route('pen-names', 'routes/pen-names.ts'),
   route('designs', 'routes/designs.ts'),
+  route('catalog', 'routes/catalog.ts'),
   route('standing-pages', 'routes/standing-pages.ts'),
   route('find', 'routes/find.ts'),
   route('preferences', 'routes/preferences.ts'),

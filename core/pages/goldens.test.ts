@@ -56,6 +56,10 @@ const JULY = { from: '2027-06-30', to: '2027-07-09' };
 /** By kind and version, sections that use what it can do, on a trim that is nobody's default. */
 const SAMPLES: Record<string, object[]> = {
   'imported 1': [{}, { options: { place: 'bleed', size: 'fill', turnWide: true } }],
+  'other-books 1': [
+    {},
+    { options: { heading: 'Also', books: [{ title: 'One', text: 'Said.' }, { title: 'Another' }] } },
+  ],
   'title-page 1': [{}, { options: { series: false } }],
   'title-page 2': [{}, { options: { series: false } }],
   'belongs-to 1': [{}, { options: { heading: 'From the hives of', lines: 4 } }],

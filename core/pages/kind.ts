@@ -244,7 +244,7 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
     resources: Resources,
   ): SectionProblem[];
   /** What is wrong with a unit that no item stands for, such as a text that does not fit its page. */
-  inspectUnit?(context: Omit<DrawContext<Options, Item>, 'items' | 'book' | 'hyphenate'>): ItemProblem[];
+  inspectUnit?(context: Omit<DrawContext<Options, Item>, 'items' | 'hyphenate'>): ItemProblem[];
 }
 
 /** A way in which a kind is offered where pages are added. */

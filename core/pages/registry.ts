@@ -25,6 +25,7 @@ import { indexLines } from './index-lines/index.ts';
 import { isometric } from './isometric/index.ts';
 import { makesItems, type PageKind } from './kind.ts';
 import { music } from './music/index.ts';
+import { otherBooks } from './other-books/index.ts';
 import { planner } from './planner/index.ts';
 import { ruled } from './ruled/index.ts';
 import { sketch } from './sketch/index.ts';
@@ -84,6 +85,7 @@ for (const kind of [
   textPage,
   certificate,
   giveAway,
+  otherBooks,
   colorTest,
   wordSearch,
   ruled,

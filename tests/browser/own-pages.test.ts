@@ -74,6 +74,38 @@ test('pages from elsewhere are brought in, chosen by their pictures, put in orde
   await expect(sections(page).nth(2)).toContainText('5 pp');
 });
 
+test('other books are chosen by their fronts, those of the same series first, and can be told apart in print', async ({
+  page,
+}) => {
+  await openBook(page, 'Hedgerow Birds Word Search');
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  const gallery = page.getByRole('dialog', { name: 'Add pages' });
+  await gallery.getByLabel('Find').fill('other books');
+  await gallery.getByRole('button', { name: 'Other books', exact: true }).dblclick();
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  await settings.getByRole('button', { name: 'Choose books…' }).click();
+  const catalog = page.getByRole('dialog', { name: 'Choose books' });
+  // Of the same series; the book itself is not offered.
+  await expect(catalog.getByRole('button', { pressed: false }).first()).toHaveAccessibleName(
+    'The Beekeeper’s Word Hunt',
+  );
+  await expect(catalog.getByRole('button', { name: 'Hedgerow Birds Word Search' })).toHaveCount(0);
+  await catalog.getByLabel('Find').fill('tide');
+  await expect(catalog.getByRole('button', { name: 'The Beekeeper’s Word Hunt' })).toHaveCount(0);
+  await catalog.getByRole('button', { name: 'Tide Pool Field Notes' }).click();
+  await catalog.getByLabel('Find').fill('hunt');
+  await catalog.getByRole('button', { name: 'The Beekeeper’s Word Hunt' }).click();
+  await noSeriousFindings(page, 'catalog');
+  await catalog.getByRole('button', { name: 'Show 2 books' }).click();
+  const said = settings.getByLabel('What is said of Tide Pool Field Notes');
+  await expect(said).toHaveValue(/journal for walks along the shore/);
+  await settings.getByRole('button', { name: 'Move The Beekeeper’s Word Hunt up' }).click();
+  await settings.getByRole('button', { name: 'Remove Tide Pool Field Notes' }).click();
+  await expect(said).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(said).toBeVisible();
+});
+
 test('a page that is kept for all books changes in all of them, and says which', async ({ page }) => {
   const first = await emptyBook(page);
   await page.getByRole('button', { name: 'Add pages' }).click();

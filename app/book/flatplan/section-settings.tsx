@@ -18,6 +18,8 @@ import { DesignField } from './design-field.tsx';
 import { GroupSettings } from './group-settings.tsx';
 import { ImportedFiles } from './imported-files.tsx';
 import { ItemPanel } from './item-panel.tsx';
+import { OtherBooksField } from './other-books-field.tsx';
+import { PictureField } from './picture-field.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
 import { StandingPagePart } from './standing-page-part.tsx';
 import { PageSettings, StandingSettings } from './standing-settings.tsx';
@@ -40,6 +42,8 @@ const CONTROLS: Record<
   dates: DatesField,
   texts: TextsField,
   'imported-files': ImportedFiles,
+  'other-books': OtherBooksField,
+  picture: PictureField,
 };
 
 /** The settings of the chosen section. Each acts at once. */

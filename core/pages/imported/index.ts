@@ -156,7 +156,7 @@ function leastDpi(marks: readonly Mark[]): number | null {
   return least;
 }
 
-function problemsOf(context: Omit<Context, 'items' | 'book' | 'hyphenate'>): ItemProblem[] {
+function problemsOf(context: Omit<Context, 'items' | 'hyphenate'>): ItemProblem[] {
   const { options: chosen, frame, resources, gray } = context;
   const data = dataOf(context);
   const one = data && chosen.files[data.file];

@@ -1,7 +1,9 @@
 import * as v from 'valibot';
+import type { Rect } from '../../print/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
+import { picture } from '../../resources/index.ts';
 import type { Mark } from '../../scene/index.ts';
-import { enumOf, exactObject, text } from '../../schema.ts';
+import { enumOf, exactObject, identifier, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { rule } from '../blocks/pen.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
@@ -33,6 +35,16 @@ const options = exactObject({
     rows: 8,
   }),
   lines: setting(v.boolean(), false, { label: 'Lines to write on below' }),
+  picture: setting(v.union([v.literal(''), identifier]), '', {
+    label: 'Picture',
+    help: 'The name of a picture among the resources; it stands above the text.',
+    control: 'picture',
+  }),
+  pictureSize: setting(integerBetween(15, 60), 32, {
+    label: 'Height of the picture',
+    unit: '%',
+    help: 'Of the page, at most. It is nothing where there is no picture.',
+  }),
 });
 type Options = v.InferOutput<typeof options>;
 
@@ -87,7 +99,13 @@ const said = printedWords({
   },
 });
 
-type Room = Pick<DrawContext<Options, never>, 'options' | 'body' | 'type' | 'faces' | 'frame' | 'language'>;
+/** Between a picture and the text below it, in points. */
+const AFTER_PICTURE = 14;
+
+type Room = Pick<
+  DrawContext<Options, never>,
+  'options' | 'body' | 'type' | 'faces' | 'frame' | 'language' | 'resources'
+>;
 
 /** The text of the page; words in braces are fields of the book. */
 const textOf = (
@@ -100,6 +118,24 @@ const textOf = (
     (_, field: 'title' | 'penName' | 'imprint') => book[field] ?? '',
   );
 
+/** A picture in the middle under the heading, no wider than the text. @returns where what follows begins, besides */
+function pictured(
+  { options: chosen, resources }: Room,
+  id: string,
+  box: Rect,
+  top: number,
+): { marks: Mark[]; bottom: number } {
+  const image = resources.value(picture, id);
+  const most = { width: box.width, height: (box.height * chosen.pictureSize) / 100 };
+  const scale = Math.min(most.width / image.width, most.height / image.height);
+  const [width, height] = [image.width * scale, image.height * scale];
+  const x = box.x + (box.width - width) / 2;
+  return {
+    marks: [{ type: 'image', image, x, y: top, width, height }],
+    bottom: top + height + AFTER_PICTURE,
+  };
+}
+
 function laidOut(context: Room, words: string) {
   const { options: chosen, type, faces, frame, language } = context;
   const body = matterRoom(context);
@@ -109,19 +145,22 @@ function laidOut(context: Room, words: string) {
     { type, faces, heading: chosen.heading || said(language, chosen.what), max: 24 * scale },
     box,
   );
-  const room = { ...box, y: heading.bottom, height: box.y + box.height - heading.bottom };
+  const shown = chosen.picture ? pictured(context, chosen.picture, box, heading.bottom) : null;
+  const begins = shown?.bottom ?? heading.bottom;
+  const room = { ...box, y: begins, height: box.y + box.height - begins };
   const prose = setProse({ type, faces, max: 12 * scale, min: Math.max(8.5, 9 * scale) }, words, room);
-  return { heading, prose, room };
+  return { heading, shown: shown?.marks ?? [], prose, room };
 }
 
 function draw(context: DrawContext<Options, never>): Mark[] {
   const { options: chosen, language, book, frame } = context;
-  const { heading, prose, room } = laidOut(context, textOf(chosen, language, book));
+  const { heading, shown, prose, room } = laidOut(context, textOf(chosen, language, book));
   const { pitch } = frame.grid;
   const top = room.y + (prose.height > 0 ? prose.height + pitch * 0.5 : 0);
   const count = chosen.lines ? Math.max(0, Math.floor((room.y + room.height - top) / pitch + 1e-6)) : 0;
   return [
     ...heading.marks,
+    ...shown,
     ...prose.marks,
     ...Array.from({ length: count }, (_, i) => {
       const y = room.y + room.height - 1 - i * pitch;
@@ -171,6 +210,8 @@ export const textPage = defineKind<Options, never>({
   romanNumbers: true,
   inHouseFaces: () => true,
   options,
+  later: { picture: '', pictureSize: 32 },
+  needs: ({ picture: id }) => (id ? [{ id, type: 'picture', path: 'picture' }] : []),
   units: () => [{}],
   draw,
   inspectUnit(context) {

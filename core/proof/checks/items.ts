@@ -52,6 +52,7 @@ export const items: Check = {
         type,
         language: printedLanguage(book.recipe),
         resources: book.resources,
+        book: book.recipe,
         gray: book.recipe.print.ink === 'black',
         whole: wholeBook(book),
         faces: houseFaces(book.recipe, type),
