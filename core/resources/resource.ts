@@ -15,8 +15,6 @@ export interface ReadingTools {
   pdfReader(): Promise<PdfReader>;
   /** The content is new here: all of it is read, however long that takes. */
   thorough?: true;
-  /** Told how far a thorough reading has come. */
-  onStep?(done: number, of: number): void;
 }
 
 /**

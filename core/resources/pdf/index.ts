@@ -21,7 +21,7 @@ export const pdf = defineType({
       const structure = await structureOf(bytes, MOST_PAGES, tools.thorough ?? false);
       const reader = await tools.pdfReader();
       const file = pdfFile(await reader.open(bytes), reader, hash, structure);
-      if (tools.thorough) await readAll(file, tools.onStep);
+      if (tools.thorough) await readAll(file);
       return { value: file, facts: { pages: file.pages }, bytes: bytes.length };
     } catch (error) {
       if (error instanceof ResourceTrouble) throw error;
@@ -33,14 +33,10 @@ export const pdf = defineType({
 });
 
 /** Reads every page once. @throws ResourceTrouble that names the first that cannot be used */
-async function readAll(
-  file: PdfFile,
-  onStep: ((done: number, of: number) => void) | undefined,
-): Promise<void> {
+async function readAll(file: PdfFile): Promise<void> {
   for (let page = 1; page <= file.pages; page++) {
     await file.open(page);
     const sheet = file.sheet(page);
     if ('trouble' in sheet) throw new ResourceTrouble(`has a page ${page} that ${sheet.trouble}`);
-    onStep?.(page, file.pages);
   }
 }

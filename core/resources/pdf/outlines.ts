@@ -65,3 +65,13 @@ export function outlineOf(steps: ArrayLike<number>, matrix: Matrix): Path {
   }
   return path.done();
 }
+
+/** A path of ours, moved. */
+export function movedPath({ ops, points }: Path, [a, b, c, d, e, f]: Matrix): Path {
+  const out = new Float32Array(points.length);
+  for (let i = 0; i < points.length; i += 2) {
+    out[i] = a * points[i]! + c * points[i + 1]! + e;
+    out[i + 1] = b * points[i]! + d * points[i + 1]! + f;
+  }
+  return { ops, points: out };
+}

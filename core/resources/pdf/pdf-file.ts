@@ -2,7 +2,8 @@ import { LRUCache } from 'lru-cache';
 import type { Drawing, Mark, Matrix, Raster } from '../../scene/index.ts';
 import { ResourceTrouble } from '../resource.ts';
 import { type Glyphs, glyphsOf, type Operators } from './glyphs.ts';
-import { BeyondMarks, interpret } from './interpret.ts';
+import { interpret } from './interpret.ts';
+import { BeyondMarks } from './page-sheet.ts';
 import type { PDFDocumentProxy, PDFPageProxy, PdfReader } from './reader.ts';
 import type { PageStructure } from './structure.ts';
 
