@@ -88,6 +88,8 @@ describe('every page of matter', () => {
       isbn: ['', '978-0-306-40615-7'],
       text: ['', 'For Ada', '# One\n\n- a\n- b\n\nA paragraph of some words that go on for a while.'],
       names: ['', 'First\nSecond'],
+      // With one, it is tried beside its own tests.
+      picture: [''],
     };
     fc.assert(
       fc.property(anyOptions(kind, TEXTS), fc.constantFrom(...TRIMS), anySetting, (options, trim, setting) =>
