@@ -185,6 +185,30 @@ test('a book is begun from a starting point, and an own book is kept as one', as
   await expect(ticket(page, 'Pages')).toContainText('120');
 });
 
+test('pages are seen one by one instead of as spreads, and gone through by keyboard', async ({ page }) => {
+  await emptyBook(page);
+  await addPages(page, 'Hive inspection');
+  const region = page.getByRole('region', { name: 'Spreads' });
+  const top = (number: number) =>
+    region.locator(`button[data-page="${number}"]`).evaluate((button) => button.getBoundingClientRect().top);
+  await expect(region.locator('[data-spread=recto]').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Single pages' }).click();
+  await expect(region.locator('[data-spread=recto]')).toHaveCount(0);
+  // The first page stands at the left, with the second beside it.
+  await expect.poll(async () => (await top(1)) - (await top(2))).toBe(0);
+  await region.locator('button[data-page="1"]').click();
+  // A row further down, and all pages between.
+  await page.keyboard.press('Shift+ArrowDown');
+  const tops = await region
+    .locator('button[data-page]')
+    .evaluateAll((all) => all.map((button) => button.getBoundingClientRect().top));
+  const across = tops.filter((one) => one === tops[0]).length;
+  expect(across).toBeGreaterThan(3);
+  await expect(region.locator('button[data-selected]')).toHaveCount(across + 1);
+  await page.getByRole('button', { name: 'Single pages' }).click();
+  await expect(region.locator('[data-spread=recto]').first()).toBeVisible();
+});
+
 test('texts come from a file, and settings that mean nothing are left out', async ({ page }) => {
   await emptyBook(page);
   await addPages(page, 'Quotations');

@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Minus, Plus } from 'lucide-react';
+import { File, Minus, Plus } from 'lucide-react';
 import {
   type KeyboardEvent,
   useCallback,
@@ -35,8 +36,9 @@ const CAPTION = 34;
 /** Spreads that the server sends along, before it is known how many fit beside each other. */
 const FIRST_SPREADS = FIRST_PAGES.pages / 2;
 
-/** Page 1 stands alone on the right; then left and right together. */
-function spreadsOf(pages: readonly PlannedPage[]): (readonly PlannedPage[])[] {
+/** Page 1 stands alone on the right; then left and right together. Each page by itself where they are seen single. */
+function spreadsOf(pages: readonly PlannedPage[], single: boolean): (readonly PlannedPage[])[] {
+  if (single) return pages.map((page) => [page]);
   const spreads: PlannedPage[][] = [];
   pages.forEach((page) => {
     if (page.number === 1 || page.side === 'verso') spreads.push([page]);
@@ -70,6 +72,10 @@ function inAndAround(
   return { inView: rowsOf(from, to), around };
 }
 
+/** The row in which a page stands. */
+const rowOf = (page: number, { across, single }: { across: number; single: boolean }): number =>
+  Math.floor((single ? page - 1 : Math.floor(page / 2)) / across);
+
 const NONE: ReadonlySet<number> = new Set();
 const group = 'Spreads';
 const PAGE_KEYS: Shortcut[] = [
@@ -95,6 +101,7 @@ export function Spreads({
   const scroller = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState(0);
   const [size, setSize] = useState(1);
+  const [single, setSingle] = useState(false);
   useLayoutEffect(() => {
     const element = scroller.current!;
     // Not left to the observer, which speaks only after the first empty picture.
@@ -107,8 +114,11 @@ export function Spreads({
   const width = SIZES[size]!;
   const bleed = ticket.bleed ? 9 : 0;
   const height = Math.round((width * (ticket.trim.height + 2 * bleed)) / (ticket.trim.width + bleed));
-  const spreads = useMemo(() => spreadsOf(plan.pages), [plan]);
-  const across = Math.max(1, Math.floor((room - GAP) / (2 * width + GAP)));
+  const spreads = useMemo(() => spreadsOf(plan.pages, single), [plan, single]);
+  /** Pages beside each other without a gap, and how wide they are together. */
+  const together = single ? 1 : 2;
+  const wide = together * width;
+  const across = Math.max(1, Math.floor((room - GAP) / (wide + GAP)));
   const rows = Math.ceil(spreads.length / across);
   const virtual = useVirtualizer({
     count: room ? rows : 0,
@@ -145,8 +155,8 @@ export function Spreads({
     anchor === null || page === null || anchor > last || page > last || anchor === page
       ? null
       : [Math.min(anchor, page), Math.max(anchor, page)];
-  const now = useRef({ page, plan, anchor, across });
-  now.current = { page, plan, anchor, across };
+  const now = useRef({ page, plan, anchor, across, single });
+  now.current = { page, plan, anchor, across, single };
   const choosePage = useCallback(
     (number: number, extend: boolean) => {
       const { section } = now.current.plan.pages[number - 1]!;
@@ -160,7 +170,7 @@ export function Spreads({
     (number: number, extend = false) => {
       const to = Math.max(1, Math.min(now.current.plan.pages.length, number));
       choosePage(to, extend);
-      virtual.scrollToIndex(Math.floor(Math.floor(to / 2) / now.current.across), { align: 'auto' });
+      virtual.scrollToIndex(rowOf(to, now.current), { align: 'auto' });
     },
     [choosePage, virtual],
   );
@@ -172,8 +182,8 @@ export function Spreads({
     const steps: Record<string, number> = {
       ArrowRight: at + 1,
       ArrowLeft: at - 1,
-      ArrowDown: at + 2 * across,
-      ArrowUp: at - 2 * across,
+      ArrowDown: at + together * across,
+      ArrowUp: at - together * across,
       Home: 1,
       End: last,
     };
@@ -185,7 +195,7 @@ export function Spreads({
     event.preventDefault();
   };
   const shown = (spread: readonly PlannedPage[]) => (
-    <div key={spread[0]!.number} data-spread={spread[0]!.side} style={{ width: 2 * width }}>
+    <div key={spread[0]!.number} data-spread={single ? 'single' : spread[0]!.side} style={{ width: wide }}>
       {spread.map((planned) => (
         <PageButton
           key={planned.number}
@@ -210,13 +220,12 @@ export function Spreads({
   );
 
   // Choosing a section in the running order brings its first page into view.
-  const toChosen = useRef({ chosen, across, plan });
-  toChosen.current = { chosen, across, plan };
+  const toChosen = useRef({ chosen, across, plan, single });
+  toChosen.current = { chosen, across, plan, single };
   useEffect(() => {
-    const { across: columns, plan: now } = toChosen.current;
+    const { plan: now } = toChosen.current;
     const first = now.runs.find((run) => run.section === chosen && run.role === 'body')?.first;
-    if (first && scroller.current)
-      virtual.scrollToIndex(Math.floor(Math.floor(first / 2) / columns), { align: 'auto' });
+    if (first && scroller.current) virtual.scrollToIndex(rowOf(first, toChosen.current), { align: 'auto' });
   }, [chosen, virtual]);
 
   return (
@@ -228,10 +237,22 @@ export function Spreads({
       }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 4, px: 4, pt: 2 }}>
-        <Typography sx={{ fontWeight: 700 }}>Spreads</Typography>
-        <Typography color="text.secondary">pages 1–{plan.pages.length}</Typography>
+        <Typography sx={{ fontWeight: 700 }}>{single ? 'Pages' : 'Spreads'}</Typography>
+        <Typography color="text.secondary">
+          {single ? `1–${plan.pages.length}` : `pages 1–${plan.pages.length}`}
+        </Typography>
         <DrawingProgress pages={drawn} />
         <Box sx={{ flex: 1 }} />
+        <ToggleButton
+          size="small"
+          value="single"
+          selected={single}
+          aria-label="Single pages"
+          title="Single pages instead of spreads"
+          onChange={() => setSingle(!single)}
+        >
+          <File size={16} />
+        </ToggleButton>
         <FindPages page={page} onPage={goTo} onFound={setFound} />
         <Button
           size="small"
@@ -264,7 +285,7 @@ export function Spreads({
             <div
               data-flow
               style={{
-                gridTemplateColumns: `repeat(auto-fill, ${2 * width}px)`,
+                gridTemplateColumns: `repeat(auto-fill, ${wide}px)`,
                 gridAutoRows: height + CAPTION,
               }}
             >

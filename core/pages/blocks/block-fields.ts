@@ -35,6 +35,7 @@ const LABELS: Readonly<Record<string, string>> = {
   strong: 'Heavier line after rows',
   foot: 'Last row',
   half: 'Half hours',
+  twelve: 'Hours counted to twelve',
   across: 'Along the bottom',
   up: 'Along the side',
   aside: 'Words at the right',

@@ -101,6 +101,7 @@ export const planner = defineKind<PlannerOptions, never>({
   defaultCount: 1,
   numbered: true,
   inHouseFaces: () => true,
+  later: { clock: '24' },
   prepare: async ({ holidays, moon }) => {
     await Promise.all([loadFlexbox(), holidays === 'none' ? null : loadHolidays(), moon ? loadMoon() : null]);
   },

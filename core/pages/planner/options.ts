@@ -158,6 +158,12 @@ export const options = exactObject({
     when: { view: ['week-times', 'day'] },
     group: GROUP.shown,
   }),
+  clock: setting(enumOf(['24', '12']), '24', {
+    label: 'Hours',
+    values: { 24: '13, 14, 15', 12: '1, 2, 3' },
+    when: { view: ['week-times', 'day'] },
+    group: GROUP.shown,
+  }),
   goals: setting(integerBetween(0, 8), 0, {
     label: 'Lines for goals',
     when: { view: WEEKS },

@@ -7,6 +7,7 @@ import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../../flexbox/index.ts';
 import { proofBook } from '../../proof/index.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
+import { hourOf } from '../blocks/kinds/days.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import { type PlannerOptions, VIEWS, type ViewId } from './options.ts';
 import { sequence } from './sequence.ts';
@@ -264,6 +265,23 @@ describe('any planner', () => {
       );
       expect(found).toEqual([]);
     }
+  });
+});
+
+describe('the hours of a planner', () => {
+  it.each(['day', 'week-times'])('%s counts them to twenty-four, or to twelve', (view) => {
+    const hoursOn = (clock: string) =>
+      textsOn(planned({ view, clock, hoursFrom: 10, hoursTo: 14, ...JULY }), 2).join(' ');
+    expect(hoursOn('24')).toMatch(/\b10\b.*\b11\b.*\b12\b.*\b13\b.*\b14\b/);
+    expect(hoursOn('12')).toMatch(/\b10\b.*\b11\b.*\b12\b.*\b1\b.*\b2\b/);
+    expect(hoursOn('12')).not.toMatch(/\b1[34]\b/);
+  });
+
+  it('are those of a clock, midnight and noon as twelve', () => {
+    const day = Array.from({ length: 24 }, (_, hour) => hourOf(hour, true));
+    expect(day.slice(0, 13)).toEqual(['12', '1', '2', '3', '4', '5', '6', '7', '8', '9', '10', '11', '12']);
+    expect(day.slice(13)).toEqual(day.slice(1, 12));
+    expect(hourOf(23, false)).toBe('23');
   });
 });
 

@@ -99,6 +99,10 @@ export const days = defineBlock({
   },
 });
 
+/** An hour of the day as a clock of 24 or of 12 hours has it. */
+export const hourOf = (hour: number, twelve: boolean): string =>
+  String(twelve ? ((hour + 11) % 12) + 1 : hour);
+
 /** The hours of a day with lines beside them, the halves dotted. */
 export const hours = defineBlock({
   type: 'hours',
@@ -108,6 +112,8 @@ export const hours = defineBlock({
     from: v.optional(integerBetween(0, 23), 7),
     to: v.optional(integerBetween(1, 24), 21),
     half: v.optional(v.boolean(), true),
+    /** Counted to twelve, and from one again. */
+    twelve: v.optional(v.boolean(), false),
   },
   least: ({ title: said, from, to }) => (said ? TITLE : 0) + 2 * (Math.max(from, to) - from + 1),
   step: () => 1,
@@ -124,7 +130,7 @@ export const hours = defineBlock({
         const y = top + i * height;
         return [
           rule([rect.x, y], [right, y], 0.75, 0.4),
-          ...words(pen, String(block.from + i), {
+          ...words(pen, hourOf(block.from + i, block.twelve), {
             x: rect.x + size(pen, 7),
             y: y + own.text * 1.05,
             align: 'right',

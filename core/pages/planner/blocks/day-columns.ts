@@ -1,5 +1,6 @@
 import type { Rect } from '../../../print/index.ts';
 import { buildPath, type Mark } from '../../../scene/index.ts';
+import { hourOf } from '../../blocks/kinds/days.ts';
 import {
   boxed,
   label,
@@ -20,6 +21,8 @@ interface DayColumns {
   days: readonly (ShownDay | { notes: string })[];
   /** The hours beside the first column, each with its lines; lines to write on where there are none. */
   hours: readonly [from: number, to: number] | null;
+  /** The hours are counted to twelve. */
+  twelve: boolean;
   /** Whether there is room for what is on the days. */
   texts: boolean;
 }
@@ -74,7 +77,7 @@ export const dayColumns = plannerBlock<DayColumns>('day-columns', {
         const y = top + i * row;
         marks.push(
           ...(i ? [rule([first, y], [right, y], 0.75, 0.45)] : []),
-          ...words(pen, String(from + i), {
+          ...words(pen, hourOf(from + i, block.twelve), {
             x: first - size(pen, 1.2),
             y: y + own.text * 0.9,
             align: 'right',

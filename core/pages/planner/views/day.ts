@@ -35,6 +35,7 @@ export const day: View = (shown, context) => {
         from: options.hoursFrom,
         to: Math.max(options.hoursTo, options.hoursFrom + 1),
         half: true,
+        twelve: options.clock === '12',
         width: 1.3,
       }),
       stack(

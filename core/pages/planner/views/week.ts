@@ -108,12 +108,13 @@ const beside =
     const hours = times
       ? ([options.hoursFrom, Math.max(options.hoursTo, options.hoursFrom + 1)] as const)
       : null;
+    const twelve = options.clock === '12';
     const notes = times ? [] : [{ notes: say('notes') }];
     const texts = days.some((day) => day.texts.length > 0);
     if (part === 'left')
       return [
         weekHead(shown, context, part),
-        dayColumns({ days: [...notes, ...days.slice(0, 3)], hours, texts }, { weight: 6 }),
+        dayColumns({ days: [...notes, ...days.slice(0, 3)], hours, twelve, texts }, { weight: 6 }),
         ...(options.goals
           ? [lines(say('goals'), { before: 'number', lines: options.goals, most: options.goals, weight: 0 })]
           : [lines(say('thisWeek'), { before: 'box', lines: 3, most: 4, weight: 0, rank: 1 })]),
@@ -121,14 +122,14 @@ const beside =
     if (part === 'right')
       return [
         weekHead(shown, context, part),
-        dayColumns({ days: days.slice(3), hours, texts }, { weight: 6 }),
+        dayColumns({ days: days.slice(3), hours, twelve, texts }, { weight: 6 }),
         ...(options.habits
           ? [weekHabits({ title: say('habits'), days, count: options.habits }, { weight: 0 })]
           : [lines(say('nextWeek'), { lines: 3, most: 4, weight: 0, rank: 1 })]),
       ];
     return [
       weekHead(shown, context, part),
-      dayColumns({ days, hours, texts }, { weight: 6 }),
+      dayColumns({ days, hours, twelve, texts }, { weight: 6 }),
       ...foot(shown, context, true),
     ];
   };
