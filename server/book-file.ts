@@ -99,7 +99,7 @@ async function keepBook(
     const path = files.get(hash);
     if (!path) continue;
     try {
-      await keepFile(workspaceId, { type, name, rights }, path, hash);
+      await keepFile(workspaceId, { type, name, rights }, path, { expected: hash });
     } catch (error) {
       if (!(error instanceof ResourceTrouble)) throw error;
       problems.push(`${resourceType(type).name} “${name}” ${error.message}`);

@@ -1,22 +1,55 @@
 import type { Rights } from '#core/resources/index.ts';
 import type { KeptResource } from '#server/resources/resources.ts';
 
-/** Sends a content to the workspace's resources. @returns what is kept of it, one or more, or why nothing is */
+/** Lines of JSON, of which the last is the answer. */
+export const LINES = 'application/x-ndjson';
+
+type Answer = { kept: KeptResource[] } | { problem: string };
+
+/**
+ * Sends a content to the workspace's resources.
+ * @param onPages told how many pages of it were read, of how many
+ * @returns what is kept of it, one or more, or why nothing is
+ */
 export async function uploadResource(
   type: string,
   name: string,
   content: Uint8Array | File,
   rights: Rights = {},
-): Promise<{ kept: KeptResource[] } | { problem: string }> {
+  onPages?: (read: number, of: number) => void,
+): Promise<Answer> {
   const away = { problem: 'It could not be saved: the server cannot be reached. Try again.' };
   try {
     const response = await fetch(`/resources?${new URLSearchParams({ type, name, ...rights })}`, {
       method: 'POST',
-      headers: { 'content-type': 'application/octet-stream' },
+      headers: { 'content-type': 'application/octet-stream', ...(onPages ? { accept: LINES } : {}) },
       body: content as BodyInit,
     });
-    return response.redirected ? away : await response.json();
+    if (response.redirected) return away;
+    return onPages && response.headers.get('content-type') === LINES
+      ? ((await lastLine(response, onPages)) ?? away)
+      : await response.json();
   } catch {
     return away;
+  }
+}
+
+async function lastLine(
+  response: Response,
+  onPages: (read: number, of: number) => void,
+): Promise<Answer | null> {
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  let answer: Answer | null = null;
+  for (;;) {
+    const { done, value = '' } = await reader.read();
+    const lines = (rest + value).split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines) {
+      const said = JSON.parse(line) as Answer | { read: number; of: number };
+      if ('read' in said) onPages(said.read, said.of);
+      else answer = said;
+    }
+    if (done) return answer;
   }
 }

@@ -15,6 +15,8 @@ export interface ReadingTools {
   pdfReader(): Promise<PdfReader>;
   /** The content is new here: all of it is read, however long that takes. */
   thorough?: true;
+  /** Told how far a thorough reading of something with pages has come. */
+  onPage?(read: number, of: number): void;
 }
 
 /**

@@ -2,6 +2,7 @@ import { createWriteStream } from 'node:fs';
 import { mkdir, mkdtemp, rm } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { pipeline } from 'node:stream/promises';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { Piscina } from 'piscina';
 import type { Recipe } from '#core/book/recipe.ts';
@@ -10,7 +11,7 @@ import { db } from '../db/client.ts';
 import { resource } from '../db/schema.ts';
 import { settings } from '../settings.ts';
 import { contentOf, fileStore, whenStoreIsThere } from '../store/index.ts';
-import type { InspectTask } from './inspect-thread.ts';
+import type { InspectTask, PagesRead } from './inspect-thread.ts';
 import { PREPARE } from './prepare.ts';
 
 /** Time and memory that reading an upload may take. */
@@ -33,11 +34,14 @@ function inspector(): Piscina {
 }
 
 /** Has something read in the thread. @throws ResourceTrouble where the content is to blame */
-async function inThread<Answer extends object>(task: InspectTask): Promise<Answer> {
+async function inThread<Answer extends object>(
+  task: InspectTask,
+  transferList: MessagePort[] = [],
+): Promise<Answer> {
   const signal = AbortSignal.timeout(INSPECT_SECONDS * 1000);
   let answer: Answer | { trouble: string };
   try {
-    answer = await inspector().run(task, { signal });
+    answer = await inspector().run(task, { signal, transferList });
   } catch (error) {
     // A thread that ran out of memory or time is gone, and the next upload has a new one.
     if (signal.aborted)
@@ -47,6 +51,21 @@ async function inThread<Answer extends object>(task: InspectTask): Promise<Answe
   }
   if ('trouble' in answer) throw new ResourceTrouble(answer.trouble);
   return answer;
+}
+
+/** What a content says of itself. */
+async function inspected(
+  task: InspectTask & { ask: 'inspect' },
+  onPages: ((pages: PagesRead) => void) | undefined,
+): Promise<{ facts: unknown }> {
+  if (!onPages) return inThread(task);
+  const { port1, port2 } = new MessageChannel();
+  port1.on('message', onPages);
+  try {
+    return await inThread({ ...task, progress: port2 }, [port2]);
+  } finally {
+    port1.close();
+  }
 }
 
 /** A resource of a workspace, as its books may name it. */
@@ -105,6 +124,7 @@ export async function keepUpload(
   workspaceId: string,
   upload: Upload,
   content: AsyncIterable<Uint8Array> | Iterable<Uint8Array>,
+  onPages?: (pages: PagesRead) => void,
 ): Promise<KeptResource[]> {
   const { type } = upload;
   const { mostBytes } = resourceType(type);
@@ -123,7 +143,7 @@ export async function keepUpload(
       },
       createWriteStream(path),
     );
-    if (!Object.hasOwn(PREPARE, type)) return [await keepFile(workspaceId, upload, path)];
+    if (!Object.hasOwn(PREPARE, type)) return [await keepFile(workspaceId, upload, path, { onPages })];
     const task = { ask: 'prepare', path, type, name: upload.name, folder } as const;
     const { prepared } = await inThread<{ prepared: { name: string; path: string }[] }>(task);
     const kept: KeptResource[] = [];
@@ -144,12 +164,13 @@ export async function keepResource(...given: Parameters<typeof keepUpload>): Pro
 /**
  * As keepResource, of a finished local file.
  * @param expected the hash that its content was named by
+ * @param onPages told how far something with pages was read
  */
 export async function keepFile(
   workspaceId: string,
   { type: typeId, name, rights = {} }: Upload,
   path: string,
-  expected?: string,
+  { expected, onPages }: { expected?: string; onPages?: ((pages: PagesRead) => void) | undefined } = {},
 ): Promise<KeptResource> {
   const { mostBytes } = resourceType(typeId);
   const content = await contentOf(path);
@@ -157,7 +178,7 @@ export async function keepFile(
   if (expected !== undefined && hash !== expected)
     throw new ResourceTrouble('is not what the recipe names: its content was changed or is cut off.');
   if (content.size > mostBytes) throw tooLong(mostBytes);
-  const { facts } = await inThread<{ facts: unknown }>({ ask: 'inspect', path, type: typeId, hash });
+  const { facts } = await inspected({ ask: 'inspect', path, type: typeId, hash }, onPages);
   await whenStoreIsThere(() => fileStore().take(path, content));
   const row = { type: typeId, hash, name, size: content.size, facts, rights };
   await db()

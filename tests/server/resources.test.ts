@@ -226,11 +226,21 @@ describe('an upload', () => {
     nothingAside();
   });
 
-  it('of a PDF says how many pages it has, after each of them was read', async () => {
+  it('of a PDF says how many pages it has, and how far each of them was read meanwhile', async () => {
     const bytes = await plainPdf(12);
-    expect(await keepResource(own, { type: 'pdf', name: 'Almanac' }, chunksOf(bytes))).toMatchObject({
-      facts: { pages: 12 },
-    });
+    const told: number[] = [];
+    const [kept] = await keepUpload(
+      own,
+      { type: 'pdf', name: 'Almanac' },
+      chunksOf(bytes),
+      ({ read, of }) => {
+        expect(of).toBe(12);
+        told.push(read);
+      },
+    );
+    expect(kept).toMatchObject({ facts: { pages: 12 } });
+    expect(told.length).toBeGreaterThan(0);
+    expect(told).toEqual(told.map((_, i) => i + 1));
   });
 
   it('of a picture says its size', async () => {

@@ -50,8 +50,9 @@ export const withFilesAlone = (recipe: Recipe, section: string, files: readonly 
 export interface BringingIn {
   done: number;
   of: number;
-  /** The one that is on its way. */
+  /** The one that is on its way, and how many of its pages were read. */
   name: string;
+  pages: { read: number; of: number } | null;
 }
 
 const inOrder = new Intl.Collator('en', { numeric: true });
@@ -78,14 +79,17 @@ export function useBringIn(section: string) {
     };
     for (const [done, file] of sorted.entries()) {
       if (canceled.current) break;
-      setUnderWay({ done, of: sorted.length, name: file.name });
+      const told = { done, of: sorted.length, name: file.name };
+      setUnderWay({ ...told, pages: null });
       const type = TYPES[file.name.split('.').at(-1)?.toLowerCase() ?? ''];
       if (!type) {
         wrong.push(`${file.name} is none of PDF, PNG, JPEG, WebP, TIFF and SVG.`);
         continue;
       }
       const name = file.name.replace(/\.[^.]+$/, '').slice(0, MOST_NAME) || file.name;
-      const answer = await uploadResource(type, name, file);
+      const answer = await uploadResource(type, name, file, {}, (read, of) =>
+        setUnderWay({ ...told, pages: { read, of } }),
+      );
       if ('problem' in answer) wrong.push(answer.problem);
       else waiting.push(...answer.kept);
       if (waiting.length >= AT_ONCE) put();

@@ -12,7 +12,7 @@ import type { Section } from '#core/book/sections.ts';
 import { type ImportedFile, listOf, pagesIn } from '#core/pages/imported/index.ts';
 import { type NamedResource, pdf } from '#core/resources/index.ts';
 import { useBook } from '../store.ts';
-import { filesOf, TAKEN, useBringIn, withFilesAlone } from './bring-in.ts';
+import { type BringingIn, filesOf, TAKEN, useBringIn, withFilesAlone } from './bring-in.ts';
 import { FileSheet } from './file-sheet.tsx';
 import { PickPages } from './pick-pages.tsx';
 
@@ -20,6 +20,10 @@ import { PickPages } from './pick-pages.tsx';
 const ROW = 64;
 const SHEET = { width: 40, height: 52 };
 const MOST_HEIGHT = 5.5 * ROW;
+
+/** How much has come, of 100. */
+const shareOf = ({ done, of, pages }: BringingIn): number =>
+  (100 * (done + (pages ? pages.read / pages.of : 0))) / of;
 
 const idOf = (file: ImportedFile): string => (file.pdf ?? file.picture ?? file.artwork)!;
 const pagesOf = ({ type, facts }: NamedResource): number =>
@@ -83,13 +87,14 @@ export function ImportedFiles({ section }: { section: Section }) {
           <Typography variant="body2" noWrap>
             {underWay.of > 1 ? `${underWay.done + 1} of ${underWay.of}: ` : ''}
             {underWay.name}
+            {underWay.pages ? `, page ${underWay.pages.read} of ${underWay.pages.of}` : ''}
           </Typography>
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
             <LinearProgress
               aria-label="Bringing in files"
               sx={{ flex: 1 }}
-              {...(underWay.of > 1
-                ? { variant: 'determinate', value: (100 * underWay.done) / underWay.of }
+              {...(underWay.of > 1 || underWay.pages
+                ? { variant: 'determinate', value: shareOf(underWay) }
                 : {})}
             />
             {underWay.of > 1 && (

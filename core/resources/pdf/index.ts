@@ -1,5 +1,5 @@
 import { exactObject, integerBetween } from '../../schema.ts';
-import { defineType, MOST_BYTES, ResourceTrouble } from '../resource.ts';
+import { defineType, MOST_BYTES, type ReadingTools, ResourceTrouble } from '../resource.ts';
 import { type PdfFile, pdfFile } from './pdf-file.ts';
 
 export type { PdfSheet } from './pdf-file.ts';
@@ -21,7 +21,7 @@ export const pdf = defineType({
       const structure = await structureOf(bytes, MOST_PAGES, tools.thorough ?? false);
       const reader = await tools.pdfReader();
       const file = pdfFile(await reader.open(bytes), reader, hash, structure);
-      if (tools.thorough) await readAll(file);
+      if (tools.thorough) await readAll(file, tools.onPage);
       return { value: file, facts: { pages: file.pages }, bytes: bytes.length };
     } catch (error) {
       if (error instanceof ResourceTrouble) throw error;
@@ -33,10 +33,11 @@ export const pdf = defineType({
 });
 
 /** Reads every page once. @throws ResourceTrouble that names the first that cannot be used */
-async function readAll(file: PdfFile): Promise<void> {
+async function readAll(file: PdfFile, onPage: ReadingTools['onPage']): Promise<void> {
   for (let page = 1; page <= file.pages; page++) {
     await file.open(page);
     const sheet = file.sheet(page);
     if ('trouble' in sheet) throw new ResourceTrouble(`has a page ${page} that ${sheet.trouble}`);
+    onPage?.(page, file.pages);
   }
 }
