@@ -11,6 +11,9 @@ export interface PagesRead {
   of: number;
 }
 
+/** Nobody sees more of it. */
+const TELL_MS = 100;
+
 /** What the thread is asked: each answers with a trouble where the content is to blame. */
 export type InspectTask =
   | { ask: 'inspect'; path: string; type: string; hash: string; progress?: MessagePort | undefined }
@@ -18,10 +21,15 @@ export type InspectTask =
 
 /** What a content says of itself, read once as a book would. */
 async function inspect({ path, type, hash, progress }: InspectTask & { ask: 'inspect' }) {
+  let told = 0;
   const tools: ReadingTools = {
     ...NODE_TOOLS,
     thorough: true,
-    onPage: (read, of) => progress?.postMessage({ read, of } satisfies PagesRead),
+    onPage(read, of) {
+      if (!progress || (read < of && Date.now() - told < TELL_MS)) return;
+      told = Date.now();
+      progress.postMessage({ read, of } satisfies PagesRead);
+    },
   };
   const { facts } = await resourceType(type).read(await readFile(path), tools, hash);
   return { facts };

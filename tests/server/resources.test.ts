@@ -240,7 +240,8 @@ describe('an upload', () => {
     );
     expect(kept).toMatchObject({ facts: { pages: 12 } });
     expect(told.length).toBeGreaterThan(0);
-    expect(told).toEqual(told.map((_, i) => i + 1));
+    expect(told).toEqual([...told].sort((a, b) => a - b));
+    expect(told.at(-1)).toBeLessThanOrEqual(12);
   });
 
   it('of a picture says its size', async () => {
