@@ -43,6 +43,8 @@ export interface PdfFile {
 const KEPT = 16;
 /** Of a page taken as a picture, in dots an inch: what printing services ask of pictures. */
 const PICTURE_DPI = 300;
+/** Pixels of such a picture: two pages of 12 × 18 in beside each other; a larger page has fewer dots an inch. */
+const MOST_PICTURE = 40_000_000;
 /** Steps that a page may have; one of letters and lines has some thousands. */
 const MOST_STEPS = 1_000_000;
 /** Of a side, in points: the largest that a PDF page may have (ISO 32000-1, annex C). */
@@ -168,7 +170,7 @@ async function sheetOf(
     if (!(error instanceof BeyondMarks)) throw error;
     const image: Raster = {
       id: `${hash} ${page.pageNumber} whole`,
-      ...(await reader.picture(page, PICTURE_DPI / 72)),
+      ...(await reader.picture(page, Math.min(PICTURE_DPI / 72, Math.sqrt(MOST_PICTURE / (width * height))))),
     };
     const marks: Mark[] = [{ type: 'image', image, x: 0, y: 0, width, height }];
     const colored = image.channels === 3;

@@ -175,6 +175,17 @@ describe('a PDF page', () => {
     expect(image).toMatchObject({ x: 0, y: 0, width: 200, height: 300 });
   });
 
+  it('that is too large for a picture of so many dots has fewer', async () => {
+    const sheet = await sheetOf(
+      rawPdf('/G gs 0 0 900 900 re f', {
+        page: '/MediaBox[0 0 7200 7200]/Resources<</ExtGState<</G<</BM/Multiply>>>>>>',
+      }),
+    );
+    const [image] = sheet.drawing.marks as [ImageMark];
+    expect(image.image.width * image.image.height).toBeLessThanOrEqual(40_100_000);
+    expect(image).toMatchObject({ width: 7200, height: 7200 });
+  });
+
   it('is the same marks whoever opens it, and however often', async () => {
     const bytes = await kitPdf((file) => {
       file.font(LORA).text('Once and again', 72, 72);
@@ -197,6 +208,9 @@ describe('a hostile PDF', () => {
     const bomb = deflateSync(Buffer.alloc(300 * 1024 * 1024, ' '));
     expect(bomb.length).toBeLessThan(400_000);
     expect(await thorough(rawPdf(bomb, { filter: '/Filter/FlateDecode' }))).toMatch(/unpacks to far more/);
+    // The list of its objects is unpacked by whoever opens it: that it is a bomb must be known before.
+    const list = rawStream('/Type/ObjStm/N 1/First 4/Filter/FlateDecode', bomb);
+    expect(await thorough(rawPdf('', { objects: [list] }))).toMatch(/unpacks to far more/);
     const twice = rawPdf(deflateSync(deflateSync(Buffer.from('0 0 9 9 re f'))), {
       filter: '/Filter[/FlateDecode/FlateDecode]',
     });

@@ -10,7 +10,7 @@ import {
   PDFRawStream,
 } from '@cantoo/pdf-lib';
 import { MOST_PIXELS, ResourceTrouble } from '../resource.ts';
-import { checkUnpacked } from './unpacked.ts';
+import { checkUnpacked, packedParts } from './unpacked.ts';
 
 /** What a file says of a page before it is drawn. */
 export interface PageStructure {
@@ -34,6 +34,8 @@ export async function structureOf(
   mostPages: number,
   thorough: boolean,
 ): Promise<PageStructure[]> {
+  // Before it is opened, and what is locked against changes once more when its parts can be read.
+  if (thorough) checkUnpacked(packedParts(bytes));
   const file = await opened(bytes);
   const pages = file.getPageCount();
   if (pages < 1 || pages > mostPages)

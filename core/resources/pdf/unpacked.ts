@@ -3,13 +3,52 @@ import { ResourceTrouble } from '../resource.ts';
 
 /** What one part of a file may unpack to, and all of them together, in bytes. */
 const MOST_OF_PART = 256 * 1024 * 1024;
-const MOST_OF_ALL = 1024 * 1024 * 1024;
+const MOST_OF_ALL = 2 * 1024 * 1024 * 1024;
 /** Packed in the old way, a byte may stand for a thousand: such parts are short. */
 const MOST_OLD = 1024 * 1024;
 const CHUNK = 64 * 1024;
 
 const tooMuch = (): ResourceTrouble =>
   new ResourceTrouble('unpacks to far more than it is. Save it again, with smaller pictures.');
+
+const ascii = (text: string) => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
+const STREAM = ascii('stream');
+const END_STREAM = ascii('endstream');
+const OBJECT = 'obj';
+/** A part says how it is packed just before it begins, in bytes. */
+const MOST_SAID = 4096;
+
+/** Where some bytes stand next; -1 where they do not. */
+function placeOf(wanted: Uint8Array, bytes: Uint8Array, from: number): number {
+  const [first] = wanted;
+  for (let at = bytes.indexOf(first!, from); at >= 0; at = bytes.indexOf(first!, at + 1)) {
+    let same = 1;
+    while (same < wanted.length && bytes[at + same] === wanted[same]) same++;
+    if (same === wanted.length) return at;
+  }
+  return -1;
+}
+
+/**
+ * The packed parts of a file as it came, found without reading it: whatever reads a file unpacks some of them at once, such as
+ * the lists of its objects (ISO 32000-1 §7.3.8 and §7.5.7).
+ */
+export function* packedParts(bytes: Uint8Array): Generator<PackedPart> {
+  const latin = new TextDecoder('latin1');
+  for (let at = placeOf(STREAM, bytes, 0); at >= 0; ) {
+    const before = latin.decode(bytes.subarray(Math.max(0, at - MOST_SAID), at));
+    const said = before.slice(before.lastIndexOf(OBJECT) + 1);
+    let begin = at + STREAM.length;
+    if (bytes[begin] === 13) begin++;
+    if (bytes[begin] === 10) begin++;
+    const end = placeOf(END_STREAM, bytes, begin);
+    const [, one, several] = /\/Filter\s*(?:\/(\w+)|\[([^\]]*)\])/.exec(said) ?? [];
+    const filters = one ? [one] : (several?.match(/\w+/g) ?? []);
+    if (filters.length) yield { filters, bytes: bytes.subarray(begin, end < 0 ? bytes.length : end) };
+    if (end < 0) return;
+    at = placeOf(STREAM, bytes, end + END_STREAM.length);
+  }
+}
 
 /** A part of a PDF: how it is packed, outermost first, and its bytes. */
 export interface PackedPart {
