@@ -109,9 +109,10 @@ export async function benchBrowser(base) {
   });
   const others = [];
   await page.goto(`${base}/books`);
-  const books = await page
-    .locator('a[href^="/books/"]')
-    .evaluateAll((links) => [...new Set(links.map(({ pathname }) => pathname.split('/')[2]))]);
+  const books = await page.locator('a[href^="/books/"]').evaluateAll((links) => [
+    // Of books alone: other pages lie there too.
+    ...new Set(links.flatMap(({ pathname }) => /^\/books\/(\w+)(?:\/|$)/.exec(pathname)?.[1] ?? [])),
+  ]);
   for (const book of books.filter((id) => !address.includes(id))) {
     await page.goto('about:blank');
     await page.waitForTimeout(REST_MS);
