@@ -25,9 +25,9 @@ export function DrawingProgress({ pages }: { pages: PageDrawer }) {
       <LinearProgress
         {...(of > 1 ? { variant: 'determinate', value: (100 * done) / of } : {})}
         aria-label="Pages in view that are drawn"
-        sx={{ width: of > 1 ? 140 : 60 }}
+        sx={{ width: of > 1 ? 100 : 60 }}
       />
-      <span>{of > 1 ? `${done} of ${of} drawn` : 'Drawing…'}</span>
+      <span style={{ whiteSpace: 'nowrap' }}>{of > 1 ? `${done} of ${of} drawn` : 'Drawing…'}</span>
     </>
   );
 }

@@ -1,5 +1,5 @@
 import pdfWorkerUrl from 'pdfjs-dist/build/pdf.worker.min.mjs?url';
-import { OPENED_SO, type PdfReader, rasterOfPaper } from '#core/resources/pdf/reader.ts';
+import { drawnOnPaper, OPENED_SO, type PdfReader } from '#core/resources/pdf/reader.ts';
 
 /** What fonts and pictures of a file may need of pdf.js, by folder and name, as addresses. */
 const DATA = import.meta.glob<string>(
@@ -82,18 +82,11 @@ async function begin(): Promise<PdfReader> {
         standardFontDataUrl: '/standard_fonts/',
         wasmUrl: '/wasm/',
       } as never).promise,
-    async picture(page, scale) {
-      const viewport = page.getViewport({ scale });
-      const [width, height] = [Math.ceil(viewport.width), Math.ceil(viewport.height)];
-      const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;
-      await page.render({
-        canvas: null,
-        canvasContext: context as never,
-        viewport,
-        background: '#ffffff',
-        annotationMode: 0,
-      }).promise;
-      return rasterOfPaper(context.getImageData(0, 0, width, height).data, width, height);
-    },
+    picture: (page, scale) =>
+      drawnOnPaper(
+        page,
+        scale,
+        (width, height) => new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!,
+      ),
   };
 }

@@ -193,6 +193,9 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
       return listChange('word', words[0].words, words[1].words);
     }
     const field = fields.get(key);
+    // What holds parts is not written out: that it is another is all there is to say.
+    if (typeof a === 'object' && typeof b === 'object')
+      return same(a, b) ? [] : [`${lower(field?.label ?? key)} changed`];
     return change(lower(field?.label ?? key), a, b, (value) => shownOption(field, value));
   });
   const item = kind.itemName ?? 'item';
@@ -210,6 +213,7 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
     ...change('backs', was.backs, now.backs, number),
     ...change('times in a round', was.times ?? 1, now.times ?? 1, number),
     ...standingChanges(was, now),
+    ...change('standing page', was.standingPage !== undefined, now.standingPage !== undefined),
     ...options,
     ...perItem('rolls', (n) => `${item} ${n} re-rolled`),
     ...perItem(

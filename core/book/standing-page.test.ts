@@ -3,6 +3,7 @@ import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { fingerprintsOf } from '../export/fingerprints.ts';
 import { recipeOf } from './book.sample.ts';
+import { changesBetween } from './changes.ts';
 import { gallery, galleryBook } from './gallery.ts';
 import {
   addStandingPage,
@@ -123,6 +124,16 @@ describe('a standing page', () => {
     const changed = fingerprintsOf(bookFrom(withStandingPage(linked, page)));
     expect(changed.interior).not.toBe(interior);
     expect(changed.cover).toBe(cover);
+  });
+
+  it('is told by the history, and so is a list of files that is another', () => {
+    const files = (letter: string) => [
+      { id: 'own', kind: 'imported', options: { files: [{ picture: letter }] } },
+    ];
+    const all = { a: photo('a'), b: photo('b') };
+    expect(changesBetween(book(files('a'), all), book(files('b'), all)).join()).toMatch(/pages changed$/);
+    const linked = book([{ ...about('Old.'), standingPage: 'standing' }]);
+    expect(changesBetween(book([about('Old.')]), linked).join()).toMatch(/standing page off → on$/);
   });
 
   it('is offered first, drawn with what it needs, and added with its name', () => {

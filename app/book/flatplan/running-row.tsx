@@ -92,7 +92,7 @@ export function Row({
             <Box component="span" sx={{ fontWeight: 500 }}>
               {nameOf(section)}
             </Box>
-            <Typography variant="caption" component="span">
+            <Typography variant="caption" component="span" sx={{ flex: 'none' }}>
               {count} pp
             </Typography>
           </Box>

@@ -238,7 +238,7 @@ export function Spreads({
     >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 4, px: 4, pt: 2 }}>
         <Typography sx={{ fontWeight: 700 }}>{single ? 'Pages' : 'Spreads'}</Typography>
-        <Typography color="text.secondary">
+        <Typography color="text.secondary" noWrap sx={{ flex: 'none' }}>
           {single ? `1–${plan.pages.length}` : `pages 1–${plan.pages.length}`}
         </Typography>
         <DrawingProgress pages={drawn} />

@@ -207,8 +207,9 @@ describe('own pages', () => {
       { files: [{ pdf: 'red' }, { pdf: 'blended' }, { picture: 'small' }], place: 'trim' },
     );
     const said = (await saidOf(book)).join('\n');
+    // It says which page is meant, as every finding of a page does.
+    expect(said).toMatch(/^Page 1: Courier is not in the PDF/m);
     expect(said).toMatch(/its colors print as grays/);
-    expect(said).toMatch(/Courier is not in the PDF/);
     expect(said).toMatch(/it has blending on it, and prints as a picture of 300 dots an inch/);
     expect(said).toMatch(/a picture prints at 100 dots an inch; 300 look sharp/);
     expect(said).toMatch(/it is 2 × 1 in, and leaves strips of the page empty/);

@@ -43,20 +43,25 @@ export const items: Check = {
         };
         return kind.inspect?.(filledItem(book, section, item), placed, options) ?? [];
       }),
-      ...(kind.inspectUnit?.({
-        unit: page.unit!,
-        part: page.part,
-        frame: frameOf(book, page),
-        body: bodyOf(book, page),
-        options,
-        type,
-        language: printedLanguage(book.recipe),
-        resources: book.resources,
-        book: book.recipe,
-        gray: book.recipe.print.ink === 'black',
-        whole: wholeBook(book),
-        faces: houseFaces(book.recipe, type),
-      }) ?? []),
+      ...(
+        kind.inspectUnit?.({
+          unit: page.unit!,
+          part: page.part,
+          frame: frameOf(book, page),
+          body: bodyOf(book, page),
+          options,
+          type,
+          language: printedLanguage(book.recipe),
+          resources: book.resources,
+          book: book.recipe,
+          gray: book.recipe.print.ink === 'black',
+          whole: wholeBook(book),
+          faces: houseFaces(book.recipe, type),
+        }) ?? []
+      ).map(({ severity, message }) => ({
+        severity,
+        message: `Page ${page.number}: ${message}`,
+      })),
     ].map((problem) => finding(problem, page.number, section.id));
   },
 

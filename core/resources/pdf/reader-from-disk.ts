@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import { OPENED_SO, type PdfReader, rasterOfPaper } from './reader.ts';
+import { drawnOnPaper, OPENED_SO, type PdfReader } from './reader.ts';
 
 const folder = dirname(createRequire(import.meta.url).resolve('pdfjs-dist/package.json'));
 const data = (name: string) => `${join(folder, name)}/`;
@@ -28,22 +28,7 @@ async function begin(): Promise<PdfReader> {
       }).promise,
     async picture(page, scale) {
       const { createCanvas } = await import('@napi-rs/canvas');
-      const viewport = page.getViewport({ scale });
-      const [width, height] = [Math.ceil(viewport.width), Math.ceil(viewport.height)];
-      const canvas = createCanvas(width, height);
-      const context = canvas.getContext('2d');
-      await page.render({
-        canvas: null,
-        canvasContext: context as never,
-        viewport,
-        background: '#ffffff',
-        annotationMode: 0,
-      }).promise;
-      return rasterOfPaper(
-        context.getImageData(0, 0, width, height).data as Uint8ClampedArray,
-        width,
-        height,
-      );
+      return drawnOnPaper(page, scale, (width, height) => createCanvas(width, height).getContext('2d'));
     },
   };
 }

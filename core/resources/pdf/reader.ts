@@ -30,8 +30,36 @@ export const OPENED_SO = {
   verbosity: 0,
 } as const;
 
+/** What is used of a canvas, in Node and in a worker alike. */
+interface Context {
+  getImageData(x: number, y: number, width: number, height: number): { data: ArrayLike<number> };
+}
+
+/**
+ * Draws a page on white paper.
+ * @param scale pixels a point
+ * @param contextOf a canvas of that many pixels, as the place makes one
+ */
+export async function drawnOnPaper(
+  page: PDFPageProxy,
+  scale: number,
+  contextOf: (width: number, height: number) => Context,
+): Promise<Omit<Raster, 'id'>> {
+  const viewport = page.getViewport({ scale });
+  const [width, height] = [Math.ceil(viewport.width), Math.ceil(viewport.height)];
+  const context = contextOf(width, height);
+  await page.render({
+    canvas: null,
+    canvasContext: context as never,
+    viewport,
+    background: '#ffffff',
+    annotationMode: 0,
+  }).promise;
+  return rasterOfPaper(context.getImageData(0, 0, width, height).data, width, height);
+}
+
 /** Pixels of a canvas without what is clear: pages stand on white paper. */
-export function rasterOfPaper(rgba: Uint8ClampedArray, width: number, height: number): Omit<Raster, 'id'> {
+function rasterOfPaper(rgba: ArrayLike<number>, width: number, height: number): Omit<Raster, 'id'> {
   let gray = true;
   for (let i = 0; gray && i < rgba.length; i += 4) gray = rgba[i] === rgba[i + 1] && rgba[i] === rgba[i + 2];
   const channels = gray ? 1 : 3;
