@@ -103,6 +103,9 @@ test('a page of blocks is put together by mouse and keyboard, seen on other trim
   // By mouse: the fields are dragged below the scale.
   const sheet = page.locator('[data-block]');
   await expect(sheet).not.toHaveCount(0);
+  // The page is drawn anew first: the fields, which are lower than the table, stand above it again.
+  const heightOf = async (id: number) => (await page.locator(`[data-block="${id}"]`).boundingBox())!.height;
+  await expect.poll(async () => (await heightOf(1)) < (await heightOf(2))).toBe(true);
   const from = (await page.locator('[data-block="1"]').boundingBox())!;
   const to = (await page.locator('[data-block="4"]').boundingBox())!;
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
