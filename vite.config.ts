@@ -23,7 +23,16 @@ export default defineConfig({
   ssr: { noExternal: [/^@mui\//] },
   // Only WOFF2 files are packed with Brotli and ours are TrueType; the packer unfolds its dictionary when it is read,
   // a large part of the time until the first page is drawn.
-  resolve: { alias: { 'brotli/decompress.js': resolve(import.meta.dirname, 'app/preview/no-brotli.ts') } },
+  // Of what reads Markdown, browsers would get the part that asks the document, and a worker has none.
+  resolve: {
+    alias: {
+      'brotli/decompress.js': resolve(import.meta.dirname, 'app/preview/no-brotli.ts'),
+      'decode-named-character-reference': resolve(
+        import.meta.dirname,
+        'node_modules/decode-named-character-reference/index.js',
+      ),
+    },
+  },
   worker: { format: 'es' },
   build: { chunkSizeWarningLimit: 1500 },
   environments: {

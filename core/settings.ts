@@ -18,7 +18,7 @@ export interface SettingNotes {
   values?: Readonly<Record<string, string>>;
   /** It means something only while each of these options has one of the values; the panel leaves it out otherwise. */
   when?: When;
-  /** `color`, `day`, or a control that the application has for it alone, by its id. */
+  /** `color`, `day`, `elsewhere` where the control of another option sets it too, or a control for it alone, by its id. */
   control?: string;
 }
 
@@ -63,7 +63,7 @@ export function fieldsOf(options: v.GenericSchema<unknown, unknown>): Field[] {
   return Object.entries(entries).flatMap(([key, entry]) => {
     const schema = entry.wrapped ?? entry;
     const notes = schema.pipe?.find(({ metadata }) => metadata?.setting)?.metadata?.setting;
-    return notes ? [fieldOf(key, schema, notes)] : [];
+    return notes && notes.control !== 'elsewhere' ? [fieldOf(key, schema, notes)] : [];
   });
 }
 

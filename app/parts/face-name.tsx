@@ -19,6 +19,22 @@ function load(face: FaceId): Promise<unknown> {
   return loaded;
 }
 
+/** The name under which a typeface of print is at hand for a style, once it is loaded; that of the page until then. */
+export function useFace(face: FaceId): string {
+  const [ready, setReady] = useState<FaceId | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    void load(face).then(
+      () => wanted && setReady(face),
+      () => {},
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [face]);
+  return ready === face ? `"${browserName(face)}"` : 'inherit';
+}
+
 /** Words in a typeface of print, which is loaded when they come into view. */
 export function FaceName({ face, children }: { face: FaceId; children: string }) {
   const element = useRef<HTMLElement>(null);

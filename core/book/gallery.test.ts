@@ -3,13 +3,14 @@ import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
 import { loadMotifs } from '../motifs/index.ts';
 import { pageKinds } from '../pages/index.ts';
+import { loadRichText } from '../rich-text/index.ts';
 import { recipeOf } from './book.sample.ts';
 import { findInGallery, gallery, galleryBook } from './gallery.ts';
 import { addSection, bookFrom, drawPage } from './index.ts';
 
 const type = typesetterFromDisk();
 beforeAll(async () => {
-  await Promise.all([loadFlexbox(), loadMotifs()]);
+  await Promise.all([loadFlexbox(), loadMotifs(), loadRichText()]);
 });
 
 describe('what is offered where pages are added', () => {

@@ -5,6 +5,7 @@ import { convert } from 'fontverter';
 import { describe, expect, it } from 'vitest';
 import { readFace, typesetterFromDisk } from './faces-from-disk.ts';
 import {
+  emphasizedFace,
   FACE_IDS,
   FAMILIES,
   type Family,
@@ -112,5 +113,30 @@ describe('a letter that a face does not have', () => {
       for (const letter of 'אЖ❦')
         for (const other of fallbackFaces(face, letter.codePointAt(0)!))
           expect(isShippedFace(other)).toBe(true);
+  });
+});
+
+describe('emphasis', () => {
+  it.each([
+    ['alegreya-sans-regular', { bold: true }, 'alegreya-sans-bold'],
+    ['alegreya-sans-regular', { italic: true }, 'alegreya-sans-italic'],
+    ['alegreya-sans-regular', { bold: true, italic: true }, 'alegreya-sans-bold-italic'],
+    ['alegreya-bold', { italic: true }, 'alegreya-bold-italic'],
+    ['alegreya-bold', { bold: true }, 'alegreya-bold'],
+    ['alegreya-italic', { bold: true }, 'alegreya-bold-italic'],
+    ['lexend-regular', { italic: true }, 'lexend-regular'],
+    ['lexend-regular', { bold: true, italic: true }, 'lexend-bold'],
+    ['lexend-bold', { italic: true }, 'lexend-bold'],
+    ['alegreya-regular', {}, 'alegreya-regular'],
+    [`sha256-${'0'.repeat(64)}`, { bold: true }, `sha256-${'0'.repeat(64)}`],
+  ] as const)('%s, %o: %s', (face, look, set) => expect(emphasizedFace(face, look)).toBe(set));
+
+  it('every face that ships has one that ships, and asking twice changes nothing', () => {
+    for (const face of FACE_IDS)
+      for (const look of [{ bold: true }, { italic: true }, { bold: true, italic: true }]) {
+        const set = emphasizedFace(face, look);
+        expect(FACE_IDS).toContain(set);
+        expect(emphasizedFace(set, look)).toBe(set);
+      }
   });
 });

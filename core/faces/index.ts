@@ -62,6 +62,30 @@ export const titleFace = ({ id, styles }: Family): ShippedFace => `${id}-${style
 export const textFace = ({ id, styles }: Family): ShippedFace =>
   `${id}-${styles.includes('regular') ? 'regular' : styles[0]}` as ShippedFace;
 
+/** What stands for bold, the best first. */
+const BOLD = ['bold', 'extrabold', 'semibold', 'black', 'medium'] as const;
+
+/**
+ * The face of the same family that emphasizes: bold, italic or both. As much of it as the family has; a publisher's own
+ * face stands alone and is answered as it is.
+ */
+export function emphasizedFace(
+  face: FaceId,
+  { bold = false, italic = false }: { bold?: boolean; italic?: boolean },
+): FaceId {
+  const { family, style } = known.get(face) ?? {};
+  if (!family || !style || !(bold || italic)) return face;
+  const is = { heavy: /bold|black/.test(style), slanted: style.includes('italic') };
+  const heavy = bold || is.heavy;
+  const slanted = italic || is.slanted;
+  if (heavy === is.heavy && slanted === is.slanted) return face;
+  const one: readonly Style[] = heavy ? BOLD : ['italic'];
+  const both: readonly Style[] = ['bold-italic', ...(is.heavy || is.slanted ? [] : BOLD)];
+  const wanted = heavy && slanted ? both : one;
+  const found = wanted.find((each) => family.styles.includes(each)) ?? style;
+  return `${family.id}-${found}` as ShippedFace;
+}
+
 /** Faces with serifs, so that a letter that is missing comes from one with serifs too. */
 const hasSerifs = ({ mood, id }: Family): boolean =>
   mood === 'text-serif' ||

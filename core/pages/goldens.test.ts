@@ -10,6 +10,7 @@ import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
 import { loadMotifs } from '../motifs/index.ts';
+import { loadRichText } from '../rich-text/index.ts';
 import { LOOKS } from './blocks/look.ts';
 import { DESIGNS } from './composed/designs/index.ts';
 import { pageKinds } from './index.ts';
@@ -25,7 +26,7 @@ const goldens = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Record<
 
 const type = typesetterFromDisk();
 beforeAll(async () => {
-  await Promise.all([loadFlexbox(), loadMotifs(), loadMoon()]);
+  await Promise.all([loadFlexbox(), loadMotifs(), loadMoon(), loadRichText()]);
 });
 
 const ruledSamples = (shade: 'grey' | 'gray') => [
@@ -143,6 +144,11 @@ const SAMPLES: Record<string, object[]> = {
   'text-page 1': [
     { options: { text: 'Of {title}.\n\n# Before\n\n- Look.\n- Listen.\n\nThen write.' } },
     { options: { what: 'thanks' } },
+    { options: { what: 'notes', lines: true } },
+  ],
+  'text-page 2': [
+    { options: { text: 'Of {title}.\n\n# Before\n\n- Look.\n- Listen.\n\nThen write.' } },
+    { options: { text: '# Look *twice*\n\n3. **Smoke**\n4. Lift\n\nOne  \nTwo {series} {volume}' } },
     { options: { what: 'notes', lines: true } },
   ],
   'dots-to-join 1': [

@@ -7,16 +7,16 @@ import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
 import { loadMotifs } from '../motifs/index.ts';
 import { proofBook } from '../proof/index.ts';
+import { escapedPlain, loadRichText } from '../rich-text/index.ts';
 import { eachMark, type TextMark } from '../scene/index.ts';
 import { fieldsOf } from '../settings.ts';
 import { isIsbn } from './copyright/index.ts';
 import { pageKind } from './index.ts';
-import { partsOf } from './matter/prose.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from './pages.sample.ts';
 
 const type = typesetterFromDisk();
 beforeAll(async () => {
-  await Promise.all([loadFlexbox(), loadMotifs(), loadHolidays()]);
+  await Promise.all([loadFlexbox(), loadMotifs(), loadHolidays(), loadRichText()]);
 });
 
 const MATTER = [
@@ -86,7 +86,11 @@ describe('every page of matter', () => {
     const TEXTS = {
       year: ['', '2027'],
       isbn: ['', '978-0-306-40615-7'],
-      text: ['', 'For Ada', '# One\n\n- a\n- b\n\nA paragraph of some words that go on for a while.'],
+      text: [
+        '',
+        'For Ada',
+        '# One *more*\n\n- a\n- b\n\n9. c\n10. d\n\nA **paragraph** of some words that go on for a while.',
+      ],
       names: ['', 'First\nSecond'],
       // With one, it is tried beside its own tests.
       picture: [''],
@@ -257,13 +261,54 @@ describe('a copyright page', () => {
 });
 
 describe('pages of text', () => {
-  it('a text is read as paragraphs, titles and items', () => {
-    expect(partsOf('One\ntwo\n\n# Title\n- a\n- b\nthree')).toEqual([
-      { kind: 'paragraph', text: 'One two' },
-      { kind: 'title', text: 'Title' },
-      { kind: 'item', text: 'a' },
-      { kind: 'item', text: 'b' },
-      { kind: 'paragraph', text: 'three' },
+  const text = (words: string, more: object = {}) =>
+    bookOf([{ kind: 'text-page', options: { text: words } }], more);
+  const faces = (book: Book) =>
+    Object.fromEntries(marksOn(book, 1).map((mark) => [mark.text.trim(), mark.face]));
+
+  it('bold and italics are set in the faces of the house style', () => {
+    expect(faces(text('# Look *twice*\n\nWrite **every** day, *rain* or ***shine***.'))).toMatchObject({
+      Look: 'alegreya-bold',
+      twice: 'alegreya-bold-italic',
+      Write: 'alegreya-sans-regular',
+      every: 'alegreya-sans-bold',
+      rain: 'alegreya-sans-italic',
+      shine: 'alegreya-sans-bold-italic',
+    });
+    expect(said(text('Un**fold**ed'), 1)).toContain('Un fold ed');
+  });
+
+  it('a typeface without italics is named where the text asks for them', () => {
+    const style = { typefaces: { display: 'alegreya-bold', text: 'lexend-regular' } };
+    const asked = text('*Softly*, **loudly**.', { style });
+    expect(findings(asked)).toEqual([expect.stringMatching(/words in italics print as the others do/)]);
+    expect(faces(asked)).toMatchObject({ 'Softly,': 'lexend-regular', loudly: 'lexend-bold' });
+  });
+
+  it('lists are numbered as they say, and lines are broken where they were broken', () => {
+    const marks = marksOn(text('3. Smoke\n4. Lift\n\nOne  \nTwo'), 1);
+    const of = (words: string) => marks.find((mark) => mark.text === words)!;
+    expect(of('3.').y).toBe(of('Smoke').y);
+    expect(of('Smoke').x).toBe(of('Lift').x);
+    expect(of('3.').x).toBeLessThan(of('Smoke').x);
+    expect(of('Two').y - of('One').y).toBeCloseTo(of('Two').size * 1.42, 1);
+    expect(of('Two').x).toBe(of('One').x);
+  });
+
+  it('a text of version 1 prints what it printed', () => {
+    const plain = 'A *star*\n\n1. a <b>\n- x\nand _more_\n\n![](1)';
+    const [first, now] = [
+      { text: plain, version: 1 },
+      { text: escapedPlain(plain), version: 2 },
+    ].map(({ version, ...options }) => bookOf([{ kind: 'text-page', version, options }]));
+    expect(said(first!, 1)).toBe(said(now!, 1));
+    expect(said(first!, 1)).toContain('A *star*');
+    expect(said(first!, 1)).toContain('![](1)');
+  });
+
+  it('the text names a picture that is not there: it is told', () => {
+    expect(findings(text('Look:\n\n![](2)'))).toEqual([
+      expect.stringMatching(/the text names picture 2, and there are 0/),
     ]);
   });
 

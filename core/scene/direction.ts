@@ -7,6 +7,8 @@ export type Direction = 'ltr' | 'rtl';
 export interface DirectedText {
   text: string;
   direction: Direction;
+  /** Where it begins in the text that it is of. */
+  from: number;
 }
 
 const bidi = bidiFactory();
@@ -41,8 +43,12 @@ export function inVisualOrder(line: string, base?: Direction): DirectedText[] {
     const here = embedding.levels[at]!;
     const direction = here % 2 === 1 ? 'rtl' : 'ltr';
     const last = parts.at(-1);
-    if (!last || here !== level) parts.push({ text: line[at]!, direction });
-    else last.text = direction === 'rtl' ? line[at]! + last.text : last.text + line[at]!;
+    if (!last || here !== level) parts.push({ text: line[at]!, direction, from: at });
+    else if (direction === 'ltr') last.text += line[at]!;
+    else {
+      last.text = line[at]! + last.text;
+      last.from = at;
+    }
     level = here;
   }
   return parts;

@@ -3,6 +3,7 @@ import * as loaded from 'tex-linebreak';
 import {
   type Direction,
   directionOf,
+  type FaceId,
   inVisualOrder,
   type Mark,
   type TextStyle,
@@ -20,6 +21,14 @@ export interface Stretch {
   text: string;
   x: number;
   direction: Direction;
+  /** Where it is not that of the paragraph. */
+  face?: FaceId;
+}
+
+/** A part of a paragraph in a face of its own. */
+export interface Run {
+  text: string;
+  face: FaceId;
 }
 
 export interface Line {
@@ -48,47 +57,81 @@ const HYPHEN_COST = 50;
 const SLACK = 0.6;
 
 /** A part of a word, or a place between them. */
-type Item = InputItem & { text?: string };
+type Item = InputItem & { text?: string; face?: FaceId };
+
+/** What stands between two spaces, in one face or in several. */
+type Word = readonly [Run, ...Run[]];
 
 /**
  * Breaks a paragraph into the lines that are best together, not one after the other (D. E. Knuth and M. F. Plass, “Breaking
  * Paragraphs into Lines”, Software – Practice and Experience 11, 1981): justified, or with one ragged edge and spaces as
  * wide as they are. A paragraph runs the way of its first letter. Words that are wider than the measure stand out.
  */
-export function setParagraph(type: Typesetter, text: string, style: ParagraphStyle, width: number): Line[] {
-  const words = text.split(/\s+/).filter(Boolean);
-  if (words.length === 0) return [];
+export function setParagraph(
+  type: Typesetter,
+  text: string | readonly Run[],
+  style: ParagraphStyle,
+  width: number,
+): Line[] {
   const { face, size, smallCaps, align } = style;
-  const measure = (part: string): number => type.width(part, face, size, smallCaps);
-  const set = { align, width, measure, direction: directionOf(text) };
+  const words = wordsOf(typeof text === 'string' ? [{ text, face }] : text);
+  if (words.length === 0) return [];
+  const measure = (part: string, of: FaceId): number => type.width(part, of, size, smallCaps);
+  const plain = typeof text === 'string' ? text : text.map((run) => run.text).join('');
+  const set = { align, width, measure, face, direction: directionOf(plain) };
   const lines = linesOf(itemsOf(words, style, align, width, measure), set);
   if (align === 'ragged' || lines.every((line) => holds(line, width))) return lines;
   // A measure that is too narrow for even spaces: as good as it gets with a ragged edge, and spaces that make up for it.
   return linesOf(itemsOf(words, style, 'ragged', width, measure), set);
 }
 
+function wordsOf(runs: readonly Run[]): Word[] {
+  const words: [Run, ...Run[]][] = [];
+  let inside = false;
+  for (const { text, face } of runs)
+    for (const piece of text.split(/(\s+)/)) {
+      if (!piece) continue;
+      if (!piece.trim()) inside = false;
+      else {
+        if (inside) words.at(-1)!.push({ text: piece, face });
+        else words.push([{ text: piece, face }]);
+        inside = true;
+      }
+    }
+  return words;
+}
+
 const holds = ({ stretches: [first], width }: Line, measure: number): boolean =>
   first!.x >= -SLACK && first!.x + width <= measure + SLACK;
 
-type Measure = (part: string) => number;
+type Measure = (part: string, face: FaceId) => number;
 
 function itemsOf(
-  words: readonly string[],
-  { indent = 0, hyphenate = wholeWords, size }: ParagraphStyle,
+  words: readonly Word[],
+  { indent = 0, hyphenate = wholeWords, size, face }: ParagraphStyle,
   align: ParagraphStyle['align'],
   width: number,
   measure: Measure,
 ): Item[] {
   const rag = align === 'ragged' ? RAG * size : 0;
-  const items: Item[] = indent ? [{ type: 'box', width: indent, text: '' }] : [];
+  const items: Item[] = indent ? [{ type: 'box', width: indent, text: '', face }] : [];
   words.forEach((word, i) => {
     // A space is as wide as what it adds to the word before it, kerning included.
-    const before = words[i - 1];
-    if (before) items.push(...between(rag, measure(`${before} `) - measure(before)));
+    const before = words[i - 1]?.at(-1);
+    if (before)
+      items.push(
+        ...between(
+          rag,
+          measure(`${before.text} `, before.face) - measure(before.text, before.face),
+          before.face,
+        ),
+      );
     // What is wider than the measure has a line of its own, as if it all but filled it.
     const room = width - (i === 0 ? indent : 0) - 0.01;
-    for (const item of partsOf(word, hyphenate, rag, measure))
-      items.push(item.type === 'box' ? { ...item, width: Math.min(item.width, room) } : item);
+    // A part of a word says nothing of where the word may be broken.
+    for (const part of word)
+      for (const item of partsOf(part, word.length > 1 ? wholeWords : hyphenate, rag, measure))
+        items.push(item.type === 'box' ? { ...item, width: Math.min(item.width, room) } : item);
   });
   // The last line is as long as it is, and none begins behind it.
   return [...items, NEVER, { type: 'glue', width: 0, stretch: MAX_COST * width, shrink: 0 }, forcedBreak()];
@@ -98,18 +141,18 @@ function itemsOf(
 const NEVER: Item = { type: 'penalty', width: 0, cost: MAX_COST, flagged: false };
 
 /** The parts of a word with the places where it may be broken; one that has hyphens of its own is broken at them. */
-function partsOf(word: string, hyphenate: Hyphenate, rag: number, measure: Measure): Item[] {
-  const parts = word.split(/(?<=\p{L}-)(?=\p{L})/u).flatMap((part) => hyphenate(part));
+function partsOf({ text, face }: Run, hyphenate: Hyphenate, rag: number, measure: Measure): Item[] {
+  const parts = text.split(/(?<=\p{L}-)(?=\p{L})/u).flatMap((part) => hyphenate(part));
   let before = 0;
   let set = '';
   return parts.flatMap((part, i): Item[] => {
     // By what the word grows, so that kerning across the place counts.
     set += part;
-    const grown = measure(set);
-    const box: Item = { type: 'box', width: grown - before, text: part };
+    const grown = measure(set, face);
+    const box: Item = { type: 'box', width: grown - before, text: part, face };
     before = grown;
     if (i === parts.length - 1) return [box];
-    const hyphen = part.endsWith('-') ? 0 : measure(`${set}-`) - grown;
+    const hyphen = part.endsWith('-') ? 0 : measure(`${set}-`, face) - grown;
     const place: Item = { type: 'penalty', width: hyphen, cost: HYPHEN_COST, flagged: true };
     if (rag === 0) return [box, place];
     const edge = (stretch: number): Item => ({ type: 'glue', width: 0, stretch, shrink: 0 });
@@ -121,13 +164,15 @@ function partsOf(word: string, hyphenate: Hyphenate, rag: number, measure: Measu
  * What stands between two words: a space that gives, or one as it is, before an edge that does (Knuth and Plass, page 1139).
  * @param rag how far the edge gives; 0 where it is straight
  */
-function between(rag: number, space: number): Item[] {
+function between(rag: number, space: number, face: FaceId): Item[] {
   if (rag === 0)
-    return [{ type: 'glue', width: space, stretch: space * STRETCH, shrink: space * SHRINK, text: ' ' }];
+    return [
+      { type: 'glue', width: space, stretch: space * STRETCH, shrink: space * SHRINK, text: ' ', face },
+    ];
   return [
     { type: 'glue', width: 0, stretch: rag, shrink: 0 },
     { type: 'penalty', width: 0, cost: 0, flagged: false },
-    { type: 'glue', width: space, stretch: -rag, shrink: 0, text: ' ' },
+    { type: 'glue', width: space, stretch: -rag, shrink: 0, text: ' ', face },
   ];
 }
 
@@ -135,18 +180,20 @@ interface Setting {
   align: ParagraphStyle['align'];
   width: number;
   measure: Measure;
+  face: FaceId;
   direction: Direction;
 }
 
-function linesOf(items: Item[], { align, width, measure, direction }: Setting): Line[] {
+function linesOf(items: Item[], { align, width, measure, face, direction }: Setting): Line[] {
   const breaks = [-1, ...breakLines(items, width, { maxAdjustmentRatio: null }).filter((at) => at > 0)];
   return breaks.slice(1).map((end, i) => {
     const inside = items.slice(breaks[i]! + 1, end);
     const indent = inside[0]?.type === 'box' && inside[0].text === '' ? inside[0].width : 0;
     const broken = items[end]!;
     const hyphen = broken.type === 'penalty' && broken.width > 0 ? '-' : '';
-    const words = `${inside.map(({ text = '' }) => text).join('')}${hyphen}`.trim();
-    const natural = measure(words);
+    const runs = runsOf(inside, hyphen, face);
+    const words = runs.map(({ text }) => text).join('');
+    const natural = runs.reduce((sum, run) => sum + measure(run.text, run.face), 0);
     const gaps = words.split(' ').length - 1;
     const last = i === breaks.length - 2;
     const spare = width - indent - natural;
@@ -154,16 +201,23 @@ function linesOf(items: Item[], { align, width, measure, direction }: Setting): 
     const give = align === 'justify' && gaps > 0 && (!last || spare < 0) ? spare / gaps : 0;
     const set = natural + give * gaps;
     let x = direction === 'rtl' ? width - indent - set : indent;
-    if (give === 0) return { stretches: [{ text: words, x, direction }], width: natural };
+    if (give === 0 && runs.every((run) => run.face === face))
+      return { stretches: [{ text: words, x, direction }], width: natural };
     const stretches = inVisualOrder(words, direction).flatMap((part) => {
       const rtl = part.direction === 'rtl';
-      const pieces = part.text.split(/(?<= )/);
+      const pieces = piecesOf(part, runs, give !== 0);
       return (rtl ? pieces.reverse() : pieces).flatMap((piece): Stretch[] => {
         // With the space after it, which stands on its left where it is read from the right.
-        const text = piece.trimEnd();
-        const space = piece === text ? 0 : measure(piece) - measure(text) + give;
-        const placed = { text, x: rtl ? x + space : x, direction: part.direction };
-        x += measure(text) + space;
+        const text = piece.text.trimEnd();
+        const space =
+          piece.text === text ? 0 : measure(piece.text, piece.face) - measure(text, piece.face) + give;
+        const placed = {
+          text,
+          x: rtl ? x + space : x,
+          direction: part.direction,
+          ...(piece.face === face ? {} : { face: piece.face }),
+        };
+        x += measure(text, piece.face) + space;
         return text ? [placed] : [];
       });
     });
@@ -171,8 +225,52 @@ function linesOf(items: Item[], { align, width, measure, direction }: Setting): 
   });
 }
 
+/** The words of a line, with the hyphen at its end: what follows each other in one face is one. */
+function runsOf(items: readonly Item[], hyphen: string, usual: FaceId): Run[] {
+  const runs: Run[] = [];
+  for (const { text = '', face = usual } of items) {
+    if (!text) continue;
+    const last = runs.at(-1);
+    if (last?.face === face) last.text += text;
+    else if (last || text.trim()) runs.push({ text, face });
+  }
+  const last = runs.at(-1);
+  if (last) last.text += hyphen;
+  // A space at the end of a line is none.
+  while (runs.length > 0) {
+    const end = runs.at(-1)!;
+    end.text = end.text.trimEnd();
+    if (end.text) break;
+    runs.pop();
+  }
+  return runs;
+}
+
+/** A part of a line cut where its face changes, and, if asked for, behind each space. */
+function piecesOf(
+  { text, from }: { text: string; from: number },
+  runs: readonly Run[],
+  atSpaces: boolean,
+): Run[] {
+  let at = 0;
+  return runs.flatMap((run) => {
+    const begins = Math.max(at, from);
+    const ends = Math.min(at + run.text.length, from + text.length);
+    at += run.text.length;
+    if (begins >= ends) return [];
+    const piece = text.slice(begins - from, ends - from);
+    return (atSpaces ? piece.split(/(?<= )/) : [piece]).map((one) => ({ text: one, face: run.face }));
+  });
+}
+
 /** The marks of a line in a column with its left edge at `x`, with the baseline at `y`. */
 export const lineMarks = (type: Typesetter, line: Line, style: TextStyle, x: number, y: number): Mark[] =>
   line.stretches.map((stretch) =>
-    textLine(type, stretch.text, { ...style, direction: stretch.direction }, x + stretch.x, y),
+    textLine(
+      type,
+      stretch.text,
+      { ...style, face: stretch.face ?? style.face, direction: stretch.direction },
+      x + stretch.x,
+      y,
+    ),
   );

@@ -9,10 +9,12 @@ import {
   hyphenation,
   type Line,
   type ParagraphStyle,
+  type Run,
   setParagraph,
 } from './index.ts';
 
 const type = typesetterFromDisk();
+const FACE = 'alegreya-sans-regular';
 
 describe('words are broken by the rules of the language', () => {
   it.each([
@@ -249,5 +251,80 @@ describe('a paragraph that runs to the left', () => {
       for (const [i, [left]] of ends.entries())
         if (i > 0) expect(left).toBeGreaterThan(ends[i - 1]![1] - 0.01);
     }
+  });
+});
+
+describe('a paragraph in several faces', () => {
+  const BOLD = 'alegreya-sans-bold';
+  const ITALIC = 'alegreya-sans-italic';
+  const FACES = [FACE, BOLD, ITALIC] as const;
+  const runsOf = (words: readonly string[]): Run[] => words.map((text, i) => ({ text, face: FACES[i % 3]! }));
+  const anyWord = fc.constantFrom('bees ', 'a', 'hive-tool ', 'unfolding ', 'רדפוח ', 'of ', ' the', ' ');
+
+  it('in one face is the same as without', () => {
+    const text = 'Look at the hive before you touch anything, and note what you expected.';
+    for (const align of ['ragged', 'justify'] as const) {
+      const set = { face: FACE, size: 11, align, color: BLACK } as const;
+      expect(setParagraph(type, [{ text, face: FACE }], set, 120)).toEqual(
+        setParagraph(type, text, set, 120),
+      );
+    }
+  });
+
+  it('keeps every word and its face, in order, within the measure', () => {
+    fc.assert(
+      fc.property(
+        fc.array(anyWord, { minLength: 1, maxLength: 30 }),
+        fc.constantFrom('ragged', 'justify'),
+        (words, align) => {
+          const runs = runsOf(words);
+          const lines = setParagraph(type, runs, { face: FACE, size: 11, align, color: BLACK }, 260);
+          const letters = (face: string) =>
+            lines
+              .flatMap(({ stretches }) => stretches)
+              .filter((stretch) => (stretch.face ?? FACE) === face)
+              .flatMap(({ text }) => [...text.replace(/ /g, '')])
+              .sort()
+              .join('');
+          for (const face of FACES)
+            expect(letters(face)).toBe(
+              [
+                ...runs
+                  .filter((run) => run.face === face)
+                  .map(({ text }) => text.replace(/ /g, ''))
+                  .join(''),
+              ]
+                .sort()
+                .join(''),
+            );
+          for (const { stretches, width } of lines) {
+            expect(width).toBeLessThanOrEqual(260.61);
+            // From the left to the right, none over the other.
+            stretches.slice(1).forEach((stretch, i) => {
+              const before = stretches[i]!;
+              expect(stretch.x).toBeGreaterThanOrEqual(
+                before.x + type.width(before.text, before.face ?? FACE, 11) - 0.01,
+              );
+            });
+          }
+        },
+      ),
+      { numRuns: 120 },
+    );
+  });
+
+  it('a word in two faces is not parted', () => {
+    const lines = setParagraph(
+      type,
+      [
+        { text: 'It is un', face: FACE },
+        { text: 'fold', face: BOLD },
+        { text: 'ed now', face: FACE },
+      ],
+      { face: FACE, size: 11, align: 'ragged', color: BLACK },
+      40,
+    );
+    const [line] = lines.filter(({ stretches }) => stretches.some(({ text }) => text === 'fold'));
+    expect(line!.stretches.map(({ text }) => text).join('')).toBe('unfolded');
   });
 });

@@ -20,6 +20,7 @@ import { ImportedFiles } from './imported-files.tsx';
 import { ItemPanel } from './item-panel.tsx';
 import { OtherBooksField } from './other-books-field.tsx';
 import { PictureField } from './picture-field.tsx';
+import { RichTextField } from './rich-text/rich-text-field.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
 import { StandingPagePart } from './standing-page-part.tsx';
 import { PageSettings, StandingSettings } from './standing-settings.tsx';
@@ -44,6 +45,7 @@ const CONTROLS: Record<
   'imported-files': ImportedFiles,
   'other-books': OtherBooksField,
   picture: PictureField,
+  'rich-text': RichTextField,
 };
 
 /** The settings of the chosen section. Each acts at once. */

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { printedWords } from '../../printed-words/index.ts';
+import { plainParts } from '../../rich-text/index.ts';
 import type { Mark } from '../../scene/index.ts';
 import { enumOf, exactObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
@@ -145,7 +146,7 @@ function draw(context: DrawContext<Options, never>): Mark[] {
   const box = { ...body, width: body.width * 0.86 };
   const max = Math.max(7.5, 8.6 * frame.grid.typeScale);
   const prose = { type, faces, max, min: 7 };
-  const words = paragraphs(context).join('\n\n');
+  const words = plainParts(paragraphs(context).join('\n\n'));
   // At the foot of the page, as it is looked for there.
   const { height } = setProse(prose, words, box);
   return setProse(prose, words, { ...box, y: body.y + body.height - height }).marks;

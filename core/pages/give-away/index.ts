@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import type { Rect } from '../../print/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
+import { plainParts } from '../../rich-text/index.ts';
 import { BLACK, fitText, fittedLines, type Mark } from '../../scene/index.ts';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
@@ -72,7 +73,10 @@ function laidOut(context: Context) {
   const room: Rect = { ...body, y: heading.bottom, height: body.y + body.height - heading.bottom };
   const forText = Math.max(0, room.height - edge - 2 * quiet - foot - GAP);
   const prose = chosen.text
-    ? setProse({ type, faces, max: 11.5 * scale, min: 8 }, chosen.text, { ...room, height: forText })
+    ? setProse({ type, faces, max: 11.5 * scale, min: 8 }, plainParts(chosen.text), {
+        ...room,
+        height: forText,
+      })
     : { marks: [], height: 0, fits: true };
   const top = room.y + prose.height + (chosen.text ? GAP : 0);
   const free = body.y + body.height - top - edge - 2 * quiet - foot;

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import type { Rect } from '../../print/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
 import { picture, type Resources } from '../../resources/index.ts';
+import { plainParts } from '../../rich-text/index.ts';
 import { beginningOf, fitText, fittedLines, type Mark, rectPath } from '../../scene/index.ts';
 import { exactObject, identifier, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
@@ -113,7 +114,7 @@ function laidOut(context: Context) {
     const top = words.y + type.capHeight(faces.display) * title.size;
     const below = words.y + title.height + 3;
     const prose = one.text
-      ? setProse({ type, faces, max: 11 * scale, min: 8 }, one.text, {
+      ? setProse({ type, faces, max: 11 * scale, min: 8 }, plainParts(one.text), {
           ...words,
           y: below,
           height: words.y + words.height - below,

@@ -1,13 +1,15 @@
 import * as v from 'valibot';
-import type { Rect } from '../../print/index.ts';
+import { emphasizedFace } from '../../faces/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
 import { picture } from '../../resources/index.ts';
-import type { Mark } from '../../scene/index.ts';
+import { escapedPlain, loadRichText, type RichPart, richParts } from '../../rich-text/index.ts';
+import type { FaceId, Mark } from '../../scene/index.ts';
 import { enumOf, exactObject, identifier, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { rule } from '../blocks/pen.ts';
 import { type DrawContext, defineKind } from '../kind.ts';
-import { matterHeading, matterRoom, setProse } from '../matter/prose.ts';
+import { matterHeading, matterRoom, pictureIn, setProse } from '../matter/prose.ts';
+import { withFields } from './fields.ts';
 
 const WHAT = {
   introduction: 'Introduction',
@@ -20,6 +22,9 @@ const WHAT = {
   notes: 'Notes',
 } as const;
 
+/** More would leave no room for words. */
+export const MOST_PICTURES = 12;
+
 const options = exactObject({
   what: setting(enumOf(Object.keys(WHAT) as (keyof typeof WHAT)[]), 'introduction', {
     label: 'Page',
@@ -31,8 +36,13 @@ const options = exactObject({
   }),
   text: setting(text(0, 6000), '', {
     label: 'Text',
-    help: 'An empty line begins a paragraph, # a title, - an item of a list. {title}, {penName} and {imprint} are those of the book.',
-    rows: 8,
+    help: 'In Markdown (CommonMark): paragraphs, titles, lists, **bold**, *italics*, line breaks, and ![](2 "40%") for the second of the pictures, up to that part of the page. {title}, {subtitle}, {series}, {volume}, {penName} and {imprint} are those of the book.',
+    control: 'rich-text',
+  }),
+  pictures: setting(v.pipe(v.array(identifier), v.maxLength(MOST_PICTURES)), [], {
+    label: 'Pictures in the text',
+    help: 'The names of pictures among the resources, in the order of the numbers by which the text names them.',
+    control: 'elsewhere',
   }),
   lines: setting(v.boolean(), false, { label: 'Lines to write on below' }),
   picture: setting(v.union([v.literal(''), identifier]), '', {
@@ -104,40 +114,23 @@ const AFTER_PICTURE = 14;
 
 type Room = Pick<
   DrawContext<Options, never>,
-  'options' | 'body' | 'type' | 'faces' | 'frame' | 'language' | 'resources'
+  'options' | 'body' | 'type' | 'faces' | 'frame' | 'language' | 'resources' | 'book'
 >;
 
 /** The text of the page; words in braces are fields of the book. */
-const textOf = (
-  { what, text: own }: Options,
-  language: Room['language'],
-  book: Partial<Record<'title' | 'penName' | 'imprint', string>>,
-): string =>
-  (own || (what === 'thanks' ? said(language, 'thanksText', { title: '{title}' }) : '')).replace(
-    /\{(title|penName|imprint)\}/g,
-    (_, field: 'title' | 'penName' | 'imprint') => book[field] ?? '',
+const partsOf = ({ options: { what, text: own }, language, book }: Room): RichPart[] =>
+  richParts(own || (what === 'thanks' ? said(language, 'thanksText', { title: '{title}' }) : '')).map(
+    (part) =>
+      part.kind === 'picture'
+        ? part
+        : {
+            ...part,
+            runs: part.runs.map((run) => ({ ...run, text: withFields(run.text, book) })),
+          },
   );
 
-/** A picture in the middle under the heading, no wider than the text. @returns where what follows begins, besides */
-function pictured(
-  { options: chosen, resources }: Room,
-  id: string,
-  box: Rect,
-  top: number,
-): { marks: Mark[]; bottom: number } {
-  const image = resources.value(picture, id);
-  const most = { width: box.width, height: (box.height * chosen.pictureSize) / 100 };
-  const scale = Math.min(most.width / image.width, most.height / image.height);
-  const [width, height] = [image.width * scale, image.height * scale];
-  const x = box.x + (box.width - width) / 2;
-  return {
-    marks: [{ type: 'image', image, x, y: top, width, height }],
-    bottom: top + height + AFTER_PICTURE,
-  };
-}
-
-function laidOut(context: Room, words: string) {
-  const { options: chosen, type, faces, frame, language } = context;
+function laidOut(context: Room) {
+  const { options: chosen, type, faces, frame, language, resources } = context;
   const body = matterRoom(context);
   const scale = frame.grid.typeScale;
   const box = { ...body, y: body.y + body.height * 0.04, height: body.height * 0.96 };
@@ -145,16 +138,57 @@ function laidOut(context: Room, words: string) {
     { type, faces, heading: chosen.heading || said(language, chosen.what), max: 24 * scale },
     box,
   );
-  const shown = chosen.picture ? pictured(context, chosen.picture, box, heading.bottom) : null;
-  const begins = shown?.bottom ?? heading.bottom;
+  const shown = chosen.picture
+    ? pictureIn(
+        resources.value(picture, chosen.picture),
+        { ...box, y: heading.bottom },
+        (box.height * chosen.pictureSize) / 100,
+      )
+    : null;
+  const begins = heading.bottom + (shown ? shown.height + AFTER_PICTURE : 0);
   const room = { ...box, y: begins, height: box.y + box.height - begins };
-  const prose = setProse({ type, faces, max: 12 * scale, min: Math.max(8.5, 9 * scale) }, words, room);
-  return { heading, shown: shown?.marks ?? [], prose, room };
+  const parts = partsOf(context);
+  const pictures = {
+    images: chosen.pictures.map((id) => resources.value(picture, id)),
+    pageHeight: box.height,
+  };
+  const prose = setProse(
+    { type, faces, max: 12 * scale, min: Math.max(8.5, 9 * scale), pictures },
+    parts,
+    room,
+  );
+  return { heading, shown: shown?.marks ?? [], parts, prose, room };
 }
 
+/** What is asked of the text and cannot be had. */
+function* troubles({ options: chosen, faces }: Room, parts: readonly RichPart[]): Generator<string> {
+  const lost = parts.find((part) => part.kind === 'picture' && part.picture > chosen.pictures.length);
+  if (lost?.kind === 'picture')
+    yield `the text names picture ${lost.picture}, and there ${chosen.pictures.length === 1 ? 'is 1' : `are ${chosen.pictures.length}`}. Choose one there, or take it out.`;
+  for (const look of ['bold', 'italic'] as const) {
+    const upright = parts.some(
+      (part) =>
+        part.kind !== 'picture' &&
+        part.runs.some(
+          (run) =>
+            run[look] &&
+            run.text.trim() &&
+            !isEmphasized(part.kind === 'title' ? faces.display : faces.text, look),
+        ),
+    );
+    if (upright)
+      yield `words in ${look === 'bold' ? 'bold' : 'italics'} print as the others do: the typeface of the house style has none. Choose another typeface, or another way to set them off.`;
+  }
+}
+
+const isEmphasized = (face: FaceId, look: 'bold' | 'italic'): boolean => {
+  const set = emphasizedFace(face, { [look]: true });
+  return set !== face || (look === 'bold' ? /-(bold|extrabold|black|bold-italic)$/ : /italic$/).test(face);
+};
+
 function draw(context: DrawContext<Options, never>): Mark[] {
-  const { options: chosen, language, book, frame } = context;
-  const { heading, shown, prose, room } = laidOut(context, textOf(chosen, language, book));
+  const { options: chosen, frame } = context;
+  const { heading, shown, prose, room } = laidOut(context);
   const { pitch } = frame.grid;
   const top = room.y + (prose.height > 0 ? prose.height + pitch * 0.5 : 0);
   const count = chosen.lines ? Math.max(0, Math.floor((room.y + room.height - top) / pitch + 1e-6)) : 0;
@@ -177,7 +211,15 @@ const sample = (what: keyof typeof WHAT, words: string, more: Record<string, unk
 
 export const textPage = defineKind<Options, never>({
   id: 'text-page',
-  version: 1,
+  version: 2,
+  // Its text was plain, with # and - alone.
+  earlier: [
+    {
+      version: 1,
+      migrate: ({ text: plain, ...rest }) =>
+        typeof plain === 'string' ? { ...rest, text: escapedPlain(plain) } : rest,
+    },
+  ],
   name: 'Page of text',
   called: ({ what, heading }) => heading || WHAT[what],
   family: 'Front and back matter',
@@ -210,25 +252,24 @@ export const textPage = defineKind<Options, never>({
   romanNumbers: true,
   inHouseFaces: () => true,
   options,
-  later: { picture: '', pictureSize: 32 },
-  needs: ({ picture: id }) => (id ? [{ id, type: 'picture', path: 'picture' }] : []),
+  later: { picture: '', pictureSize: 32, pictures: [] },
+  prepare: loadRichText,
+  needs: ({ picture: id, pictures }) => [
+    ...(id ? [{ id, type: picture.id, path: 'picture' }] : []),
+    ...pictures.map((one, i) => ({ id: one, type: picture.id, path: `pictures.${i}` })),
+  ],
   units: () => [{}],
   draw,
   inspectUnit(context) {
-    const { options: chosen, language } = context;
-    const words = textOf(chosen, language, {});
-    if (!words.trim() && !chosen.lines)
+    const { parts, prose } = laidOut(context);
+    if (parts.length === 0 && !context.options.lines)
       return [
         { severity: 'look', message: 'the page has a heading and no text. Write one, or delete the page.' },
       ];
-    return laidOut(context, words).prose.fits
-      ? []
-      : [
-          {
-            severity: 'fix',
-            message:
-              'the text does not fit on its page. Shorten it, or put a part of it on a page of its own.',
-          },
-        ];
+    const look = [...troubles(context, parts)].map((message) => ({ severity: 'look' as const, message }));
+    if (prose.fits) return look;
+    const message =
+      'the text does not fit on its page. Shorten it, or put a part of it on a page of its own.';
+    return [{ severity: 'fix', message }, ...look];
   },
 });
