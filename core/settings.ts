@@ -63,7 +63,7 @@ export function fieldsOf(options: v.GenericSchema<unknown, unknown>): Field[] {
   return Object.entries(entries).flatMap(([key, entry]) => {
     const schema = entry.wrapped ?? entry;
     const notes = schema.pipe?.find(({ metadata }) => metadata?.setting)?.metadata?.setting;
-    return notes && notes.control !== 'elsewhere' ? [fieldOf(key, schema, notes)] : [];
+    return notes ? [fieldOf(key, schema, notes)] : [];
   });
 }
 
@@ -100,6 +100,9 @@ function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
     ...(unit ? { unit } : {}),
   };
 }
+
+/** Whether an option is set by the control of another one. */
+export const isElsewhere = (field: Field): boolean => field.control === 'custom' && field.id === 'elsewhere';
 
 /** Whether an option means something beside the values that the others have. */
 export const applies = (

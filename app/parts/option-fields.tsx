@@ -1,7 +1,7 @@
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { applies, type Field, fieldsOf } from '#core/settings.ts';
+import { applies, type Field, fieldsOf, isElsewhere } from '#core/settings.ts';
 import { OptionField } from './option-field.tsx';
 
 type CustomField = Extract<Field, { control: 'custom' }>;
@@ -40,7 +40,7 @@ export function OptionFields({
     if (field.control === 'custom') return <div key={key}>{custom(field, set)}</div>;
     return <OptionField key={key} field={field} value={values[field.key]} onChange={set} />;
   };
-  const fields = fieldsOf(schema).filter((field) => applies(field, values));
+  const fields = fieldsOf(schema).filter((field) => applies(field, values) && !isElsewhere(field));
   return grouped(fields).map(({ group, fields: own }) =>
     group ? (
       <Stack key={group} component="section" aria-label={group} spacing={3.5}>

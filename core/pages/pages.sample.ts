@@ -3,7 +3,7 @@ import * as v from 'valibot';
 import { expect } from 'vitest';
 import { type Book, drawPage, frameOf } from '../book/index.ts';
 import { eachMark, markBounds, type Typesetter } from '../scene/index.ts';
-import { type Field, fieldsOf } from '../settings.ts';
+import { type Field, fieldsOf, isElsewhere } from '../settings.ts';
 import { pageKind } from './index.ts';
 
 /** Trims of pages to write in, small to large and wide. */
@@ -65,7 +65,13 @@ export function anyOptions(
     }
   };
   return fc
-    .record(Object.fromEntries(fieldsOf(schema).map((field) => [field.key, anyOf(field)])))
+    .record(
+      Object.fromEntries(
+        fieldsOf(schema)
+          .filter((field) => !isElsewhere(field))
+          .map((field) => [field.key, anyOf(field)]),
+      ),
+    )
     .filter((options) => v.safeParse(schema, options).success);
 }
 

@@ -32,7 +32,9 @@ export function documentOf(
         });
     }
   }
-  return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
+  // Where one goes on; the editor would add it when it is first entered, under the pointer.
+  if (content.at(-1)?.type !== 'paragraph') content.push({ type: 'paragraph' });
+  return { type: 'doc', content };
 }
 
 function inlineOf(runs: readonly RichRun[], fields: readonly string[]): JSONContent[] {

@@ -38,7 +38,7 @@ export const pictureNode = Node.create({
   addNodeView: () => ReactNodeViewRenderer(PictureView),
 });
 
-const ROOM = { width: 120, height: 96 };
+const ROOM = { width: 104, height: 88 };
 
 function PictureView({ node, selected, updateAttributes, deleteNode }: NodeViewProps) {
   const file = useBook((state) => state.value.resources[node.attrs.id]);
@@ -59,7 +59,7 @@ function PictureView({ node, selected, updateAttributes, deleteNode }: NodeViewP
         {file && <FileSheet file={file} page={1} room={ROOM} />}
         <Box sx={{ flex: 1 }}>
           <NumberField
-            label="Height, % of the page"
+            label="Height, %"
             value={node.attrs.size}
             min={PICTURE_SIZE.least}
             max={PICTURE_SIZE.most}

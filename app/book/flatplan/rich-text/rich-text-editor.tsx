@@ -13,6 +13,7 @@ import { picture } from '#core/resources/index.ts';
 import { readMarkdown, writeMarkdown } from '#core/rich-text/markdown.ts';
 import { useFace } from '../../../parts/face-name.tsx';
 import { uploadResource } from '../../../parts/upload-resource.ts';
+import { tokens } from '../../../theme.ts';
 import { useBook } from '../../store.ts';
 import { documentOf, partsOfDocument } from './document.ts';
 import { fieldNode, pictureNode } from './nodes.tsx';
@@ -159,7 +160,7 @@ export function RichTextEditor({
           '& .ProseMirror strong': { fontFamily: faces.bold, fontWeight: 400 },
           '& .ProseMirror em': { fontFamily: faces.italic, fontStyle: 'normal' },
           '& .ProseMirror strong em, & .ProseMirror em strong': { fontFamily: faces.both },
-          '& .ProseMirror [data-field]': { bgcolor: 'primary.light', borderRadius: 1, px: 1 },
+          '& .ProseMirror [data-field]': { bgcolor: tokens.verdigrisSoft, borderRadius: 1, px: 1 },
           '& .ProseMirror .ProseMirror-selectednode[data-field]': {
             outline: 2,
             outlineColor: 'primary.main',

@@ -6,6 +6,7 @@ import Tooltip from '@mui/material/Tooltip';
 import { type Editor, useEditorState } from '@tiptap/react';
 import { Bold, Braces, Heading, ImagePlus, Italic, List, ListOrdered, type LucideIcon } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { tokens } from '../../../theme.ts';
 
 /** What can be done to the words that are chosen, by pointer; the keys are those of the editor. */
 export function Toolbar({
@@ -118,7 +119,7 @@ function Tool({
           // The words stay chosen.
           onMouseDown={(event) => event.preventDefault()}
           onClick={(event) => act(event.currentTarget)}
-          sx={on ? { bgcolor: 'primary.light', color: 'primary.main' } : {}}
+          sx={on ? { bgcolor: tokens.verdigrisSoft, color: 'primary.main' } : {}}
         >
           <Icon size={16} />
         </IconButton>
