@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { HIVE_WORDS, planOf, recipeOf } from './book.sample.ts';
-import { bookFrom, findSteps, isolate, itemsBetween, readRecipe, sectionsOf } from './index.ts';
+import {
+  bookFrom,
+  findSteps,
+  isolate,
+  itemsBetween,
+  movePages,
+  openAt,
+  readRecipe,
+  sectionsOf,
+} from './index.ts';
 
 const type = typesetterFromDisk();
 const book = recipeOf([
@@ -69,6 +78,80 @@ describe('pages from one to another', () => {
     expect(itemsBetween(plan, 1, 10)).toEqual([]);
     expect(itemsBetween(plan, 12, 14)).toEqual([2, 3, 4].map((item) => ({ section: 's', item })));
     expect(itemsBetween(plan, 1, plan.pages.length)).toHaveLength(6);
+  });
+});
+
+describe('pages that are moved', () => {
+  const papers = recipeOf([
+    { id: 'a', kind: 'ruled', pages: 7 },
+    { id: 'b', kind: 'dot-grid', pages: 1 },
+    { id: 'c', kind: 'graph', pages: 5 },
+    { id: 'd', kind: 'ruled', pages: 4, options: { ruling: 'wide' } },
+  ]);
+  /** Of every page, what stands on it. */
+  const looks = (recipe: typeof book): string[] =>
+    planOf(recipe).pages.flatMap(({ section }) => {
+      const found = sectionsOf(recipe.sections).find(({ id }) => id === section);
+      return found ? [`${found.kind} ${found.options.ruling ?? ''}`] : [];
+    });
+  const was = looks(papers);
+  const page = fc.integer({ min: 1, max: was.length });
+
+  it('stand before the page that they were moved to, and all others keep their order', () => {
+    fc.assert(
+      fc.property(page, page, fc.integer({ min: 1, max: was.length + 1 }), (a, b, before) => {
+        const [first, last] = [Math.min(a, b), Math.max(a, b)];
+        const { recipe, shared, moved: at } = movePages(papers, planOf(papers), [first, last], before);
+        expect(shared).toEqual([]);
+        expect(readRecipe(recipe).problems).toBeUndefined();
+        const moved = was.slice(first - 1, last);
+        if (at) expect(looks(recipe).slice(at[0] - 1, at[1])).toEqual(moved);
+        const inside = before >= first && before <= last + 1;
+        const expected = inside
+          ? was
+          : before < first
+            ? [...was.slice(0, before - 1), ...moved, ...was.slice(before - 1, first - 1), ...was.slice(last)]
+            : [
+                ...was.slice(0, first - 1),
+                ...was.slice(last, before - 1),
+                ...moved,
+                ...was.slice(before - 1),
+              ];
+        expect(looks(recipe)).toEqual(expected);
+        // As few sections as before once they are back.
+        if (!at) return;
+        const back = movePages(recipe, planOf(recipe), at, before < first ? last + 1 : first).recipe;
+        expect(looks(back)).toEqual(was);
+        expect(back.sections.length).toBeLessThanOrEqual(papers.sections.length);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('go to the nearer end of what cannot be parted, and stay where they are no pages of their own', () => {
+    const plan = planOf(book);
+    const runOf = (id: string) => plan.runs.find(({ section, role }) => section === id && role === 'body')!;
+    const { first, last } = runOf('s');
+    const order = (before: number, range: [number, number] = [1, 1]) =>
+      movePages(book, plan, range, before).recipe.sections.map(({ id }) => id);
+    expect(order(first + 1)).toEqual(['a', 't', 's', 'g', 'd']);
+    expect(order(last)).toEqual(['a', 's', 't', 'g', 'd']);
+    expect(movePages(book, plan, [first + 1, first + 2], 1)).toEqual({
+      recipe: book,
+      moved: null,
+      shared: ['s'],
+    });
+  });
+
+  it('the running order is opened at every page of every book', () => {
+    const plan = planOf(book);
+    for (const { number } of plan.pages) {
+      const { recipe, at } = openAt(book, plan, number);
+      expect(readRecipe(recipe).problems).toBeUndefined();
+      expect(at).toBeGreaterThanOrEqual(0);
+      expect(at).toBeLessThanOrEqual(recipe.sections.length);
+      expect(kindsOfPages(recipe)).toEqual(kindsOfPages(book));
+    }
   });
 });
 

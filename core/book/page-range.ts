@@ -1,4 +1,7 @@
+import equal from 'fast-deep-equal';
+import { bookFrom } from './book.ts';
 import { sectionId } from './copied.ts';
+import { moveSections } from './edit.ts';
 import type { Plan } from './plan.ts';
 import type { Recipe } from './recipe.ts';
 import { type Entry, isGroup, type Section } from './sections.ts';
@@ -66,4 +69,82 @@ export function isolate(
     });
   });
   return { recipe: { ...recipe, sections }, ids, shared };
+}
+
+/**
+ * Parts the running order so that something can be put in before a page: the entry that the page is in is parted there, or left
+ * whole where it cannot be, and the nearer of its ends is taken.
+ * @returns the place in the running order besides
+ */
+export function openAt(recipe: Recipe, plan: Plan, page: number): { recipe: Recipe; at: number } {
+  const runOf = ({ id }: Entry) => plan.runs.find(({ section, role }) => section === id && role === 'body');
+  const whole = recipe.sections.findIndex((entry) => {
+    const run = runOf(entry);
+    return run !== undefined && run.first <= page && run.last >= page;
+  });
+  if (whole < 0) {
+    // Beyond the pages of the last entry that begins before it, as among solutions.
+    const before = recipe.sections.findLastIndex((entry) => (runOf(entry)?.first ?? page) < page);
+    return { recipe, at: before + 1 };
+  }
+  const run = runOf(recipe.sections[whole]!)!;
+  if (run.first === page) return { recipe, at: whole };
+  const parted = isolate(recipe, plan, page, run.last);
+  const [id] = parted.ids;
+  if (id) return { recipe: parted.recipe, at: parted.recipe.sections.findIndex((entry) => entry.id === id) };
+  return { recipe, at: page - run.first > run.last - page ? whole + 1 : whole };
+}
+
+/**
+ * Moves the pages from one to another to stand before a page; see `isolate` for what cannot be parted. What is the same on both
+ * sides of a seam becomes one section again.
+ * @param before counted as they stand now; one more than there are for the end
+ * @returns where they stand then, besides; null where nothing was moved
+ */
+export function movePages(
+  recipe: Recipe,
+  plan: Plan,
+  [first, last]: readonly [number, number],
+  before: number,
+): { recipe: Recipe; moved: readonly [number, number] | null; shared: string[] } {
+  const still = { recipe, moved: null, shared: [] };
+  if (before >= first && before <= last + 1) return still;
+  const { ids, shared, recipe: parted } = isolate(recipe, plan, first, last);
+  if (ids.length === 0) return { ...still, shared };
+  const opened = openAt(parted, bookFrom(parted).plan, before);
+  const after = moveSections(opened.recipe, ids, opened.at);
+  const runs = bookFrom(after).plan.runs.filter(
+    ({ section, role }) => role === 'body' && ids.includes(section),
+  );
+  // Where they were taken out, and on both sides of where they were put in.
+  const seams = [
+    [parted.sections.at(at(parted, ids[0]!) - 1), parted.sections[at(parted, ids.at(-1)!) + 1]],
+    [after.sections.at(at(after, ids[0]!) - 1), after.sections[at(after, ids[0]!)]],
+    [after.sections[at(after, ids.at(-1)!)], after.sections[at(after, ids.at(-1)!) + 1]],
+  ].map((pair) => pair.map((entry) => entry?.id).join(' '));
+  return { recipe: joinedAt(after, seams), moved: [runs[0]!.first, runs.at(-1)!.last], shared };
+}
+
+const at = ({ sections }: Recipe, id: string): number => sections.findIndex((entry) => entry.id === id);
+
+/** Joins neighbors that say the same but for their pages. @param seams the ids of two neighbors, each */
+function joinedAt(recipe: Recipe, seams: readonly string[]): Recipe {
+  const rest = ({ id: _, pages: __, ...one }: Section) => one;
+  const sections: Entry[] = [];
+  recipe.sections.forEach((entry, i) => {
+    const last = sections.at(-1);
+    const joins =
+      last &&
+      seams.includes(`${recipe.sections[i - 1]!.id} ${entry.id}`) &&
+      !isGroup(last) &&
+      !isGroup(entry) &&
+      last.pages !== undefined &&
+      entry.pages !== undefined &&
+      last.fillTo === undefined &&
+      entry.starts === undefined &&
+      equal(rest(last), { ...rest(entry), ...(last.starts ? { starts: last.starts } : {}) });
+    if (joins) sections[sections.length - 1] = { ...last, pages: last.pages! + entry.pages! };
+    else sections.push(entry);
+  });
+  return { ...recipe, sections };
 }

@@ -52,6 +52,28 @@ test('sections are selected, copied into another book, filled to a length and ta
   const bar = page.getByRole('toolbar', { name: 'Selected pages' });
   await expect(bar).toContainText('Pages 5–7');
   await noSeriousFindings(page, 'selected pages');
+
+  // Moved by keyboard and by dragging: what is left of the section stands before and behind them.
+  await spreads.locator('button[data-page="7"]').press('Alt+ArrowLeft');
+  await expect(bar).toContainText('Moved to page 4.');
+  await expect(bar).toContainText('Pages 4–6');
+  const [from, to] = [
+    await spreads.locator('button[data-page="5"]').boundingBox(),
+    await spreads.locator('button[data-page="2"]').boundingBox(),
+  ];
+  await page.mouse.move(from!.x + 20, from!.y + 40);
+  await page.mouse.down();
+  await page.mouse.move(from!.x + 30, from!.y + 50, { steps: 4 });
+  await page.mouse.move(to!.x + 20, to!.y + 40, { steps: 8 });
+  await expect(spreads.locator('button[data-page="2"][data-drop="before"]')).toHaveCount(1);
+  await page.mouse.up();
+  await expect(bar).toContainText('Moved to page 2.');
+  await expect(sections(page).nth(1)).toContainText('p. 2–4');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(sections(page)).toHaveCount(4);
+  await spreads.locator('button[data-page="5"]').click();
+  await spreads.locator('button[data-page="7"]').click({ modifiers: ['Shift'] });
   await bar.getByRole('button', { name: 'Remove' }).click();
   await expect(sections(page)).toHaveCount(5);
   await expect(sections(page).nth(2)).toContainText('2 pp');

@@ -1,3 +1,4 @@
+import { useDraggable, useDroppable } from '@dnd-kit/react';
 import { Pin } from 'lucide-react';
 import { memo } from 'react';
 import type { PlannedPage } from '#core/book/plan.ts';
@@ -37,6 +38,11 @@ export const PAGES = {
   '& button[data-selected] > div': { boxShadow: '0 0 0 3px', color: 'primary.main' },
   '& button[data-found] > div': { boxShadow: '0 5px 0', color: 'warning.main' },
   '& button[data-found] > span': { color: 'warning.main', fontWeight: 700, pt: '5px' },
+  '& button[data-drop] > span': { color: 'primary.main', fontWeight: 700 },
+  // Above the page that it is to be seen on.
+  '& button[data-drop] > div': { position: 'relative', zIndex: 1 },
+  '& button[data-drop=before] > div': { boxShadow: '-6px 0 0', color: 'primary.main' },
+  '& button[data-drop=behind] > div': { boxShadow: '6px 0 0', color: 'primary.main' },
   '& button > div': { outline: '1px solid', outlineColor: 'divider', outlineOffset: -1 },
   '& button > span': { display: 'block', fontSize: 12.5, lineHeight: '18px' },
 } as const;
@@ -54,6 +60,8 @@ interface PageButtonProps extends Pick<PlannedPage, 'number' | 'side' | 'section
   selected: boolean;
   /** One of the pages that were looked for. */
   found: boolean;
+  /** Where pages that are being dragged would go, let go on this one; null while none are. */
+  drop: 'before' | 'behind' | 'none' | null;
   onChoose: (page: number, extend: boolean) => void;
   onOpen: (page: number) => void;
 }
@@ -73,20 +81,37 @@ export const PageButton = memo(function PageButton({
   chosen,
   selected,
   found,
+  drop,
   onChoose,
   onOpen,
 }: PageButtonProps) {
   const label = `Page ${number}${role === 'solutions' ? ', solutions' : role === 'blank' ? ', blank' : ''}${pinned ? ', pinned' : ''}${found ? ', found' : ''}`;
+  const disabled = section === null;
+  const { ref: drag } = useDraggable({
+    id: `page ${number}`,
+    data: { page: number },
+    disabled,
+  });
+  const { ref: take, isDropTarget } = useDroppable({
+    id: `on page ${number}`,
+    data: { page: number },
+    disabled: drop === null || drop === 'none',
+  });
   return (
     <button
       type="button"
+      ref={(element) => {
+        drag(element);
+        take(element);
+      }}
       tabIndex={-1}
+      data-drop={isDropTarget ? drop : undefined}
       data-page={number}
       data-side={side}
       aria-label={label}
       data-selected={selected || undefined}
       data-found={found || undefined}
-      disabled={section === null}
+      disabled={disabled}
       onClick={(event) => onChoose(number, event.shiftKey)}
       onDoubleClick={() => onOpen(number)}
       style={{ width }}

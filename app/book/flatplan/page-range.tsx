@@ -1,63 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { copyOf } from '#core/book/copied.ts';
-import { removeSection, reroll, togglePin } from '#core/book/edit.ts';
-import { isolate, itemsBetween } from '#core/book/page-range.ts';
-import { sectionIn } from '#core/book/sections.ts';
-import { gather } from '#core/resources/index.ts';
-import { browserLoader } from '../../preview/browser-loader.ts';
-import { useOpenBook } from '../open-book.tsx';
-import { useBook, useBookStore } from '../store.ts';
-import { keepCopied } from './clipboard.ts';
-import { nameOf } from './entries.ts';
+import type { PageActions } from './use-page-range.ts';
 
-/** What can be done to pages that are selected. Each is one step of undo. */
-export function PageRange({ range: [first, last], onDone }: { range: [number, number]; onDone: () => void }) {
-  const edit = useBook((state) => state.edit);
-  const store = useBookStore();
-  const { plan } = useOpenBook();
-  const [told, tell] = useState('');
-  const items = itemsBetween(plan, first, last);
-  const sections = useBook((state) => state.value.sections);
-  const isPinned = ({ section, item }: (typeof items)[number]): boolean => {
-    const found = sectionIn(sections, section);
-    return found !== undefined && 'pins' in found && found.pins?.[item] !== undefined;
-  };
-  const pinned = items.filter(isPinned);
-  const parted = () => isolate(store.getState().value, plan, first, last);
-  /** Says which sections had to stay whole. */
-  const aboutShared = (shared: readonly string[]): string =>
-    shared.length
-      ? ` ${shared.map((id) => nameOf(sections.find((entry) => entry.id === id)!)).join(', ')} cannot be parted.`
-      : '';
-  const copy = () => {
-    const { recipe, ids, shared } = parted();
-    if (ids.length) keepCopied(copyOf(recipe, ids));
-    tell(
-      `${ids.length ? 'Copied: paste them in the running order.' : 'Nothing copied.'}${aboutShared(shared)}`,
-    );
-    return { ids, shared };
-  };
-  const remove = () => {
-    const { recipe, ids, shared } = parted();
-    if (ids.length) edit(() => ids.reduce(removeSection, recipe));
-    if (shared.length) tell(`${ids.length ? 'Removed.' : 'Nothing removed.'}${aboutShared(shared)}`);
-    else onDone();
-  };
-  const part = () => {
-    const { recipe, ids, shared } = parted();
-    if (ids.length) edit(() => recipe);
-    tell(`${ids.length ? 'They are sections of their own now.' : 'Nothing changed.'}${aboutShared(shared)}`);
-  };
-  const pin = async (on: boolean) => {
-    const resources = await gather(store.getState().value.resources, browserLoader);
-    edit((recipe) =>
-      items
-        .filter((one) => isPinned(one) !== on)
-        .reduce((so, { section, item }) => togglePin(so, section, item, resources), recipe),
-    );
+/** What can be done to pages that are selected, by pointer. */
+export function PageRange({ actions, onDone }: { actions: PageActions; onDone: () => void }) {
+  const { range, told, items, pinned } = actions;
+  const [first, last] = range!;
+  /** What takes the pages away leaves nothing selected. */
+  const done = (went: boolean) => {
+    if (went) onDone();
   };
   return (
     <Box
@@ -74,46 +26,38 @@ export function PageRange({ range: [first, last], onDone }: { range: [number, nu
       }}
     >
       <Typography variant="body2" sx={{ fontWeight: 700, mr: 1 }}>
-        Pages {first}–{last}
+        {first === last ? `Page ${first}` : `Pages ${first}–${last}`}
       </Typography>
-      {items.length > 0 && (
+      {items > 0 && (
         <>
-          <Button
-            size="small"
-            onClick={() =>
-              edit((recipe) => items.reduce((so, { section, item }) => reroll(so, section, item), recipe))
-            }
-          >
-            Re-roll {items.length - pinned.length}
+          <Button size="small" onClick={actions.reroll}>
+            Re-roll {items - pinned}
           </Button>
-          {pinned.length < items.length && (
-            <Button size="small" onClick={() => void pin(true)}>
+          {pinned < items && (
+            <Button size="small" onClick={() => void actions.pin(true)}>
               Pin
             </Button>
           )}
-          {pinned.length > 0 && (
-            <Button size="small" onClick={() => void pin(false)}>
+          {pinned > 0 && (
+            <Button size="small" onClick={() => void actions.pin(false)}>
               Unpin
             </Button>
           )}
         </>
       )}
-      <Button size="small" onClick={copy}>
+      <Button size="small" onClick={actions.copy}>
         Copy
       </Button>
-      <Button
-        size="small"
-        onClick={() => {
-          copy();
-          remove();
-        }}
-      >
+      <Button size="small" onClick={() => done(actions.cut())}>
         Cut
       </Button>
-      <Button size="small" onClick={remove}>
+      <Button size="small" onClick={actions.paste}>
+        Paste behind
+      </Button>
+      <Button size="small" onClick={() => done(actions.remove())}>
         Remove
       </Button>
-      <Button size="small" onClick={part}>
+      <Button size="small" onClick={actions.part}>
         Make a section
       </Button>
       <Button size="small" onClick={onDone}>

@@ -1,8 +1,10 @@
+import { Accessibility, PointerSensor, StyleInjector } from '@dnd-kit/dom';
+import { DragDropProvider, DragOverlay } from '@dnd-kit/react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import { defaultRangeExtractor, type Range as Rows, useVirtualizer } from '@tanstack/react-virtual';
 import { File, Minus, Plus } from 'lucide-react';
 import {
   type KeyboardEvent,
@@ -18,6 +20,7 @@ import { useNavigate } from 'react-router';
 import { FIRST_PAGES } from '#core/book/first-pages.ts';
 import type { PlannedPage } from '#core/book/plan.ts';
 import { sectionsOf } from '#core/book/sections.ts';
+import { pageNonce } from '../../emotion.ts';
 import { type Shortcut, useListedKeys } from '../../parts/shortcuts.tsx';
 import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PAGES_KEPT } from '../../preview/page-drawer.ts';
@@ -29,6 +32,7 @@ import { FindPages } from './find-pages.tsx';
 import { GAP, PAGES, PageButton } from './page-button.tsx';
 import { PageRange } from './page-range.tsx';
 import { StillNeeded } from './still-needed.tsx';
+import { type Range, usePageRange } from './use-page-range.ts';
 
 /** Widths of a page in the flatplan, in CSS pixels, smallest first. */
 const SIZES = [52, 74, 104, 150] as const;
@@ -82,6 +86,13 @@ const PAGE_KEYS: Shortcut[] = [
   { keys: 'arrows', does: 'From page to page', group },
   { keys: 'shift+arrows', does: 'Select pages up to there', group },
   { keys: 'enter', does: 'See the page at full size', group },
+  { keys: 'alt+left', does: 'Move the selected pages back by one', group },
+  { keys: 'alt+right', does: 'Move the selected pages on by one', group },
+  { keys: 'mod+c', does: 'Copy the selected pages', group },
+  { keys: 'mod+x', does: 'Cut the selected pages', group },
+  { keys: 'mod+v', does: 'Paste behind the selected pages', group },
+  { keys: 'mod+d', does: 'Duplicate the selected pages', group },
+  { keys: 'delete', does: 'Remove the selected pages', group },
 ];
 
 /** All pages as spreads; those in view are drawn first. */
@@ -120,8 +131,18 @@ export function Spreads({
   const wide = together * width;
   const across = Math.max(1, Math.floor((room - GAP) / (wide + GAP)));
   const rows = Math.ceil(spreads.length / across);
+  /** Pages that are being dragged. */
+  const [dragged, setDragged] = useState<Range | null>(null);
+  const draggedRow = dragged && rowOf(dragged[0], { across, single });
   const virtual = useVirtualizer({
     count: room ? rows : 0,
+    // What is dragged stays there, however far it is scrolled.
+    rangeExtractor: (shown: Rows) => {
+      const inView = defaultRangeExtractor(shown);
+      return draggedRow === null || inView.includes(draggedRow)
+        ? inView
+        : [...inView, draggedRow].sort((one, other) => one - other);
+    },
     getScrollElement: () => scroller.current,
     estimateSize: () => height + CAPTION,
     overscan: 1,
@@ -151,10 +172,20 @@ export function Spreads({
   /** The other end of a range of pages that is selected with the one that is chosen. */
   const [anchor, setAnchor] = useState<number | null>(null);
   const last = plan.pages.length;
-  const range: [number, number] | null =
+  const range: Range | null =
     anchor === null || page === null || anchor > last || page > last || anchor === page
       ? null
       : [Math.min(anchor, page), Math.max(anchor, page)];
+  /** Pages that were moved, to be selected where they stand in the plan that follows. */
+  const [moved, setMoved] = useState<Range | null>(null);
+  const actions = usePageRange(range ?? (page && page <= last ? [page, page] : null), setMoved);
+  useEffect(() => {
+    if (!moved) return;
+    setMoved(null);
+    setAnchor(moved[0] === moved[1] ? null : moved[0]);
+    onChoose(plan.pages[moved[1] - 1]!.section!, moved[1]);
+  }, [moved, plan, onChoose]);
+  const { clear } = actions;
   const now = useRef({ page, plan, anchor, across, single });
   now.current = { page, plan, anchor, across, single };
   const choosePage = useCallback(
@@ -162,9 +193,10 @@ export function Spreads({
       const { section } = now.current.plan.pages[number - 1]!;
       if (!section) return;
       setAnchor(extend ? (now.current.anchor ?? now.current.page ?? number) : null);
+      clear();
       onChoose(section, number);
     },
-    [onChoose],
+    [onChoose, clear],
   );
   const goTo = useCallback(
     (number: number, extend = false) => {
@@ -188,9 +220,25 @@ export function Spreads({
       End: last,
     };
     const to = steps[event.key];
+    const byLetter: Record<string, () => unknown> = {
+      c: actions.copy,
+      x: actions.cut,
+      v: actions.paste,
+      d: actions.duplicate,
+    };
+    const meant = actions.range;
+    const act = event.ctrlKey || event.metaKey ? byLetter[event.key.toLowerCase()] : undefined;
     if (to !== undefined && !event.altKey) goTo(to, event.shiftKey);
     else if (event.key === 'Enter' && page) open(page);
-    else if (event.key === 'Escape') setAnchor(null);
+    else if (event.key === 'Escape') {
+      setAnchor(null);
+      clear();
+    } else if (meant && act) act();
+    else if (meant && event.key === 'Delete') actions.remove();
+    else if (meant && event.altKey && event.key === 'ArrowLeft' && meant[0] > 1)
+      actions.move(meant, meant[0] - 1);
+    else if (meant && event.altKey && event.key === 'ArrowRight' && meant[1] < last)
+      actions.move(meant, meant[1] + 2);
     else return;
     event.preventDefault();
   };
@@ -212,12 +260,19 @@ export function Spreads({
           chosen={planned.number === page || (page === null && planned.section === chosen)}
           selected={range !== null && planned.number >= range[0] && planned.number <= range[1]}
           found={found.has(planned.number)}
+          drop={
+            dragged &&
+            (planned.number > dragged[1] ? 'behind' : planned.number < dragged[0] ? 'before' : 'none')
+          }
           onChoose={choosePage}
           onOpen={open}
         />
       ))}
     </div>
   );
+
+  // One page alone is spoken of only where something was done to it.
+  const bar = range !== null || (actions.range !== null && actions.told !== '');
 
   // Choosing a section in the running order brings its first page into view.
   const toChosen = useRef({ chosen, across, plan, single });
@@ -232,7 +287,7 @@ export function Spreads({
     <Box
       sx={{
         display: 'grid',
-        gridTemplateRows: range ? 'auto auto minmax(0, 1fr)' : 'auto minmax(0, 1fr)',
+        gridTemplateRows: bar ? 'auto auto minmax(0, 1fr)' : 'auto minmax(0, 1fr)',
         minHeight: 0,
       }}
     >
@@ -271,7 +326,15 @@ export function Spreads({
           <Plus size={16} />
         </Button>
       </Box>
-      {range && <PageRange range={range} onDone={() => setAnchor(null)} />}
+      {bar && (
+        <PageRange
+          actions={actions}
+          onDone={() => {
+            setAnchor(null);
+            clear();
+          }}
+        />
+      )}
       <Box
         ref={scroller}
         role="region"
@@ -280,24 +343,61 @@ export function Spreads({
         onKeyDown={onKey}
         sx={{ overflow: 'auto', px: 4, pt: 2, ...PAGES }}
       >
-        <Box sx={{ position: 'relative', height: virtual.getTotalSize() }}>
-          {room === 0 && (
-            <div
-              data-flow
-              style={{
-                gridTemplateColumns: `repeat(auto-fill, ${wide}px)`,
-                gridAutoRows: height + CAPTION,
-              }}
-            >
-              {spreads.slice(0, FIRST_SPREADS).map(shown)}
-            </div>
-          )}
-          {mounted.map(({ index, start }) => (
-            <div key={index} data-row={index} style={{ transform: `translateY(${start}px)` }}>
-              {spreads.slice(index * across, (index + 1) * across).map(shown)}
-            </div>
-          ))}
-        </Box>
+        <DragDropProvider
+          sensors={[PointerSensor]}
+          // By keyboard, pages are moved by the keys of the spreads.
+          plugins={(defaults) => [
+            ...defaults.filter((plugin) => plugin !== Accessibility),
+            StyleInjector.configure({ nonce: pageNonce() ?? '' }),
+          ]}
+          onDragStart={({ operation }) => {
+            const number = operation.source?.data.page as number;
+            // With one of them, all that are selected are dragged.
+            setDragged(range && number >= range[0] && number <= range[1] ? range : [number, number]);
+          }}
+          onDragEnd={({ operation, canceled }) => {
+            const on = operation.target?.data.page as number | undefined;
+            setDragged(null);
+            if (!canceled && dragged && on) actions.move(dragged, on > dragged[1] ? on + 1 : on);
+          }}
+        >
+          <Box sx={{ position: 'relative', height: virtual.getTotalSize() }}>
+            {room === 0 && (
+              <div
+                data-flow
+                style={{
+                  gridTemplateColumns: `repeat(auto-fill, ${wide}px)`,
+                  gridAutoRows: height + CAPTION,
+                }}
+              >
+                {spreads.slice(0, FIRST_SPREADS).map(shown)}
+              </div>
+            )}
+            {mounted.map(({ index, start }) => (
+              <div key={index} data-row={index} style={{ transform: `translateY(${start}px)` }}>
+                {spreads.slice(index * across, (index + 1) * across).map(shown)}
+              </div>
+            ))}
+          </Box>
+          <DragOverlay dropAnimation={null}>
+            {dragged && (
+              <Typography
+                component="span"
+                sx={{
+                  bgcolor: 'primary.main',
+                  color: 'primary.contrastText',
+                  borderRadius: 1,
+                  px: 2,
+                  py: 1,
+                  fontWeight: 700,
+                  whiteSpace: 'nowrap',
+                }}
+              >
+                {dragged[0] === dragged[1] ? `Page ${dragged[0]}` : `Pages ${dragged[0]}–${dragged[1]}`}
+              </Typography>
+            )}
+          </DragOverlay>
+        </DragDropProvider>
         <StillNeeded />
       </Box>
     </Box>
