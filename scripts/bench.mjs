@@ -25,6 +25,7 @@ run(async () => {
   // Not before the packages are there.
   const { build } = await import('esbuild');
   const { benchBooks, benchBrowser, benchCurves } = await import('../tests/bench/browser.mjs');
+  const { benchInteriors } = await import('../tests/bench/interiors.mjs');
   const { benchNiches } = await import('../tests/bench/niches.mjs');
   await build({
     entryPoints: {
@@ -63,6 +64,7 @@ run(async () => {
     await new Promise((rested) => setTimeout(rested, DEMO_JOB_MS));
     await benchBrowser(programs.url);
     await benchBooks(programs.url, database.url);
+    await benchInteriors(programs.url);
     await benchNiches(programs.url, database.url, programs.env.WRENFAIR_URL, LOOP_FILE);
   } finally {
     await programs?.stop();

@@ -28,6 +28,7 @@ export function useDesignPages(section: string, width: number, small: number) {
       const own = await draw(recipe.print.trim, width);
       if (!wanted) return;
       setPage(own);
+      performance.mark('quill-drawn', { detail: { pages: 1 } });
       const drawn: DrawnDesign[] = [];
       for (const trim of trims) {
         drawn.push(await draw(trim, small));

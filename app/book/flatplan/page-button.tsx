@@ -1,4 +1,3 @@
-import { useDraggable, useDroppable } from '@dnd-kit/react';
 import { Pin } from 'lucide-react';
 import { memo } from 'react';
 import type { PlannedPage } from '#core/book/plan.ts';
@@ -60,8 +59,8 @@ interface PageButtonProps extends Pick<PlannedPage, 'number' | 'side' | 'section
   selected: boolean;
   /** One of the pages that were looked for. */
   found: boolean;
-  /** Where pages that are being dragged would go, let go on this one; null while none are. */
-  drop: 'before' | 'behind' | 'none' | null;
+  /** Where pages that are being dragged go, let go now; null where it is another page. */
+  drop: 'before' | 'behind' | null;
   onChoose: (page: number, extend: boolean) => void;
   onOpen: (page: number) => void;
 }
@@ -86,32 +85,17 @@ export const PageButton = memo(function PageButton({
   onOpen,
 }: PageButtonProps) {
   const label = `Page ${number}${role === 'solutions' ? ', solutions' : role === 'blank' ? ', blank' : ''}${pinned ? ', pinned' : ''}${found ? ', found' : ''}`;
-  const disabled = section === null;
-  const { ref: drag } = useDraggable({
-    id: `page ${number}`,
-    data: { page: number },
-    disabled,
-  });
-  const { ref: take, isDropTarget } = useDroppable({
-    id: `on page ${number}`,
-    data: { page: number },
-    disabled: drop === null || drop === 'none',
-  });
   return (
     <button
       type="button"
-      ref={(element) => {
-        drag(element);
-        take(element);
-      }}
       tabIndex={-1}
-      data-drop={isDropTarget ? drop : undefined}
+      data-drop={drop ?? undefined}
       data-page={number}
       data-side={side}
       aria-label={label}
       data-selected={selected || undefined}
       data-found={found || undefined}
-      disabled={disabled}
+      disabled={section === null}
       onClick={(event) => onChoose(number, event.shiftKey)}
       onDoubleClick={() => onOpen(number)}
       style={{ width }}

@@ -1,5 +1,5 @@
 import { Accessibility, PointerSensor, StyleInjector } from '@dnd-kit/dom';
-import { DragDropProvider, DragOverlay } from '@dnd-kit/react';
+import { DragDropProvider, DragOverlay, useDraggable } from '@dnd-kit/react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -95,6 +95,18 @@ const PAGE_KEYS: Shortcut[] = [
   { keys: 'delete', does: 'Remove the selected pages', group },
 ];
 
+const pageAt = (element: Element | null): number | null =>
+  Number(element?.closest<HTMLElement>('button[data-page]')?.dataset.page) || null;
+
+/**
+ * Lets the page under the pointer be dragged, and no other: to make one of each of a book's pages as they are scrolled past
+ * takes longer than all else.
+ */
+function DraggedPage({ element }: { element: HTMLElement | null }) {
+  useDraggable({ id: 'page', disabled: element === null, ...(element ? { element } : {}) });
+  return null;
+}
+
 /** All pages as spreads; those in view are drawn first. */
 export function Spreads({
   chosen,
@@ -133,6 +145,10 @@ export function Spreads({
   const rows = Math.ceil(spreads.length / across);
   /** Pages that are being dragged. */
   const [dragged, setDragged] = useState<Range | null>(null);
+  /** The page under the pointer: while none is dragged, the one that could be; then the one that they go to. */
+  const [hovered, setHovered] = useState<HTMLElement | null>(null);
+  const [aim, setAim] = useState<number | null>(null);
+  const side = !aim || !dragged ? null : aim > dragged[1] ? 'behind' : aim < dragged[0] ? 'before' : null;
   const draggedRow = dragged && rowOf(dragged[0], { across, single });
   const virtual = useVirtualizer({
     count: room ? rows : 0,
@@ -260,10 +276,7 @@ export function Spreads({
           chosen={planned.number === page || (page === null && planned.section === chosen)}
           selected={range !== null && planned.number >= range[0] && planned.number <= range[1]}
           found={found.has(planned.number)}
-          drop={
-            dragged &&
-            (planned.number > dragged[1] ? 'behind' : planned.number < dragged[0] ? 'before' : 'none')
-          }
+          drop={planned.number === aim ? side : null}
           onChoose={choosePage}
           onOpen={open}
         />
@@ -341,6 +354,10 @@ export function Spreads({
         aria-label="Spreads"
         tabIndex={0}
         onKeyDown={onKey}
+        onPointerOver={({ target }) => {
+          const over = (target as Element).closest<HTMLElement>('button[data-page]');
+          if (over && !dragged) setHovered(over);
+        }}
         sx={{ overflow: 'auto', px: 4, pt: 2, ...PAGES }}
       >
         <DragDropProvider
@@ -350,17 +367,23 @@ export function Spreads({
             ...defaults.filter((plugin) => plugin !== Accessibility),
             StyleInjector.configure({ nonce: pageNonce() ?? '' }),
           ]}
-          onDragStart={({ operation }) => {
-            const number = operation.source?.data.page as number;
+          onDragStart={() => {
+            const number = pageAt(hovered)!;
             // With one of them, all that are selected are dragged.
             setDragged(range && number >= range[0] && number <= range[1] ? range : [number, number]);
           }}
-          onDragEnd={({ operation, canceled }) => {
-            const on = operation.target?.data.page as number | undefined;
+          onDragMove={({ operation, to }) => {
+            const { x, y } = to ?? operation.position.current;
+            // What is shown of the dragged pages lies above.
+            setAim(document.elementsFromPoint(x, y).map(pageAt).find(Boolean) ?? null);
+          }}
+          onDragEnd={({ canceled }) => {
             setDragged(null);
-            if (!canceled && dragged && on) actions.move(dragged, on > dragged[1] ? on + 1 : on);
+            setAim(null);
+            if (!canceled && dragged && aim) actions.move(dragged, aim > dragged[1] ? aim + 1 : aim);
           }}
         >
+          <DraggedPage element={hovered} />
           <Box sx={{ position: 'relative', height: virtual.getTotalSize() }}>
             {room === 0 && (
               <div
