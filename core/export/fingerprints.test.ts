@@ -32,6 +32,19 @@ describe('the fingerprint of an interior', () => {
     expect(interior({ design: 'plain' }, { every: 1, order: 'listed' })).toBe(interior());
   });
 
+  it('is what it was where a kind only writes its options in another way: a text in Markdown', () => {
+    const page = (version: number, text: string) =>
+      fingerprintsOf(
+        bookFrom(
+          recipeOf([{ id: 'x', kind: 'text-page', version, options: { what: 'tips', text } }], { quill: 4 }),
+        ),
+      ).interior;
+    const plain = '# One\n\n- a\n\nThen {title}.';
+    expect(page(1, plain)).toBe('40d3065bc80d89afa80956dd3e2cc7f6a1a86679b92256147db9abc5972d2640');
+    expect(page(2, plain)).toBe(page(1, plain));
+    expect(page(2, `**${plain}**`)).not.toBe(page(1, plain));
+  });
+
   it('is another as soon as one of them is used', () => {
     const all = [
       interior(),

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { type Book, type Entry, isGroup, kindOf, needsOf, type Section } from '../book/index.ts';
 import { faceOf } from '../faces/choice.ts';
 import { fingerprint } from '../fingerprint.ts';
@@ -11,12 +12,18 @@ export interface Fingerprints {
   listing: string;
 }
 
-/** What a section shows, without the options that came later, where they are as if they never had. */
+/**
+ * What a section shows, as it would have been said before: by the version that made the same, and without the options that
+ * came later, where they are as if they never had.
+ */
 function sectionAsBefore({ standingPage: _, ...section }: Section): Section {
-  const { later } = kindOf(section);
-  if (!later) return section;
-  const options = Object.entries(section.options).filter(([key, value]) => later[key] !== value);
-  return { ...section, options: Object.fromEntries(options) };
+  const { later = {}, madeSince, version } = kindOf(section);
+  const options = Object.entries(section.options).filter(([key, value]) => !equal(later[key], value));
+  return {
+    ...section,
+    ...(madeSince && section.version === version ? { version: madeSince } : {}),
+    options: Object.fromEntries(options),
+  };
 }
 
 const asBefore = (entry: Entry): Entry =>

@@ -177,6 +177,11 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
    * Options that came after its version, with the values that change nothing: files of books that were made before stay good.
    */
   later?: Readonly<Record<string, unknown>>;
+  /**
+   * The version since which the same options make the same, where they are only written in another way since: files of books
+   * that were made before stay good.
+   */
+  madeSince?: number;
   /** It is offered among those of its family. */
   family: string;
   /** Ways in which it is offered; once, as it comes, if left out. */

@@ -164,6 +164,51 @@ describe('ruled pages', () => {
   });
 });
 
+describe('a side column', () => {
+  const SIDED = ['ruled', 'dot-grid', 'graph', 'isometric', 'hexagonal', 'blank'];
+  it.each(SIDED)(
+    '%s: stands clear of the lines, mirrors on facing pages, and leaves them as they are',
+    (kind) => {
+      for (const sideColumn of ['left', 'right', 'inner', 'outer']) {
+        const options = {
+          sideColumn,
+          sideWidth: 30,
+          sideLabel: 'Notes',
+          ...(kind === 'blank' ? { border: 'line' } : {}),
+        };
+        const book = paper(kind, options);
+        for (const page of [1, 2]) {
+          const frame = frameOf(book, book.plan.pages[page - 1]!);
+          const left =
+            sideColumn === 'left' || (sideColumn !== 'right' && (page === 1) === (sideColumn === 'inner'));
+          const marks = marksOn(book, page);
+          const line = marks.at(-2)!;
+          const words = marks.at(-1) as TextMark;
+          const boxes = marks.slice(0, -2).map((mark) => markBounds(mark, [1, 0, 0, 1, 0, 0], type)!);
+          const at = markBounds(line, [1, 0, 0, 1, 0, 0], type)!;
+          const middle = (at.left + at.right) / 2;
+          const edge = left ? middle - mm(30) : middle + mm(30);
+          expect(words.text).toBe('Notes');
+          expect(Math.abs(edge - (left ? frame.body.x : frame.body.x + frame.body.width))).toBeLessThan(2);
+          for (const box of boxes)
+            if (left) expect(box.left).toBeGreaterThan(middle + mm(3));
+            else expect(box.right).toBeLessThan(middle - mm(3));
+        }
+      }
+    },
+  );
+
+  it('is left out where the grid runs into the bleed, and words that do not fit are told', () => {
+    const print = { service: 'wrenfair', trim: { width: '6in', height: '9in' }, bleed: true };
+    const over = (more: object) => marksOn(paper('graph', { extent: 'bleed', ...more }, { print }), 1).length;
+    expect(over({ sideColumn: 'outer' })).toBe(over({}));
+    const book = paper('ruled', { sideColumn: 'outer', sideWidth: 15, sideLabel: 'Words that are too many' });
+    expect([...proofBook(book, type)].map(({ message }) => message)).toContainEqual(
+      expect.stringMatching(/words above the side column do not fit/),
+    );
+  });
+});
+
 describe('grids', () => {
   it.each(['graph', 'dot-grid', 'isometric', 'hexagonal'])(
     '%s: whole cells in the middle of the live area',

@@ -7,6 +7,7 @@ import { definePaper } from '../paper/define-paper.ts';
 import { drawHeading, headedUnits, headingSettings } from '../paper/heading.ts';
 import { stroked } from '../paper/lines.ts';
 import { lookSettings, points } from '../paper/settings.ts';
+import { NO_SIDE, sideSettings } from '../paper/side.ts';
 
 const options = exactObject({
   border: setting(enumOf(['none', 'line', 'double']), 'none', {
@@ -15,6 +16,7 @@ const options = exactObject({
   }),
   ...headingSettings(),
   ...lookSettings(0.4),
+  ...sideSettings(),
 });
 type BlankOptions = v.InferOutput<typeof options>;
 
@@ -35,6 +37,7 @@ function draw(context: DrawContext<BlankOptions, never>): Mark[] {
 
 export const blank = definePaper<BlankOptions>({
   id: 'blank',
+  later: NO_SIDE,
   name: 'Blank pages',
   family: 'Drawing',
   purpose: 'Nothing, or a border to draw in.',

@@ -6,6 +6,7 @@ import type { DrawContext } from '../kind.ts';
 import { definePaper } from '../paper/define-paper.ts';
 import { coveringCells, dots, overEdge, runsOver, wholeCells } from '../paper/lines.ts';
 import { extentSetting, lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
+import { NO_SIDE, sideSettings } from '../paper/side.ts';
 
 const SPACINGS = {
   '5mm': points(5, 'mm'),
@@ -24,6 +25,7 @@ const options = exactObject({
   extent: extentSetting,
   gray,
   color,
+  ...sideSettings(),
 });
 type DotOptions = v.InferOutput<typeof options>;
 
@@ -45,6 +47,7 @@ function draw({ body, frame, options: chosen }: DrawContext<DotOptions, never>):
 
 export const dotGrid = definePaper<DotOptions>({
   id: 'dot-grid',
+  later: NO_SIDE,
   name: 'Dot grid',
   family: 'Grids',
   purpose: 'Dots for journals and drawings.',

@@ -18,6 +18,7 @@ import {
   wholeCells,
 } from '../paper/lines.ts';
 import { extentSetting, lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
+import { NO_SIDE, sideSettings } from '../paper/side.ts';
 
 const CELLS = {
   '5mm': points(5, 'mm'),
@@ -55,6 +56,7 @@ const options = exactObject({
   }),
   extent: extentSetting,
   ...lookSettings(0.62),
+  ...sideSettings(),
 });
 type GraphOptions = v.InferOutput<typeof options>;
 
@@ -181,6 +183,7 @@ function logarithmic({ body, options: chosen }: DrawContext<GraphOptions, never>
 
 export const graph = definePaper<GraphOptions>({
   id: 'graph',
+  later: NO_SIDE,
   name: 'Graph paper',
   family: 'Grids',
   purpose: 'Squares, engineering, polar and logarithmic grids.',

@@ -7,6 +7,7 @@ import type { DrawContext } from '../kind.ts';
 import { definePaper } from '../paper/define-paper.ts';
 import { overEdge, runsOver, stroked } from '../paper/lines.ts';
 import { extentSetting, lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
+import { NO_SIDE, sideSettings } from '../paper/side.ts';
 
 const SIDES = {
   small: points(4, 'mm'),
@@ -33,6 +34,7 @@ const options = exactObject({
   }),
   extent: extentSetting,
   ...lookSettings(0.58),
+  ...sideSettings(),
 });
 type HexagonalOptions = v.InferOutput<typeof options>;
 
@@ -143,6 +145,7 @@ function draw(context: DrawContext<HexagonalOptions, never>): Mark[] {
 
 export const hexagonal = definePaper<HexagonalOptions>({
   id: 'hexagonal',
+  later: NO_SIDE,
   name: 'Hexagonal grid',
   family: 'Grids',
   purpose: 'Hexagons for maps, molecules and patterns.',

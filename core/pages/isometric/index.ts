@@ -7,6 +7,7 @@ import type { DrawContext } from '../kind.ts';
 import { definePaper } from '../paper/define-paper.ts';
 import { coveringCells, darker, dots, overEdge, runsOver, stroked, wholeCells } from '../paper/lines.ts';
 import { extentSetting, lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
+import { NO_SIDE, sideSettings } from '../paper/side.ts';
 
 const SIDES = {
   '5mm': points(5, 'mm'),
@@ -27,6 +28,7 @@ const options = exactObject({
   }),
   extent: extentSetting,
   ...lookSettings(0.62),
+  ...sideSettings(),
 });
 type IsometricOptions = v.InferOutput<typeof options>;
 
@@ -94,6 +96,7 @@ function clipped(path: PathBuilder, { x, y, width, height }: Rect, start: number
 
 export const isometric = definePaper<IsometricOptions>({
   id: 'isometric',
+  later: NO_SIDE,
   name: 'Isometric grid',
   family: 'Grids',
   purpose: 'Triangles for drawing in three dimensions.',

@@ -9,12 +9,13 @@ import {
   type Unit,
 } from '../kind.ts';
 import { hasBleed, inkRoom } from './lines.ts';
+import { besideColumn } from './side.ts';
 
 type PaperRoom<Options> = Pick<DrawContext<Options, never>, 'frame' | 'body' | 'options'>;
 
 /** What a paper says of itself; a count of pages, alike unless it lays them out itself, and the rest are the same for all. */
 export interface Paper<Options>
-  extends Partial<Pick<PageKind<Options>, 'version' | 'earlier' | 'inHouseFaces' | 'samples'>> {
+  extends Partial<Pick<PageKind<Options>, 'version' | 'earlier' | 'later' | 'inHouseFaces' | 'samples'>> {
   id: string;
   name: string;
   purpose: string;
@@ -33,9 +34,10 @@ interface Words {
   heading?: string;
   numbers?: boolean;
   labels?: boolean;
+  sideLabel?: string;
 }
-const hasWords = ({ heading = 'none', numbers, labels }: Words): boolean =>
-  heading !== 'none' || numbers === true || labels === true;
+const hasWords = ({ heading = 'none', numbers, labels, sideLabel = '' }: Words): boolean =>
+  heading !== 'none' || numbers === true || labels === true || sideLabel !== '';
 
 /** A kind of page to write or draw on. */
 export const definePaper = <Options>({
@@ -53,10 +55,20 @@ export const definePaper = <Options>({
     defaultCount: 24,
     numbered: true,
     units: ({ count, options }) => units?.(count, options) ?? pageUnits(count, 'paper'),
-    draw: (context) => draw(inRoom(context)),
+    draw: (given) => {
+      const room = inRoom(given);
+      const side = besideColumn(room);
+      return side ? [...draw(side.beside), ...side.column(given).marks] : draw(room);
+    },
     inspectUnit: (given) => {
-      const context = inRoom(given);
+      const side = besideColumn(inRoom(given));
+      const context = side?.beside ?? inRoom(given);
       const problems: ItemProblem[] = [];
+      if (side && !side.column(given).fits)
+        problems.push({
+          severity: 'look',
+          message: 'the words above the side column do not fit. Shorten them, or make the column wider.',
+        });
       const room = fits?.(context);
       if (room && room.count < 1)
         problems.push({

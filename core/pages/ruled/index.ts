@@ -7,6 +7,7 @@ import { definePaper } from '../paper/define-paper.ts';
 import { drawHeading, headedUnits, headingSettings } from '../paper/heading.ts';
 import { darker, levelLines, stroked, uprightLines, writingLines } from '../paper/lines.ts';
 import { lookSettings, pitchOf, pitchSetting, points } from '../paper/settings.ts';
+import { NO_SIDE, sideSettings } from '../paper/side.ts';
 import { second } from './second.ts';
 
 /** From line to line, in points (common practice, no source). */
@@ -50,6 +51,7 @@ const options = exactObject({
   numbers: setting(v.boolean(), false, { label: 'Number the lines' }),
   ...headingSettings(),
   ...lookSettings(0.55),
+  ...sideSettings(),
 });
 type RuledOptions = v.InferOutput<typeof options>;
 
@@ -112,6 +114,7 @@ const pitchIn = ({ pitch, ruling }: RuledOptions) => pitchOf(pitch, RULINGS[ruli
 
 export const ruled = definePaper<RuledOptions>({
   id: 'ruled',
+  later: NO_SIDE,
   version: 3,
   earlier: [
     // The option had its British name.
@@ -134,6 +137,10 @@ export const ruled = definePaper<RuledOptions>({
     { name: 'Ruled pages' },
     { name: 'Ruled, with date', options: { heading: 'date' } },
     { name: 'Ruled, with subject and margin', options: { heading: 'subject and date', margin: 'left' } },
+    {
+      name: 'Ruled, with side column',
+      options: { sideColumn: 'outer', heading: 'date', sideLabel: 'Notes' },
+    },
     { name: 'Numbered lines', options: { numbers: true, ruling: '7mm' } },
     { name: 'Dotted lines', options: { style: 'dotted', ruling: '8mm' } },
   ],

@@ -212,6 +212,7 @@ const sample = (what: keyof typeof WHAT, words: string, more: Record<string, unk
 export const textPage = defineKind<Options, never>({
   id: 'text-page',
   version: 2,
+  madeSince: 1,
   // Its text was plain, with # and - alone.
   earlier: [
     {
