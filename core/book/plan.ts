@@ -1,4 +1,5 @@
-import type { Unit, UnitPart } from '../pages/index.ts';
+import equal from 'fast-deep-equal';
+import type { Unit, UnitPart, UnitsContext } from '../pages/index.ts';
 import {
   gutterFor,
   type PageFrame,
@@ -25,7 +26,7 @@ import {
   sectionsOf,
 } from './sections.ts';
 import { answersOnPages, pagesOfAnswers, type SolutionLayout, type SolutionStream } from './solution-flow.ts';
-import { listedPages } from './whole.ts';
+import { indexedTerms, listedPages, numberOf } from './whole.ts';
 
 export type PageRole = 'body' | 'solutions' | 'blank';
 
@@ -125,18 +126,34 @@ export const printSpec = (recipe: Recipe): PageSpec => ({
 function planWith(recipe: Recipe, rules: PrintRules, filled: Filled | null): Plan {
   const spec = printSpec(recipe);
   let gutter = gutterFor(rules, 0);
-  const lists = sectionsOf(recipe.sections).some((section) => kindOf(section).listsPages);
-  let listed = 0;
-  for (;;) {
-    const plan = paginate(recipe, gutter, listed, filled, (side) => pageFrame(rules, spec, gutter, side));
+  const kinds = sectionsOf(recipe.sections).map(kindOf);
+  const lists = kinds.some(({ listsPages }) => listsPages);
+  const indexes = kinds.some(({ indexesPages }) => indexesPages);
+  let whole: Told = { listed: 0, indexed: [] };
+  for (let round = 1; ; round++) {
+    const plan = paginate(recipe, gutter, whole, filled, (side) => pageFrame(rules, spec, gutter, side));
     const needed = gutterFor(rules, plan.pages.length);
     // What is listed follows from the sections, not from where their pages come to stand.
-    const found = lists ? listedPages(recipe, plan, String).length : 0;
-    if (needed <= gutter && found === listed) return plan;
+    const listed = lists ? listedPages(recipe, plan, String).length : 0;
+    const indexed = indexes ? indexedTerms(recipe, plan, (page) => numberOf(recipe, plan, page)) : [];
+    const settled =
+      equal(indexed, whole.indexed) || (round > ROUNDS && lettersOf(indexed) <= lettersOf(whole.indexed));
+    if (needed <= gutter && listed === whole.listed && settled) return plan;
     gutter = Math.max(gutter, needed);
-    listed = found;
+    whole = { listed, indexed };
   }
 }
+
+/**
+ * An index before the pages that it leads to moves them by its own length, and with them its numbers. After so many rounds the
+ * longer of two indexes is kept: there may be room for a line more than there is.
+ */
+const ROUNDS = 6;
+const lettersOf = (indexed: Told['indexed']): number =>
+  indexed.reduce((sum, { numbers }) => sum + numbers.join(', ').length, 0);
+
+/** What kinds are told of the whole book before they lay out their pages. */
+type Told = Pick<UnitsContext<unknown>, 'listed' | 'indexed'>;
 
 /** The most pages, items or turns that an entry comes to when it fills a book. */
 const MOST_FILLED = 2000;
@@ -178,7 +195,7 @@ function unitsOf(
   recipe: Recipe,
   section: Section,
   frame: (side: Side) => PageFrame,
-  listed: number,
+  told: Told,
   alone: number | undefined,
   rounds?: number,
 ): readonly Unit[] {
@@ -199,7 +216,7 @@ function unitsOf(
     options,
     language,
     streamKey: [recipe.seed, section.id],
-    listed,
+    ...told,
     count: counts[kind.extent],
     frame,
     facts,
@@ -219,7 +236,7 @@ const capitalized = (word: string): string => word.charAt(0).toUpperCase() + wor
 function paginate(
   recipe: Recipe,
   gutter: number,
-  listed: number,
+  told: Told,
   filled: Filled | null,
   frame: (side: Side) => PageFrame,
 ): Plan {
@@ -321,7 +338,7 @@ function paginate(
     const turns = isGroup(entry) ? turnsOf(recipe, entry, count) : null;
     const units = members.map((member, i) => {
       const times = turns?.reduce((n, turn) => n + Number(turn === i), 0);
-      return unitsOf(recipe, member, frame, listed, count, times);
+      return unitsOf(recipe, member, frame, told, count, times);
     });
     members.forEach((member, i) => {
       plan.items[member.id] = {

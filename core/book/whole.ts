@@ -1,5 +1,5 @@
 import { FAMILIES } from '../faces/families.ts';
-import type { ListedPage, WholeBook } from '../pages/index.ts';
+import type { IndexedTerm, ListedPage, WholeBook } from '../pages/index.ts';
 import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import type { Book } from './book.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
@@ -34,6 +34,40 @@ export function listedPages(recipe: Recipe, plan: Plan, numberOf: NumberOf): Lis
     const begins = plan.pages.slice(first - 1, last).find(({ unit }) => unit)?.number ?? first;
     return [{ text: nameOf(entry), number: numberOf(begins), page: begins }];
   });
+}
+
+/** So many pages that follow each other are a stretch of pages. */
+const STRETCH = 3;
+
+/** Page numbers as they are counted, long stretches as one. @param pages in order, each once */
+function stretches(pages: readonly number[], numberOf: NumberOf): string[] {
+  const numbers: string[] = [];
+  for (let first = 0, last = 0; first < pages.length; first = last = last + 1) {
+    while (pages[last + 1] === pages[last]! + 1) last++;
+    const all = pages.slice(first, last + 1).map(numberOf);
+    numbers.push(...(all.length < STRETCH ? all : [`${all[0]}–${all.at(-1)}`]));
+  }
+  return numbers;
+}
+
+/** What an index leads to: the terms of all units, each once whatever its capitals, in the order of the book's language. */
+export function indexedTerms(recipe: Recipe, plan: Plan, numberOf: NumberOf): IndexedTerm[] {
+  const found = new Map<string, { text: string; pages: Set<number> }>();
+  for (const { unit, part, number } of plan.pages) {
+    if (part === 'right' || part === 'back') continue;
+    for (const term of unit?.terms ?? []) {
+      const text = term.replace(/\s+/g, ' ').trim();
+      if (!text) continue;
+      const key = text.toLocaleLowerCase(recipe.language);
+      const one = found.get(key) ?? { text, pages: new Set() };
+      one.pages.add(number);
+      found.set(key, one);
+    }
+  }
+  const order = new Intl.Collator(recipe.language, { numeric: true });
+  return [...found.values()]
+    .sort((one, other) => order.compare(one.text, other.text))
+    .map(({ text, pages }) => ({ text, numbers: stretches([...pages], numberOf) }));
 }
 
 const LICENSES: Readonly<Record<string, string>> = {
@@ -76,6 +110,7 @@ const known = new WeakMap<Plan, WholeBook>();
 export function wholeBook({ recipe, plan }: Pick<Book, 'recipe' | 'plan'>): WholeBook {
   const whole = known.get(plan) ?? {
     listed: listedPages(recipe, plan, (page) => numberOf(recipe, plan, page)),
+    indexed: indexedTerms(recipe, plan, (page) => numberOf(recipe, plan, page)),
     credits: creditsOf(recipe),
     typefaces: typeCredit(recipe),
     pages: plan.pages.length,

@@ -151,6 +151,12 @@ const SAMPLES: Record<string, object[]> = {
     { options: { text: '# Look *twice*\n\n3. **Smoke**\n4. Lift\n\nOne  \nTwo {series} {volume}' } },
     { options: { what: 'notes', lines: true } },
   ],
+  'subject-index 1': [
+    { kind: 'ruled', version: 3, pages: 19, options: { heading: 'subject', subjects: 'Moths\nBees\nÄpfel' } },
+    { kind: 'ruled', version: 3, pages: 4, options: { heading: 'subject', subjects: 'Rain' } },
+    {},
+    { options: { columns: '3', letters: false, heading: 'Where it is' } },
+  ],
   'dots-to-join 1': [
     { pages: 3 },
     { pages: 1, options: { dots: 16, picture: 'owl' } },

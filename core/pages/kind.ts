@@ -26,9 +26,17 @@ export interface ListedPage {
   page: number;
 }
 
+/** What an index leads to, in the order of the book's language. */
+export interface IndexedTerm {
+  text: string;
+  /** Of the pages, as they are counted; `14–16` where three or more follow each other. */
+  numbers: readonly string[];
+}
+
 /** What pages may say of the whole book. */
 export interface WholeBook {
   listed: readonly ListedPage[];
+  indexed: readonly IndexedTerm[];
   /** What must be said of others' work in it. */
   credits: readonly string[];
   /** The families that it is set in, with their licenses. */
@@ -49,6 +57,8 @@ export interface Unit {
   items?: readonly number[];
   /** Its entry in a contents page. */
   contents?: string;
+  /** Words under which an index leads to it. */
+  terms?: readonly string[];
   /** Units with equal keys look the same on pages of the same side, so that they are drawn and written once. */
   key?: string;
   /** What drawing must know of it besides its items, such as a date. JSON. */
@@ -68,6 +78,8 @@ export interface UnitsContext<Options> {
   streamKey: readonly [seed: string, section: string];
   /** How many pages a contents page lists, for kinds that say that they list them; 0 for all others. */
   listed: number;
+  /** What an index leads to, as far as it is known; none unless a kind of the book says that it indexes. */
+  indexed: readonly IndexedTerm[];
   /** The frame of a page of either side, for kinds whose pages depend on the room they have. */
   frame(side: Side): PageFrame;
   /** What the recipe says of a resource, such as the pages of a PDF; null where it names none of that type. */
@@ -223,6 +235,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   prepare?(options: Options): Promise<void>;
   /** How many pages it takes depends on how many are listed. */
   listsPages?: true;
+  /** How many pages it takes depends on what is indexed. */
+  indexesPages?: true;
   /** Its words are broken at the ends of lines: what that takes is loaded for books with such pages. */
   hyphenates?: true;
   /** Items depend on their place in the section and on how many there are, as rising levels do. */

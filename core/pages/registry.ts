@@ -29,6 +29,7 @@ import { otherBooks } from './other-books/index.ts';
 import { planner } from './planner/index.ts';
 import { ruled } from './ruled/index.ts';
 import { sketch } from './sketch/index.ts';
+import { subjectIndex } from './subject-index/index.ts';
 import { textList } from './text-list/index.ts';
 import { textPage } from './text-page/index.ts';
 import { titlePage } from './title-page/index.ts';
@@ -82,6 +83,7 @@ for (const kind of [
   dedication,
   belongsTo,
   contents,
+  subjectIndex,
   textPage,
   certificate,
   giveAway,

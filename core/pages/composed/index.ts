@@ -50,6 +50,10 @@ const designOf = ({ design: given }: ComposedOptions): Design =>
 const lookIdOf = ({ look, design: given }: ComposedOptions): LookId =>
   look !== 'own' ? look : typeof given === 'string' ? DESIGNS[given].look : 'almanac';
 
+/** A prompt that is longer is no entry of an index. */
+const MOST_TERM = 60;
+const termsOf = (line: string): string[] => (line.length <= MOST_TERM ? [line] : []);
+
 const linesOf = ({ varied }: ComposedOptions): string[] =>
   varied
     .split(/\r?\n/)
@@ -135,7 +139,7 @@ export const composed = defineKind<ComposedOptions, never>({
       const turn = i / chosen.every;
       if (!Number.isInteger(turn)) return { key: 'between', data: { said: null } };
       const line = turn % lines.length;
-      return { key: `page ${line}`, data: { said: lines[line]! } };
+      return { key: `page ${line}`, data: { said: lines[line]! }, terms: termsOf(lines[line]!) };
     });
   },
   draw,

@@ -7,12 +7,14 @@ import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { gather, hashOf, type Resources } from '../../resources/index.ts';
 import { NODE_TOOLS } from '../../resources/node-tools.ts';
+import { loadRichText } from '../../rich-text/index.ts';
 import { boundsOf, eachMark, type ImageMark } from '../../scene/index.ts';
 
 const type = typesetterFromDisk();
 let resources: Resources;
 let named: object;
 beforeAll(async () => {
+  await loadRichText();
   const png = new Uint8Array(
     await sharp({ create: { width: 600, height: 900, channels: 3, background: '#204060' } })
       .png()

@@ -79,7 +79,11 @@ export function headedUnits(count: number, options: HeadingOptions, key: string)
   const subjects = options.heading === 'none' ? [] : listed(options);
   return Array.from({ length: count }, (_, i) =>
     subjects.length
-      ? { key: `${key} ${i % subjects.length}`, data: { subject: subjects[i % subjects.length]! } }
+      ? {
+          key: `${key} ${i % subjects.length}`,
+          data: { subject: subjects[i % subjects.length]! },
+          terms: [subjects[i % subjects.length]!],
+        }
       : { key },
   );
 }

@@ -223,12 +223,13 @@ export const textList = defineKind<Options, never>({
   units({ options: chosen, streamKey }) {
     const texts = dealt(listOf(chosen), chosen.order, streamKey).map((one, i) => ({ ...one, place: i + 1 }));
     // An empty list still has a page, which says what is missing.
-    return Array.from(
-      { length: Math.max(1, Math.ceil(texts.length / chosen.perPage)) },
-      (_, page): Unit => ({
-        data: { texts: texts.slice(page * chosen.perPage, (page + 1) * chosen.perPage) } satisfies OnPage,
-      }),
-    );
+    return Array.from({ length: Math.max(1, Math.ceil(texts.length / chosen.perPage)) }, (_, page): Unit => {
+      const own = texts.slice(page * chosen.perPage, (page + 1) * chosen.perPage);
+      return {
+        data: { texts: own } satisfies OnPage,
+        terms: own.map(({ credit }) => credit),
+      };
+    });
   },
   draw,
   inspectUnit(context) {

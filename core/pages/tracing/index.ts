@@ -60,6 +60,9 @@ function draw(context: Room): Mark[] {
   ];
 }
 
+/** A sentence that is longer is no entry of an index. */
+const MOST_TERM = 40;
+
 export const tracing = defineKind<TracingOptions, never>({
   id: 'tracing',
   version: 1,
@@ -93,7 +96,11 @@ export const tracing = defineKind<TracingOptions, never>({
   },
   options,
   units: ({ options: chosen, language }) =>
-    entriesOf(chosen, language).map((entry) => ({ key: JSON.stringify(entry), data: entry })),
+    entriesOf(chosen, language).map((entry) => ({
+      key: JSON.stringify(entry),
+      data: entry,
+      ...(chosen.what === 'list' && entry.model.length <= MOST_TERM ? { terms: [entry.model] } : {}),
+    })),
   draw,
   inspectUnit(context) {
     const problems: ItemProblem[] = [];

@@ -1,0 +1,206 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { recipeOf } from '../../book/book.sample.ts';
+import { bookFrom, drawPage } from '../../book/index.ts';
+import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
+import { proofBook } from '../../proof/index.ts';
+import { eachMark } from '../../scene/index.ts';
+import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import { inColumns, indexLines, placesOf } from './lines.ts';
+
+const type = typesetterFromDisk();
+const ruled = (id: string, pages: number, subjects: string, more: object = {}) => ({
+  id,
+  kind: 'ruled',
+  pages,
+  options: { heading: 'subject', subjects },
+  ...more,
+});
+const bookOf = (sections: object[], options: object = {}, more: object = {}, front = false) => {
+  const index = { id: 'x', kind: 'subject-index', options };
+  return bookFrom(
+    recipeOf(front ? [index, ...sections] : [...sections, index], {
+      quill: 4,
+      print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+      ...more,
+    }),
+  );
+};
+type Book = ReturnType<typeof bookOf>;
+const pagesOf = (book: Book) => book.plan.pages.filter(({ section }) => section === 'x');
+/** The words of the index, line by line from column to column. */
+const said = (book: Book): string[] =>
+  pagesOf(book).flatMap(({ number }) => {
+    const texts: { text: string; x: number; y: number }[] = [];
+    eachMark(drawPage(book, number, type).layers[0]!.marks, (mark) => {
+      if (mark.type === 'text') texts.push({ text: mark.text, x: mark.x, y: mark.y });
+    });
+    return texts.map(({ text }) => text);
+  });
+
+describe('an index', () => {
+  it('leads to every page of a subject, in the order of the language, whatever the capitals', () => {
+    const book = bookOf(
+      [ruled('a', 3, 'Wax\nbees\nÄpfel'), ruled('b', 2, 'Bees\nZebra')],
+      {},
+      { language: 'de' },
+    );
+    expect(said(book)).toEqual([
+      'Register',
+      'A',
+      'Äpfel',
+      '3',
+      'B',
+      'bees',
+      '2, 4',
+      'W',
+      'Wax',
+      '1',
+      'Z',
+      'Zebra',
+      '5',
+    ]);
+  });
+
+  it('pages that follow each other are one stretch, and many numbers have lines of their own', () => {
+    expect(said(bookOf([ruled('a', 5, 'Bees')], { letters: false }))).toEqual(['Index', 'Bees', '1–5']);
+    const turns = bookOf([ruled('a', 16, 'Bees\nWax')], { letters: false });
+    expect(said(turns)).toEqual([
+      'Index',
+      'Bees',
+      '1, 3, 5, 7, 9, 11, 13,',
+      '15',
+      'Wax',
+      '2, 4, 6, 8, 10, 12, 14,',
+      '16',
+    ]);
+  });
+
+  it('takes prompts, authors and words from the pages that have them', () => {
+    const book = bookOf(
+      [
+        { id: 'p', kind: 'composed', pages: 2, options: { design: 'reflection', varied: 'What is new?' } },
+        { id: 't', kind: 'text-list', options: { list: 'Keep the bees | Old saying\nLook twice' } },
+        { id: 'w', kind: 'tracing', options: { what: 'list', list: 'Wren' } },
+      ],
+      { letters: false },
+    );
+    const { pages } = book.plan;
+    const first = (section: string) => pages.find((page) => page.section === section)!.number;
+    expect(said(book)).toEqual([
+      'Index',
+      'Old saying',
+      String(first('t')),
+      'What is new?',
+      `${first('p')}, ${first('p') + 1}`,
+      'Wren',
+      String(first('w')),
+    ]);
+  });
+
+  it('every number is that of a page with the subject, and none is missing', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(fc.integer({ min: 1, max: 30 }), fc.subarray(['Ants', 'Bees', 'Moths', 'Wasps', 'flies'])),
+          {
+            minLength: 1,
+            maxLength: 6,
+          },
+        ),
+        fc.constantFrom('any', 'right'),
+        fc.boolean(),
+        (parts, starts, front) => {
+          const sections = parts.map(([pages, subjects], i) =>
+            ruled(`s${i}`, pages, subjects.join('\n'), starts === 'right' ? { starts } : {}),
+          );
+          const book = bookOf([{ id: 'c', kind: 'contents' }, ...sections], { letters: false }, {}, front);
+          const { plan } = book;
+          const found = new Map<string, Set<number>>();
+          let term = '';
+          for (const text of said(book).slice(1)) {
+            if (!/^[\d–, ]+$/.test(text)) {
+              term = text;
+              found.set(term, new Set());
+              continue;
+            }
+            for (const one of text.split(',').filter((part) => part.trim())) {
+              const [from, to = from] = one.split('–').map(Number);
+              for (let page = from!; page <= to!; page++) found.get(term)!.add(page);
+            }
+          }
+          const expected = new Map<string, Set<number>>();
+          for (const { number, unit } of plan.pages) {
+            const subject = (unit?.data as { subject?: string } | undefined)?.subject;
+            if (subject) expected.set(subject, (expected.get(subject) ?? new Set()).add(number));
+          }
+          expect(found).toEqual(expected);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it('has as many pages as it takes, and stays inside the safe area, whatever its settings', () => {
+    const subjects = Array.from({ length: 150 }, (_, i) => `Subject ${i} of the hive and its hedge`).join(
+      '\n',
+    );
+    fc.assert(
+      fc.property(
+        anyOptions('subject-index'),
+        fc.constantFrom(...TRIMS),
+        anySetting,
+        (options, trim, setting) => {
+          const book = bookOf([ruled('a', 200, subjects)], options, settingOf(trim, setting));
+          holdsInside(book, type);
+          expect(said(book).filter((text) => text.startsWith('Subject'))).toHaveLength(150);
+          // None is empty.
+          for (const { number } of pagesOf(book))
+            expect(drawPage(book, number, type).layers[0]!.marks.length).toBeGreaterThan(0);
+        },
+      ),
+      { numRuns: 8 },
+    );
+  });
+
+  it('an index of nothing is told', () => {
+    const found = [...proofBook(bookOf([{ id: 'a', kind: 'ruled', pages: 24 }]), type)];
+    expect(found.map(({ message }) => message)).toContainEqual(expect.stringMatching(/nothing to index/));
+  });
+});
+
+describe('lines in columns', () => {
+  it('keep their order and height, and no letter stands last', () => {
+    const entry = fc.record({
+      text: fc.constantFrom('ant', 'bee', 'Boo', 'éclair', '9', 'a longer term'),
+      numbers: fc.array(fc.constantFrom('1', '23', '114–116', 'xviii'), { minLength: 1, maxLength: 14 }),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(entry, { maxLength: 60 }),
+        fc.integer({ min: 3, max: 20 }),
+        fc.integer({ min: 6, max: 40 }),
+        (entries, height, letters) => {
+          const lines = indexLines(entries, 'en', { line: letters + 3, numbers: letters }, true);
+          const columns = inColumns(lines, height);
+          expect(columns.flat()).toEqual(lines);
+          for (const column of columns) {
+            expect(placesOf(column).at(-1) ?? 0).toBeLessThanOrEqual(height);
+            expect(column.at(-1)?.kind).not.toBe('letter');
+          }
+          for (const [i, { numbers }] of entries.entries()) {
+            const own = lines.flatMap((line): string[] => {
+              if (line.kind === 'entry' && line.entry === i) return line.behind ? numbers : [];
+              if (line.kind !== 'numbers' || line.entry !== i) return [];
+              const some = numbers.slice(line.from, line.from + line.count);
+              if (some.length > 1) expect(some.join(', ').length).toBeLessThanOrEqual(letters);
+              return some;
+            });
+            expect(own).toEqual(numbers);
+          }
+        },
+      ),
+      { numRuns: 100 },
+    );
+  });
+});
