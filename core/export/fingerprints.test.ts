@@ -9,6 +9,7 @@ const sections = (title: object, composed: object) => [
   {
     id: 'c',
     kind: 'composed',
+    version: 1,
     pages: 3,
     options: { design: 'reflection', varied: 'One\nTwo', ...composed },
   },
@@ -18,7 +19,7 @@ const sections = (title: object, composed: object) => [
       rounds: 3,
       members: [
         { id: 'm', kind: 'ruled' },
-        { id: 'n', kind: 'composed' },
+        { id: 'n', kind: 'composed', version: 1 },
       ],
     },
   },

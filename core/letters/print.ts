@@ -6,6 +6,15 @@ const bowl = () => arc(2.5, 2.5, 2.5, 2.5, 40, 400);
 /** A bowl at the right of a stem, from where it leaves it to where it comes back. */
 const rightBowl = () => arc(2.5, 2.5, 2.5, 2.5, 180, -180);
 
+/** The second half of letters that two make: an e that begins in the side of the first. */
+const secondE = () => stroke(4.4, 2.6).line([8.78, 2.6]).arc(6.6, 2.5, 2.2, 2.5, 2, 318);
+/** The bars of an E on a stem. */
+const bars = (stem: number, end: number) => [
+  straight([stem, 10], [end, 10]),
+  straight([stem, 5.2], [end - 0.8, 5.2]),
+  straight([stem, 0], [end, 0]),
+];
+
 /**
  * Letters that stand alone, of straight lines and parts of circles, each as a hand is taught to make it: from above, from the
  * left, round counterclockwise first. Drawn for this program.
@@ -45,6 +54,18 @@ export const PRINT: Readonly<Record<string, Letter>> = {
   x: letter(4, straight([0, 5], [4, 0]), straight([4, 5], [0, 0])),
   y: letter(4.4, straight([0, 5], [2.2, 0]), straight([4.4, 5], [0, -5])),
   z: letter(4, straight([0, 5], [4, 5], [0, 0], [4, 0])),
+  ß: letter(
+    4.8,
+    stroke(0, 0)
+      .line([0, 7.8])
+      .arc(2.2, 7.8, 2.2, 2.2, 180, -38)
+      .line([1.9, 4.9])
+      .arc(2.3, 2.5, 2.5, 2.5, 88, -140),
+  ),
+  æ: letter(8.8, arc(2.2, 2.5, 2.2, 2.5, 40, 400), secondE()),
+  œ: letter(8.8, arc(2.2, 2.5, 2.2, 2.5, 90, 450), secondE()),
+  ø: letter(5, arc(2.5, 2.5, 2.5, 2.5, 90, 450), straight([4.7, 5.4], [0.3, -0.4])),
+  ł: letter(1.6, straight([0.8, 10], [0.8, 0]), straight([-0.6, 4.4], [2.2, 6])),
   A: letter(
     7.6,
     straight([3.8, 10], [0, 0]),
@@ -113,6 +134,16 @@ export const PRINT: Readonly<Record<string, Letter>> = {
   X: letter(6.6, straight([0, 10], [6.6, 0]), straight([6.6, 10], [0, 0])),
   Y: letter(6.8, straight([0, 10], [3.4, 5]), straight([6.8, 10], [3.4, 5], [3.4, 0])),
   Z: letter(6.4, straight([0, 10], [6.4, 10], [0, 0], [6.4, 0])),
+  Æ: letter(
+    9.6,
+    straight([5.2, 10], [0, 0]),
+    straight([5.2, 10], [5.2, 0]),
+    straight([1.82, 3.5], [5.2, 3.5]),
+    ...bars(5.2, 9.6),
+  ),
+  Œ: letter(10, arc(4.4, 5, 4.4, 5, 74, 286), straight([5.6, 10], [5.6, 0]), ...bars(5.6, 10)),
+  Ø: letter(9.2, arc(4.6, 5, 4.6, 5, 90, 450), straight([8.4, 10.4], [0.8, -0.4])),
+  Ł: letter(5, straight([0, 10], [0, 0], [5, 0]), straight([-1.2, 4.4], [2.6, 6.4])),
   '0': letter(6, arc(3, 5, 3, 5, 90, 450)),
   '1': letter(2.4, straight([0, 8.2], [2.2, 10], [2.2, 0])),
   '2': letter(5.8, arc(2.9, 7.2, 2.8, 2.8, 160, -38).line([0, 0], [5.8, 0])),
@@ -134,6 +165,13 @@ export const PRINT: Readonly<Record<string, Letter>> = {
   ',': letter(0.6, straight([0.5, 0.5], [0, -1.2])),
   '!': letter(0, straight([0, 10], [0, 2.8]), dot(0, 0.25)),
   '?': letter(4.6, arc(2.3, 7.6, 2.3, 2.4, 165, -70).line([2.3, 2.8]), dot(2.3, 0.25)),
+  '¡': letter(0, dot(0, 9.75), straight([0, 7.2], [0, 0])),
+  '¿': letter(4.6, dot(2.3, 9.75), straight([2.3, 7.2], [2.3, 5.4]).arc(2.3, 2.4, 2.3, 2.4, 110, 345)),
+  ':': letter(0.3, dot(0.15, 4.6), dot(0.15, 0.25)),
+  ';': letter(0.6, dot(0.4, 4.6), straight([0.5, 0.5], [0, -1.2])),
+  '"': letter(1.4, straight([0, 10], [0, 8]), straight([1.4, 10], [1.4, 8])),
+  '“': letter(2, straight([0.5, 10], [0, 8.2]), straight([2, 10], [1.5, 8.2])),
+  '”': letter(2, straight([0.5, 10], [0, 8.2]), straight([2, 10], [1.5, 8.2])),
   '’': letter(0.6, straight([0.5, 10], [0, 8.2])),
   '-': letter(2.8, straight([0, 2.6], [2.8, 2.6])),
   '&': letter(

@@ -54,6 +54,17 @@ const searchSamples = [
 /** A few days over the end of a month. */
 const JULY = { from: '2027-06-30', to: '2027-07-09' };
 
+/** Every design, and some in another look: they are as fixed as what draws them. */
+const EVERY_DESIGN = [
+  ...Object.keys(DESIGNS).map((design) => ({ pages: 1, options: { design } })),
+  ...Object.keys(LOOKS).flatMap((look) =>
+    ['gratitude-morning', 'hive-inspection', 'meeting'].map((design) => ({
+      pages: 1,
+      options: { design, look },
+    })),
+  ),
+];
+
 /** By kind and version, sections that use what it can do, on a trim that is nobody's default. */
 const SAMPLES: Record<string, object[]> = {
   'imported 1': [{}, { options: { place: 'bleed', size: 'fill', turnWide: true } }],
@@ -105,16 +116,14 @@ const SAMPLES: Record<string, object[]> = {
     { pages: 1, options: { frames: 3, caption: 'beside', ratio: '4:3' } },
   ],
   'blank 1': [{ pages: 1 }, { pages: 1, options: { border: 'double', heading: 'date' } }],
-  // Every design, and some in another look: they are as fixed as what draws them.
   'composed 1': [
-    ...Object.keys(DESIGNS).map((design) => ({ pages: 1, options: { design } })),
-    ...Object.keys(LOOKS).flatMap((look) =>
-      ['gratitude-morning', 'hive-inspection', 'meeting'].map((design) => ({
-        pages: 1,
-        options: { design, look },
-      })),
-    ),
+    ...EVERY_DESIGN,
     { pages: 2, options: { design: 'reflection', varied: 'What is new?\nWho came by?' } },
+  ],
+  'composed 2': [
+    ...EVERY_DESIGN,
+    { pages: 3, options: { design: 'reflection', varied: 'What is new? | Ada\nWho came by?', every: 2 } },
+    { pages: 2, options: { design: 'gratitude-three', varied: 'Look twice | Old saying\nWait' } },
   ],
   'planner 1': [
     ...Object.keys(VIEWS).map((view) => ({ options: { view, ...JULY, moon: true, dayNumbers: true } })),

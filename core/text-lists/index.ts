@@ -70,3 +70,12 @@ export function repeated(texts: readonly ListedText[]): { text: string; places: 
     .filter((all) => all.length > 1)
     .map((all) => ({ text: texts[all[0]! - 1]!.text, places: all }));
 }
+
+const MOST_QUOTED = 60;
+
+/** What is said of texts that stand more than once, a sentence each. */
+export const toldTwice = (texts: readonly ListedText[]): string[] =>
+  repeated(texts).map(
+    ({ text, places }) =>
+      `“${text.slice(0, MOST_QUOTED)}${text.length > MOST_QUOTED ? '…' : ''}” stands ${places.length} times in the list, at ${places.join(', ')}. Take one out.`,
+  );

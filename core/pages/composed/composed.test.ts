@@ -321,6 +321,43 @@ describe('a composed page', () => {
     expect(textsOn(pageOf({ design: 'reading', varied }), 2)).toContain('Who came by?');
   });
 
+  it('who said it stands below a prompt or a quotation; a design that has neither says that it does not', () => {
+    const varied = 'Look twice | Old saying\nWait\tAda';
+    expect(textsOn(pageOf({ design: 'reflection', varied }), 1)).toContain('Old saying');
+    expect(textsOn(pageOf({ design: 'gratitude-three', varied }), 2)).toEqual(
+      expect.arrayContaining(['Wait', 'Ada']),
+    );
+    const found = (options: object) =>
+      [...proofBook(pageOf(options), type)]
+        .filter(({ check }) => check === 'items')
+        .map(({ message }) => message);
+    expect(found({ design: 'reflection', varied })).toEqual([]);
+    expect(found({ design: 'reading', varied })).toEqual(
+      expect.arrayContaining([expect.stringMatching(/“Old saying” is not printed/)]),
+    );
+    expect(found({ design: 'reflection', varied: 'Wait\nLook\nwait' })).toEqual([
+      expect.stringMatching(/“Wait” stands 2 times in the list, at 1, 3/),
+    ]);
+  });
+
+  it('of version 1 prints its lines as they were written', () => {
+    const book = bookFrom(
+      recipeOf(
+        [
+          {
+            id: 's',
+            kind: 'composed',
+            version: 1,
+            pages: 2,
+            options: { design: 'reflection', varied: 'Wait | Ada' },
+          },
+        ],
+        { quill: 4 },
+      ),
+    );
+    expect(textsOn(book, 1).join(' ')).toContain('Wait | Ada');
+  });
+
   it('takes a design of the publisher’s own, and says where one is wrong', () => {
     const own = {
       name: 'Mine',

@@ -3,13 +3,20 @@ import { loadFlexbox } from '../../flexbox/index.ts';
 import type { Mark } from '../../scene/index.ts';
 import { chosenBy, enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { dealt, ORDERS, type Order } from '../../text-lists/index.ts';
+import { dealt, ORDERS, type Order, readTexts, toldTwice } from '../../text-lists/index.ts';
 import { arrange, without } from '../blocks/arrange.ts';
 import { type Block, eachBlock } from '../blocks/block.ts';
 import { LOOKS, type LookId, lookOf } from '../blocks/look.ts';
 import { drawArranged, pageRoom, penFor, problemsOf } from '../blocks/page.ts';
 import type { Pen } from '../blocks/pen.ts';
-import { type DrawContext, defineKind, type ItemProblem, pageUnits, type Unit } from '../kind.ts';
+import {
+  type DrawContext,
+  defineKind,
+  type ItemProblem,
+  type PageKind,
+  pageUnits,
+  type Unit,
+} from '../kind.ts';
 import { type Design, designSchema } from './design.ts';
 import { DESIGNS, type DesignId } from './designs/index.ts';
 import { type BlockPlace, placesOf } from './places.ts';
@@ -31,7 +38,7 @@ const options = exactObject({
   }),
   varied: setting(text(0, MOST_VARIED), '', {
     label: 'A line for each page',
-    help: 'Replaces the prompt of the page or, where it has none, its title; from the first line again after the last.',
+    help: 'Replaces the prompt of the page, its quotation or, where it has neither, its title; from the first line again after the last. Who said it goes behind an upright bar or a tab.',
     control: 'texts',
   }),
   every: setting(integerBetween(1, 30), 1, {
@@ -52,26 +59,36 @@ const lookIdOf = ({ look, design: given }: ComposedOptions): LookId =>
 
 /** A prompt that is longer is no entry of an index. */
 const MOST_TERM = 60;
-const termsOf = (line: string): string[] => (line.length <= MOST_TERM ? [line] : []);
 
-const linesOf = ({ varied }: ComposedOptions): string[] =>
-  varied
-    .split(/\r?\n/)
-    .map((line) => line.trim())
-    .filter(Boolean);
+/** What a page has of the list: nothing on one between two that have; who said it where that is asked for. */
+interface Varied {
+  said: string | null;
+  credit?: string;
+  /** What is wrong with the list is said once, on the first page. */
+  first?: true;
+}
+const variedOn = ({ data }: Unit): Varied | undefined => data as Varied | undefined;
 
-/** The blocks of a page: those of the design, with the words of the page in place of its prompt or title. */
+/** The block that the words of the list go into: it can hold a name below, or it is the title of the page. */
+function targetOf(blocks: readonly Block[], { credit }: Varied): Block | undefined {
+  const all = [...eachBlock(blocks)];
+  const types = credit === undefined ? ['prompt', 'head'] : ['prompt', 'quotation', 'head'];
+  return types.map((one) => all.find(({ type }) => type === one)).find(Boolean);
+}
+
+/** The blocks of a page: those of the design, with the words of the page in place of its prompt, quotation or title. */
 export function blocksOf(chosen: ComposedOptions, unit: Unit): readonly Block[] {
   const { blocks } = designOf(chosen);
-  const shown = unit.data as { said: string | null } | undefined;
+  const shown = variedOn(unit);
   if (!shown) return blocks;
-  const { said } = shown;
-  const all = [...eachBlock(blocks)];
-  const target = all.find(({ type }) => type === 'prompt') ?? all.find(({ type }) => type === 'head');
-  if (said === null) return target?.type === 'prompt' ? without(blocks, target) : blocks;
+  const { said, credit } = shown;
+  const target = targetOf(blocks, shown);
+  if (said === null) return target && target.type !== 'head' ? without(blocks, target) : blocks;
   const changed = (block: Block): Block => {
     if (block === target)
-      return { ...block, ...(block.type === 'prompt' ? { text: said } : { title: said }) };
+      return block.type === 'head'
+        ? { ...block, title: said }
+        : { ...block, text: said, ...(credit === undefined ? {} : { by: credit }) };
     return block.of ? { ...block, of: block.of.map(changed) } : block;
   };
   return blocks.map(changed);
@@ -113,9 +130,28 @@ export const ownDesign = (chosen: ComposedOptions): { design: Design; look: Look
   look: lookIdOf(chosen),
 });
 
-export const composed = defineKind<ComposedOptions, never>({
+type Composed = Parameters<typeof defineKind<ComposedOptions, never>>[0];
+
+/** Pages that have a line of a list in turn. @param lines what they have */
+function inTurn(
+  count: number,
+  { every }: ComposedOptions,
+  lines: readonly Varied[],
+  between: Varied,
+): readonly Unit[] {
+  if (lines.length === 0) return pageUnits(count, 'page');
+  return Array.from({ length: count }, (_, i): Unit => {
+    const turn = i / every;
+    if (!Number.isInteger(turn)) return { key: 'between', data: between };
+    const line = turn % lines.length;
+    const { said, credit } = lines[line]!;
+    const terms = [said ?? '', credit ?? ''].filter((term) => term && term.length <= MOST_TERM);
+    return { key: `page ${line}`, data: i === 0 ? { ...lines[line]!, first: true } : lines[line]!, terms };
+  });
+}
+
+const common: Omit<Composed, 'version' | 'units'> = {
   id: 'composed',
-  version: 1,
   later: { every: 1, order: 'listed' },
   name: 'Journals, logs and trackers',
   called: (chosen) => designOf(chosen).name,
@@ -132,16 +168,60 @@ export const composed = defineKind<ComposedOptions, never>({
   inHouseFaces: () => true,
   prepare: loadFlexbox,
   options,
-  units: ({ count, options: chosen, streamKey }) => {
-    const lines = dealt(linesOf(chosen), chosen.order, streamKey);
-    if (lines.length === 0) return pageUnits(count, 'page');
-    return Array.from({ length: count }, (_, i): Unit => {
-      const turn = i / chosen.every;
-      if (!Number.isInteger(turn)) return { key: 'between', data: { said: null } };
-      const line = turn % lines.length;
-      return { key: `page ${line}`, data: { said: lines[line]! }, terms: termsOf(lines[line]!) };
-    });
-  },
   draw,
   inspectUnit: (context) => problemsIn(arranged(context, penOf(context))),
+};
+
+const first = defineKind<ComposedOptions, never>({
+  ...common,
+  version: 1,
+  units: ({ count, options: chosen, streamKey }) => {
+    const lines = chosen.varied
+      .split(/\r?\n/)
+      .map((line) => line.trim())
+      .filter(Boolean);
+    return inTurn(
+      count,
+      chosen,
+      dealt(lines, chosen.order, streamKey).map((said) => ({ said })),
+      { said: null },
+    );
+  },
+});
+
+export const composed = defineKind<ComposedOptions, never>({
+  ...common,
+  version: 2,
+  earlier: [
+    {
+      version: 1,
+      migrate: (same) => same,
+      changes:
+        'Lines of a list go into a quotation too, where the design has one and no prompt, and who said them, behind an upright bar or a tab, stands below.',
+      kept: first as unknown as PageKind,
+    },
+  ],
+  units: ({ count, options: chosen, streamKey }) => {
+    const lines = dealt(readTexts(chosen.varied), chosen.order, streamKey);
+    return inTurn(
+      count,
+      chosen,
+      lines.map(({ text: said, credit }) => ({ said, credit })),
+      { said: null, credit: '' },
+    );
+  },
+  inspectUnit(context) {
+    const { options: chosen, unit } = context;
+    const problems = [...common.inspectUnit!(context)];
+    const shown = variedOn(unit);
+    if (!shown) return problems;
+    const look = (message: string): ItemProblem => ({ severity: 'look', message });
+    if (shown.credit && targetOf(designOf(chosen).blocks, shown)?.type === 'head')
+      problems.push(
+        look(
+          `“${shown.credit}” is not printed: the design has no prompt and no quotation to put a name below. Use a design that has.`,
+        ),
+      );
+    return shown.first ? [...problems, ...toldTwice(readTexts(chosen.varied)).map(look)] : problems;
+  },
 });

@@ -3,7 +3,7 @@ import type { Rect } from '../../print/index.ts';
 import { BLACK, type FittedText, fitText, fittedLines, type Mark, textLine } from '../../scene/index.ts';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { dealt, type ListedText, ORDERS, type Order, readTexts, repeated } from '../../text-lists/index.ts';
+import { dealt, type ListedText, ORDERS, type Order, readTexts, toldTwice } from '../../text-lists/index.ts';
 import { roundedRect, rule, sprig } from '../blocks/pen.ts';
 import { type DrawContext, defineKind, type ItemProblem, type Unit } from '../kind.ts';
 import { matterRoom } from '../matter/prose.ts';
@@ -250,11 +250,7 @@ export const textList = defineKind<Options, never>({
     );
     // Told once, on the first page.
     if (texts[0]!.place === 1)
-      for (const { text: twice, places } of repeated(listOf(chosen)))
-        problems.push({
-          severity: 'look',
-          message: `“${twice.slice(0, 60)}${twice.length > 60 ? '…' : ''}” stands ${places.length} times in the list, at ${places.join(', ')}. Take one out.`,
-        });
+      for (const message of toldTwice(listOf(chosen))) problems.push({ severity: 'look', message });
     return problems;
   },
 });

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import type { Rect } from '../../../print/index.ts';
 import type { FaceId, Mark, Typesetter } from '../../../scene/index.ts';
 import { BLACK, fitText, textLine } from '../../../scene/index.ts';
 import { numberBetween, text } from '../../../schema.ts';
@@ -39,25 +40,41 @@ const drawn = (
 
 const MARGIN = 0.94;
 
+/** Room for who said it, below the words, in points. */
+const forName = (pen: Pen, by: string): number => (by ? sizes(pen).small * 1.8 : 0);
+
+const name = (pen: Pen, by: string, { x, width }: Pick<Rect, 'x' | 'width'>, below: number): Mark[] =>
+  by
+    ? words(pen, by, {
+        x: x + width / 2,
+        y: below + sizes(pen).small * 1.4,
+        align: 'center',
+        size: sizes(pen).small,
+      })
+    : [];
+
 /** A question or a task, large, in balanced lines. */
 export const prompt = defineBlock({
   type: 'prompt',
   name: 'Prompt',
   fresh: { text: 'What was the best of today?' },
-  entries: { text: text(1, 300), size: v.optional(numberBetween(10, 30), 19) },
+  entries: { text: text(1, 300), size: v.optional(numberBetween(10, 30), 19), by: shortText(60) },
   least: (block, width, pen) =>
     unitsOf(
       set(pen.type, block.text, pen.look.faces.title, width * MARGIN, block.size * pen.typeScale).height +
+        forName(pen, block.by) +
         pen.unit * 0.9,
       pen,
     ),
   step: () => 0,
-  draw: (block, rect, pen) =>
-    drawn(pen, block.text, pen.look.faces.title, block.size * pen.typeScale, {
+  draw(block, rect, pen) {
+    const { marks, bottom } = drawn(pen, block.text, pen.look.faces.title, block.size * pen.typeScale, {
       x: rect.x + (rect.width * (1 - MARGIN)) / 2,
       y: rect.y + pen.unit * 0.2,
       width: rect.width * MARGIN,
-    }).marks,
+    });
+    return [...marks, ...name(pen, block.by, rect, bottom)];
+  },
 });
 
 /** Somebody's words, with their name below. */
@@ -69,7 +86,7 @@ export const quotation = defineBlock({
   least: (block, width, pen) =>
     unitsOf(
       set(pen.type, block.text, pen.look.faces.note, width * MARGIN, sizes(pen).text * 1.15).height +
-        (block.by ? sizes(pen).small * 1.8 : 0) +
+        forName(pen, block.by) +
         pen.unit * 0.9,
       pen,
     ),
@@ -80,17 +97,7 @@ export const quotation = defineBlock({
       y: rect.y + pen.unit * 0.3,
       width: rect.width * MARGIN,
     });
-    return [
-      ...marks,
-      ...(block.by
-        ? words(pen, block.by, {
-            x: rect.x + rect.width / 2,
-            y: bottom + sizes(pen).small * 1.4,
-            align: 'center',
-            size: sizes(pen).small,
-          })
-        : []),
-    ];
+    return [...marks, ...name(pen, block.by, rect, bottom)];
   },
 });
 
