@@ -8,6 +8,7 @@ import { defaultRangeExtractor, type Range as Rows, useVirtualizer } from '@tans
 import { File, Minus, Plus } from 'lucide-react';
 import {
   type KeyboardEvent,
+  type RefObject,
   useCallback,
   useEffect,
   useLayoutEffect,
@@ -95,15 +96,31 @@ const PAGE_KEYS: Shortcut[] = [
   { keys: 'delete', does: 'Remove the selected pages', group },
 ];
 
-const pageAt = (element: Element | null): number | null =>
-  Number(element?.closest<HTMLElement>('button[data-page]')?.dataset.page) || null;
+const PAGE = 'button[data-page]';
+const pageAt = (element: Element | null | undefined): number | null =>
+  Number(element?.closest<HTMLElement>(PAGE)?.dataset.page) || null;
 
 /**
  * Lets the page under the pointer be dragged, and no other: to make one of each of a book's pages as they are scrolled past
  * takes longer than all else.
  */
-function DraggedPage({ element }: { element: HTMLElement | null }) {
-  useDraggable({ id: 'page', disabled: element === null, ...(element ? { element } : {}) });
+function DraggedPage({ among }: { among: RefObject<HTMLElement | null> }) {
+  const [element, setElement] = useState<HTMLElement | null>(null);
+  const { isDragging } = useDraggable({
+    id: 'page',
+    disabled: element === null,
+    ...(element ? { element } : {}),
+  });
+  useEffect(() => {
+    const pages = among.current;
+    if (!pages || isDragging) return;
+    const over = ({ target }: Event) => {
+      const page = (target as Element).closest<HTMLElement>(PAGE);
+      if (page) setElement(page);
+    };
+    pages.addEventListener('pointerover', over);
+    return () => pages.removeEventListener('pointerover', over);
+  }, [among, isDragging]);
   return null;
 }
 
@@ -145,8 +162,7 @@ export function Spreads({
   const rows = Math.ceil(spreads.length / across);
   /** Pages that are being dragged. */
   const [dragged, setDragged] = useState<Range | null>(null);
-  /** The page under the pointer: while none is dragged, the one that could be; then the one that they go to. */
-  const [hovered, setHovered] = useState<HTMLElement | null>(null);
+  /** The page under the pointer that they go to. */
   const [aim, setAim] = useState<number | null>(null);
   const side = !aim || !dragged ? null : aim > dragged[1] ? 'behind' : aim < dragged[0] ? 'before' : null;
   const draggedRow = dragged && rowOf(dragged[0], { across, single });
@@ -354,10 +370,6 @@ export function Spreads({
         aria-label="Spreads"
         tabIndex={0}
         onKeyDown={onKey}
-        onPointerOver={({ target }) => {
-          const over = (target as Element).closest<HTMLElement>('button[data-page]');
-          if (over && !dragged) setHovered(over);
-        }}
         sx={{ overflow: 'auto', px: 4, pt: 2, ...PAGES }}
       >
         <DragDropProvider
@@ -367,8 +379,9 @@ export function Spreads({
             ...defaults.filter((plugin) => plugin !== Accessibility),
             StyleInjector.configure({ nonce: pageNonce() ?? '' }),
           ]}
-          onDragStart={() => {
-            const number = pageAt(hovered)!;
+          onDragStart={({ operation }) => {
+            const number = pageAt(operation.source?.element);
+            if (!number) return;
             // With one of them, all that are selected are dragged.
             setDragged(range && number >= range[0] && number <= range[1] ? range : [number, number]);
           }}
@@ -383,7 +396,7 @@ export function Spreads({
             if (!canceled && dragged && aim) actions.move(dragged, aim > dragged[1] ? aim + 1 : aim);
           }}
         >
-          <DraggedPage element={hovered} />
+          <DraggedPage among={scroller} />
           <Box sx={{ position: 'relative', height: virtual.getTotalSize() }}>
             {room === 0 && (
               <div
