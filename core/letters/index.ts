@@ -1,9 +1,11 @@
 import type { Path } from '../scene/index.ts';
 import { HIGH, type JoinedLetter, joinedLetters } from './joined.ts';
+import { JOINED_CAPITALS, type JoinedCapital } from './joined-capitals.ts';
 import { MARKS, PRINT } from './print.ts';
 import type { Letter, Stroke } from './stroke.ts';
 
-export type Alphabet = 'print' | 'joined';
+/** `all-joined` has joined capitals too; those of `joined` stand alone. */
+export type Alphabet = 'print' | 'joined' | 'all-joined';
 
 /** A stroke at its place in a word; `letter` counts the letters from 0, `number` the strokes of a letter from 1. */
 export interface PlacedStroke extends Stroke {
@@ -41,7 +43,7 @@ export function movedPath({ ops, points }: Path, x: number, y: number, scaleX = 
   return { ops, points: moved };
 }
 
-/** Sets words in an alphabet; capitals, digits and signs of the joined one are those that stand alone. */
+/** Sets words in an alphabet; digits and signs of the joined ones are those that stand alone. */
 export function write(text: string, alphabet: Alphabet): Written {
   const strokes: PlacedStroke[] = [];
   const missing: string[] = [];
@@ -69,8 +71,9 @@ export function write(text: string, alphabet: Alphabet): Written {
     }
     const [base, ...marks] = [...segment];
     const joined: JoinedLetter | undefined =
-      alphabet === 'joined' ? JOINED[before === 'high' ? 'high' : 'low'][base!] : undefined;
-    const found = joined ?? PRINT[base!];
+      alphabet === 'print' ? undefined : JOINED[before === 'high' ? 'high' : 'low'][base!];
+    const capital: JoinedCapital | undefined = alphabet === 'all-joined' ? JOINED_CAPITALS[base!] : undefined;
+    const found = joined ?? capital ?? PRINT[base!];
     const signs = marks.map((mark) => MARKS[mark]);
     if (!found || signs.some((sign) => !sign)) {
       missing.push(segment.normalize('NFC'));
@@ -90,7 +93,7 @@ export function write(text: string, alphabet: Alphabet): Written {
         bare.strokes.length,
       );
     x += found.width;
-    before = joined ? (joined.endsHigh ? 'high' : 'low') : 'alone';
+    before = joined ? (joined.endsHigh ? 'high' : 'low') : capital?.joins ? 'low' : 'alone';
     count++;
   }
   return { strokes, width: x, missing };

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Path } from '../scene/index.ts';
 import { write } from './index.ts';
 import { HIGH, joinedLetters } from './joined.ts';
+import { JOINED_CAPITALS } from './joined-capitals.ts';
 import { PRINT } from './print.ts';
 
 const endOf = ({ points }: Path) => [points.at(-2)!, points.at(-1)!] as const;
@@ -82,6 +83,30 @@ describe('the alphabet that is joined', () => {
         },
       ),
     );
+  });
+
+  it('has capitals of its own: as high as those that stand alone, and joined where they end on the base line', () => {
+    expect(Object.keys(JOINED_CAPITALS).join('')).toBe('ABCDEFGHIJKLMNOPQRSTUVWXYZ');
+    for (const [sign, { strokes, width, joins }] of Object.entries(JOINED_CAPITALS)) {
+      const all = strokes.flatMap(({ path }) => [...path.points]);
+      const xs = all.filter((_, i) => i % 2 === 0);
+      const top = Math.max(...all.filter((_, i) => i % 2 === 1));
+      expect(Math.abs(top - 10), sign).toBeLessThan(0.3);
+      expect(Math.min(...xs), sign).toBeGreaterThan(-1.9);
+      expect(Math.max(...xs), sign).toBeLessThan(width + 0.8);
+      const ends = strokes.map(({ path }) => endOf(path));
+      if (joins)
+        expect(
+          ends.some(([x, y]) => Math.abs(x - width) < 1e-3 && Math.abs(y) < 1e-3),
+          sign,
+        ).toBe(true);
+      const [first, second] = write(`${sign}n`, 'all-joined').strokes.filter(({ number }) => number === 1);
+      expect(second!.goesOn, sign).toBe(joins);
+      if (joins)
+        expect(second!.start[0], sign).toBeCloseTo(first!.start[0] - strokes[0]!.start[0] + width, 3);
+    }
+    // Where only small letters are joined, capitals stay those that stand alone.
+    expect(write('An', 'joined').strokes[0]!.path).toEqual(write('A', 'print').strokes[0]!.path);
   });
 
   it('begins anew after a capital and after a space', () => {

@@ -79,6 +79,7 @@ export const tracing = defineKind<TracingOptions, never>({
   samples: [
     { name: 'Letters to trace' },
     { name: 'Joined letters to trace', options: { alphabet: 'joined' } },
+    { name: 'Joined letters and capitals to trace', options: { alphabet: 'all-joined' } },
     { name: 'Numbers to trace', options: { what: 'numbers' } },
     { name: 'First words to trace', options: { what: 'first-words', height: '1/2in' } },
     {

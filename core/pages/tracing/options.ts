@@ -26,9 +26,9 @@ export const options = exactObject({
   }),
   from: setting(integerBetween(0, 999), 1, { label: 'First number', when: { what: ['numbers'] } }),
   to: setting(integerBetween(0, 999), 20, { label: 'Last number', when: { what: ['numbers'] } }),
-  alphabet: setting(enumOf(['print', 'joined']), 'print', {
+  alphabet: setting(enumOf(['print', 'joined', 'all-joined']), 'print', {
     label: 'Alphabet',
-    values: { print: 'Print', joined: 'Joined' },
+    values: { print: 'Print', joined: 'Joined', 'all-joined': 'Joined, capitals too' },
   }),
   lines: setting(enumOf(['dashed', 'dotted', 'outlined']), 'dotted', {
     label: 'Letters to trace',
