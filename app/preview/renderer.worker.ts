@@ -10,6 +10,7 @@ import { titleInShop } from '#core/cover/legibility.ts';
 import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
 import type { Formats } from '#core/formats.ts';
+import { leastDots } from '#core/pages/imported/dots.ts';
 import { sheetScene } from '#core/pages/imported/sheet-scene.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
 import { gather, type NamedResource } from '#core/resources/index.ts';
@@ -194,6 +195,28 @@ const renderer = {
       drawn,
       drawn.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),
     );
+  },
+
+  /**
+   * The fewest dots an inch of pictures on any of some pages of the recipe at hand, as they print.
+   * @returns null where there are no pictures, or another recipe came meanwhile
+   */
+  async leastDots(numbers: number[]): Promise<number | null> {
+    const asked = book!;
+    const whole = await asked;
+    const goesOn = stretchesWith(asked);
+    let least: number | null = null;
+    for (const page of numbers) {
+      const planned = whole.plan.pages[page - 1];
+      if (!planned) continue;
+      for (const step of pageSteps(whole, planned)) {
+        if (step) await step;
+        if (!(await goesOn())) return null;
+      }
+      const dots = leastDots(drawPage(whole, page, type).layers.flatMap(({ marks }) => marks));
+      if (dots !== null) least = Math.min(least ?? dots, dots);
+    }
+    return least;
   },
 
   /** A book at a glance: its front and some of its pages. @param width of each */

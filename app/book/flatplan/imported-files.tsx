@@ -6,7 +6,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { type ReactNode, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Section } from '#core/book/sections.ts';
 import { type ImportedFile, listOf, pagesIn } from '#core/pages/imported/index.ts';
@@ -14,6 +14,7 @@ import { type NamedResource, pdf } from '#core/resources/index.ts';
 import { useBook } from '../store.ts';
 import { type BringingIn, filesOf, TAKEN, useBringIn, withFilesAlone } from './bring-in.ts';
 import { FileSheet } from './file-sheet.tsx';
+import { LeastDots } from './least-dots.tsx';
 import { PickPages } from './pick-pages.tsx';
 
 /** Of one file in the list, in CSS pixels. */
@@ -127,6 +128,7 @@ export function ImportedFiles({ section }: { section: Section }) {
                   top={start}
                   resource={resource}
                   file={file}
+                  dots={<LeastDots section={section} file={index} />}
                   first={index === 0}
                   last={index === files.length - 1}
                   onMove={(by) => move(index, by)}
@@ -157,6 +159,7 @@ function FileRow({
   top,
   resource,
   file,
+  dots,
   first,
   last,
   onMove,
@@ -166,6 +169,8 @@ function FileRow({
   top: number;
   resource: NamedResource;
   file: ImportedFile;
+  /** Of its pictures, as they print. */
+  dots: ReactNode;
   first: boolean;
   last: boolean;
   onMove: (by: number) => void;
@@ -211,6 +216,7 @@ function FileRow({
             {taken ? `${taken.length} of ${there} pages` : there === 1 ? '1 page' : `All ${there} pages`}
           </Button>
         )}
+        {dots}
       </Box>
       <IconButton size="small" aria-label={`Move ${name} up`} disabled={first} onClick={() => onMove(-1)}>
         <ArrowUp size={16} />

@@ -1,10 +1,11 @@
 import * as v from 'valibot';
 import { pdf } from '../../resources/index.ts';
-import { eachMark, fitText, fittedLines, type Mark, rectPath } from '../../scene/index.ts';
+import { fitText, fittedLines, type Mark, rectPath } from '../../scene/index.ts';
 import { enumOf, exactObject, identifier, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { type DrawContext, defineKind, type ItemProblem, type Need, type Unit } from '../kind.ts';
 import { type Content, contentOf, isColored, PRINT_DPI } from './contents.ts';
+import { leastDots } from './dots.ts';
 import { pagesIn } from './page-list.ts';
 import { PLACES, type Placed, placeOn, SIZES } from './placing.ts';
 
@@ -65,7 +66,8 @@ const options = exactObject({
 });
 export type ImportedOptions = v.InferOutput<typeof options>;
 type Context = DrawContext<ImportedOptions, never>;
-interface UnitData {
+/** Which file of its section a page is of, and which page of it. */
+export interface UnitData {
   file: number;
   page: number;
 }
@@ -143,19 +145,6 @@ function draw(context: Context): Mark[] {
 
 const inches = (points: number): string => String(Math.round((points / 72) * 100) / 100);
 
-/** The fewest dots an inch of any picture among marks, as they print; null where there is none. */
-function leastDpi(marks: readonly Mark[]): number | null {
-  let least: number | null = null;
-  eachMark(marks, (mark, { matrix }) => {
-    if (mark.type !== 'image') return;
-    const shown = mark.crop ?? mark.image;
-    const across = (shown.width * 72) / (mark.width * Math.hypot(matrix[0], matrix[1]));
-    const down = (shown.height * 72) / (mark.height * Math.hypot(matrix[2], matrix[3]));
-    least = Math.min(least ?? Infinity, across, down);
-  });
-  return least;
-}
-
 function problemsOf(context: Omit<Context, 'items' | 'hyphenate'>): ItemProblem[] {
   const { options: chosen, frame, resources, gray } = context;
   const data = dataOf(context);
@@ -168,7 +157,7 @@ function problemsOf(context: Omit<Context, 'items' | 'hyphenate'>): ItemProblem[
   const look = (message: string): ItemProblem => ({ severity: 'look', message });
   const at = placed(context, content);
   const problems: ItemProblem[] = [];
-  const dpi = leastDpi(onPage(content, at, false));
+  const dpi = leastDots(onPage(content, at, false));
   // Common practice, no source: pictures print well from 300 dots an inch on.
   if (dpi !== null && dpi < PRINT_DPI - 0.5)
     problems.push(
