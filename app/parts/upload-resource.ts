@@ -1,4 +1,4 @@
-import type { Rights } from '#core/resources/index.ts';
+import { picture, type Rights } from '#core/resources/index.ts';
 import type { KeptResource } from '#server/resources/resources.ts';
 
 /** Lines of JSON, of which the last is the answer. */
@@ -32,6 +32,16 @@ export async function uploadResource(
   } catch {
     return away;
   }
+}
+
+const MOST_NAME = 100;
+
+/** Sends a picture, under the name of its file. @throws Error with a sentence that goes behind the name of the file */
+export async function uploadPicture(file: File): Promise<KeptResource> {
+  const name = file.name.replace(/\.[^.]+$/, '').slice(0, MOST_NAME) || file.name;
+  const answer = await uploadResource(picture.id, name, file);
+  if ('problem' in answer) throw new Error(answer.problem);
+  return answer.kept[0]!;
 }
 
 async function lastLine(

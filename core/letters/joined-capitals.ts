@@ -1,3 +1,4 @@
+import { out, tail } from './ends.ts';
 import { type stroke as begin, type Letter, letter, straight, stroke } from './stroke.ts';
 
 /** A capital of the joined alphabet: where it ends on the base line, the next letter goes on from there. */
@@ -15,15 +16,6 @@ const alone = (width: number, ...hands: readonly Pen[]): JoinedCapital => ({
   joins: false,
 });
 
-/** Out of a stem onto the base line. */
-const out = (pen: Pen, x: number) => pen.line([x, 1.2]).curve(x, 0.4, x + 0.4, 0, x + 1.1, 0);
-/** A tail below a stem, and back up to the base line. */
-const tail = (pen: Pen, x: number) =>
-  pen
-    .line([x, -2.8])
-    .curve(x, -4.4, x - 0.8, -5, x - 1.7, -5)
-    .curve(x - 2.9, -5, x - 3.3, -4, x - 2.5, -2.9)
-    .curve(x - 1.7, -1.8, x + 0.2, 0, x + 1.5, 0);
 /** A little wave that leads from the left into the top of a stem. */
 const flag = (x: number) => stroke(x - 1.8, 8.8).curve(x - 1.4, 9.6, x - 0.6, 10.2, x, 9.4);
 /** The wave above a stem. */

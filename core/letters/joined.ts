@@ -1,3 +1,4 @@
+import { out, tail } from './ends.ts';
 import { type Letter, letter, straight, stroke } from './stroke.ts';
 
 /** A joined letter begins and ends on the base line, or ends high, where o, v, w and b leave off. */
@@ -41,20 +42,11 @@ const ways = (from: number) => {
   };
 };
 
-/** Out of a stem onto the base line. */
-const out = (pen: Pen, x: number) => pen.line([x, 1.2]).curve(x, 0.4, x + 0.4, 0, x + 1.1, 0);
 /** A hump from the foot of a stem to the next stem. */
 const over = (pen: Pen, x: number, width: number) =>
   pen
     .curve(x, 3, x + width * 0.3, 5, x + width * 0.66, 5)
     .curve(x + width * 0.9, 5, x + width, 4.4, x + width, 3.6);
-/** A tail below a stem, and back up to the base line. */
-const tail = (pen: Pen, x: number) =>
-  pen
-    .line([x, -2.8])
-    .curve(x, -4.4, x - 0.8, -5, x - 1.7, -5)
-    .curve(x - 2.9, -5, x - 3.3, -4, x - 2.5, -2.9)
-    .curve(x - 1.7, -1.8, x + 0.2, 0, x + 1.5, 0);
 /** A bowl from its upper right, counterclockwise round to its right side. */
 const bowl = (pen: Pen) =>
   pen

@@ -4,9 +4,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { changeSection, leaveOutUnused, takeResource } from '#core/book/edit.ts';
 import type { Section } from '#core/book/sections.ts';
-import { picture } from '#core/resources/index.ts';
 import { FromFile } from '../../parts/from-file.tsx';
-import { uploadResource } from '../../parts/upload-resource.ts';
+import { uploadPicture } from '../../parts/upload-resource.ts';
 import { useBook } from '../store.ts';
 import { FileSheet } from './file-sheet.tsx';
 
@@ -33,12 +32,8 @@ export function PictureField({
   });
   const take = async (file: File): Promise<string> => {
     setBusy(true);
-    const name = file.name.replace(/\.[^.]+$/, '').slice(0, 100) || file.name;
-    const answer = await uploadResource(picture.id, name, file);
-    setBusy(false);
-    if ('problem' in answer) throw new Error(answer.problem);
-    const [kept] = answer.kept;
-    const refused = edit((recipe) => takeResource(recipe, section.id, kept!, set));
+    const kept = await uploadPicture(file).finally(() => setBusy(false));
+    const refused = edit((recipe) => takeResource(recipe, section.id, kept, set));
     if (refused) throw new Error(refused);
     return '';
   };

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { copyOf, paste } from '#core/book/copied.ts';
 import { duplicate, removeSection, reroll, togglePin } from '#core/book/edit.ts';
 import { isolate, itemsBetween, movePages, openAt } from '#core/book/page-range.ts';
@@ -23,6 +23,8 @@ export function usePageRange(range: Range | null, onMoved: (range: Range) => voi
   const store = useBookStore();
   const { plan } = useOpenBook();
   const [told, tell] = useState('');
+  // The same for ever: hundreds of pages are given what is made of it.
+  const clear = useCallback(() => tell(''), []);
   const sections = useBook((state) => state.value.sections);
   const [first, last] = range ?? [1, 0];
   const items = itemsBetween(plan, first, last);
@@ -103,7 +105,7 @@ export function usePageRange(range: Range | null, onMoved: (range: Range) => voi
           .reduce((next, { section, item }) => togglePin(next, section, item, resources), so),
       );
     },
-    clear: () => tell(''),
+    clear,
   };
 }
 

@@ -9,10 +9,10 @@ import type { Section } from '#core/book/sections.ts';
 import { faceOf } from '#core/faces/choice.ts';
 import { emphasizedFace } from '#core/faces/index.ts';
 import { TEXT_FIELDS, type TextField } from '#core/pages/text-page/fields.ts';
-import { picture } from '#core/resources/index.ts';
+import type { NamedResource } from '#core/resources/index.ts';
 import { readMarkdown, writeMarkdown } from '#core/rich-text/markdown.ts';
 import { useFace } from '../../../parts/face-name.tsx';
-import { uploadResource } from '../../../parts/upload-resource.ts';
+import { uploadPicture } from '../../../parts/upload-resource.ts';
 import { tokens } from '../../../theme.ts';
 import { useBook } from '../../store.ts';
 import { documentOf, partsOfDocument } from './document.ts';
@@ -93,17 +93,19 @@ export function RichTextEditor({
   const take = async (file: File) => {
     setBusy(true);
     setProblem('');
-    const name = file.name.replace(/\.[^.]+$/, '').slice(0, 100) || file.name;
-    const answer = await uploadResource(picture.id, name, file);
-    setBusy(false);
-    if ('problem' in answer) {
-      setProblem(`${file.name}: ${answer.problem}`);
+    let kept: NamedResource;
+    try {
+      kept = await uploadPicture(file);
+    } catch (error) {
+      setProblem(`${file.name}: ${(error as Error).message}`);
       return;
+    } finally {
+      setBusy(false);
     }
     let id = '';
     const refused = edit(
       (book) =>
-        takeResource(book, section.id, answer.kept[0]!, (entry, given) => {
+        takeResource(book, section.id, kept, (entry, given) => {
           id = given;
           const before = entry.options.pictures as string[];
           const all = before.includes(given) ? before : [...before, given];
