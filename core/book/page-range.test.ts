@@ -143,6 +143,29 @@ describe('pages that are moved', () => {
     });
   });
 
+  it('among pages that are all alike nothing is moved, and no section is parted', () => {
+    const plan = planOf(papers);
+    for (const before of [1, 2, 3, 6, 7])
+      expect(movePages(papers, plan, [4, 4], before)).toEqual({ recipe: papers, moved: null, shared: [] });
+  });
+
+  it('pages that take words in turn are not parted: they would begin anew', () => {
+    const varied = recipeOf([
+      { id: 'v', kind: 'ruled', pages: 6, options: { heading: 'subject', subjects: 'Moths\nBees' } },
+      { id: 'b', kind: 'dot-grid', pages: 2 },
+    ]);
+    expect(movePages(varied, planOf(varied), [2, 3], 9)).toEqual({
+      recipe: varied,
+      moved: null,
+      shared: ['v'],
+    });
+    expect(movePages(varied, planOf(varied), [7, 7], 3).recipe.sections.map(({ id }) => id)).toHaveLength(3);
+    expect(movePages(varied, planOf(varied), [1, 6], 9).recipe.sections.map(({ id }) => id)).toEqual([
+      'b',
+      'v',
+    ]);
+  });
+
   it('the running order is opened at every page of every book', () => {
     const plan = planOf(book);
     for (const { number } of plan.pages) {

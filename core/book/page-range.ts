@@ -28,9 +28,17 @@ const unitPages = ({ pages }: Plan, section: string): number[] =>
     )
     .map(({ number }) => number);
 
+/** Whether the pages of a section are all alike: those that take words or pictures in turn would begin anew in every part. */
+const isAlike = ({ pages }: Plan, section: string): boolean => {
+  const looks = pages.flatMap(({ section: of, role, unit }) =>
+    of === section && role === 'body' && unit ? [unit.key ?? JSON.stringify(unit.data ?? null)] : [],
+  );
+  return new Set(looks).size <= 1;
+};
+
 /**
  * Parts sections so that the pages from one to another are entries of their own. Only sections that say how many pages they have
- * can be parted: items and dated pages belong together, and so do the members of a group.
+ * can be parted, and whose pages are all alike: items and dated pages belong together, and so do the members of a group.
  * @returns the entries that hold nothing but these pages, and those that hold some of them and others as well
  */
 export function isolate(
@@ -48,7 +56,9 @@ export function isolate(
       ids.push(entry.id);
       return [entry];
     }
-    if (isGroup(entry) || entry.pages === undefined || entry.fillTo !== undefined) {
+    const whole =
+      isGroup(entry) || entry.pages === undefined || entry.fillTo !== undefined || !isAlike(plan, entry.id);
+    if (whole) {
       shared.push(entry.id);
       return [entry];
     }
@@ -99,7 +109,7 @@ export function openAt(recipe: Recipe, plan: Plan, page: number): { recipe: Reci
  * Moves the pages from one to another to stand before a page; see `isolate` for what cannot be parted. What is the same on both
  * sides of a seam becomes one section again.
  * @param before counted as they stand now; one more than there are for the end
- * @returns where they stand then, besides; null where nothing was moved
+ * @returns where they stand then, besides; null where nothing was moved, as among pages that are all alike
  */
 export function movePages(
   recipe: Recipe,
@@ -116,19 +126,27 @@ export function movePages(
   const runs = bookFrom(after).plan.runs.filter(
     ({ section, role }) => role === 'body' && ids.includes(section),
   );
+  const next = parted.sections[at(parted, ids.at(-1)!) + 1];
+  const behind = next ? at(after, next.id) : -1;
   // Where they were taken out, and on both sides of where they were put in.
   const seams = [
-    [parted.sections.at(at(parted, ids[0]!) - 1), parted.sections[at(parted, ids.at(-1)!) + 1]],
+    [after.sections[behind - 1], after.sections[behind]],
     [after.sections.at(at(after, ids[0]!) - 1), after.sections[at(after, ids[0]!)]],
     [after.sections[at(after, ids.at(-1)!)], after.sections[at(after, ids.at(-1)!) + 1]],
   ].map((pair) => pair.map((entry) => entry?.id).join(' '));
-  return { recipe: joinedAt(after, seams), moved: [runs[0]!.first, runs.at(-1)!.last], shared };
+  const joined = joinedAt(after, seams, new Set(recipe.sections.map(({ id }) => id)));
+  if (equal(joined, recipe)) return { ...still, shared };
+  return { recipe: joined, moved: [runs[0]!.first, runs.at(-1)!.last], shared };
 }
 
 const at = ({ sections }: Recipe, id: string): number => sections.findIndex((entry) => entry.id === id);
 
-/** Joins neighbors that say the same but for their pages. @param seams the ids of two neighbors, each */
-function joinedAt(recipe: Recipe, seams: readonly string[]): Recipe {
+/**
+ * Joins neighbors that say the same but for their pages.
+ * @param seams the ids of two neighbors, each
+ * @param kept ids that were there before, which the whole keeps
+ */
+function joinedAt(recipe: Recipe, seams: readonly string[], kept: ReadonlySet<string>): Recipe {
   const rest = ({ id: _, pages: __, ...one }: Section) => one;
   const sections: Entry[] = [];
   recipe.sections.forEach((entry, i) => {
@@ -143,7 +161,12 @@ function joinedAt(recipe: Recipe, seams: readonly string[]): Recipe {
       last.fillTo === undefined &&
       entry.starts === undefined &&
       equal(rest(last), { ...rest(entry), ...(last.starts ? { starts: last.starts } : {}) });
-    if (joins) sections[sections.length - 1] = { ...last, pages: last.pages! + entry.pages! };
+    if (joins)
+      sections[sections.length - 1] = {
+        ...last,
+        id: kept.has(last.id) ? last.id : entry.id,
+        pages: last.pages! + entry.pages!,
+      };
     else sections.push(entry);
   });
   return { ...recipe, sections };

@@ -393,7 +393,7 @@ export function Spreads({
           onDragEnd={({ canceled }) => {
             setDragged(null);
             setAim(null);
-            if (!canceled && dragged && aim) actions.move(dragged, aim > dragged[1] ? aim + 1 : aim);
+            if (!canceled && dragged && aim && side) actions.move(dragged, side === 'behind' ? aim + 1 : aim);
           }}
         >
           <DraggedPage among={scroller} />

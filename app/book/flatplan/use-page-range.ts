@@ -56,7 +56,11 @@ export function usePageRange(range: Range | null, onMoved: (range: Range) => voi
   const move = (pages: Range, before: number) => {
     const { recipe: so, moved, shared } = movePages(recipe(), plan, pages, before);
     if (!moved) {
-      if (shared.length) tell(`Nothing moved.${aboutShared(shared)}`);
+      tell(
+        shared.length
+          ? `Nothing moved.${aboutShared(shared)}`
+          : 'Nothing moved: the pages there are all alike.',
+      );
       return;
     }
     if (edit(() => so)) return;

@@ -28,7 +28,7 @@ export const options = exactObject({
   to: setting(integerBetween(0, 999), 20, { label: 'Last number', when: { what: ['numbers'] } }),
   alphabet: setting(enumOf(['print', 'joined', 'all-joined']), 'print', {
     label: 'Alphabet',
-    values: { print: 'Print', joined: 'Joined', 'all-joined': 'Joined, capitals too' },
+    values: { print: 'Print', joined: 'Joined', 'all-joined': 'All joined' },
   }),
   lines: setting(enumOf(['dashed', 'dotted', 'outlined']), 'dotted', {
     label: 'Letters to trace',
