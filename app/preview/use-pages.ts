@@ -4,15 +4,26 @@ import { useBookStore } from '../book/store.ts';
 import { PageDrawer } from './page-drawer.ts';
 import { drawingInView, renderers } from './renderers.ts';
 
+/** The pages that one of several workers draws. */
+type Share = (pages: number[], hand: number, hands: number) => number[];
+
+/** A page goes to the same worker again, which knows its puzzle. */
+const sameAgain: Share = (pages, hand, hands) => pages.filter((page) => page % hands === hand);
+
+/** Neighbors are alike: a worker that has them all needs fewer typefaces. */
+const stretches: Share = (pages, hand, hands) => {
+  const at = (part: number) => Math.round((pages.length * part) / hands);
+  return pages.slice(at(hand), at(hand + 1));
+};
+
 /** A drawer that shares out pages among the workers. */
-const newDrawer = (): PageDrawer =>
+const newDrawer = (share: Share): PageDrawer =>
   new PageDrawer(async ({ recipe, width: pixels }, pages, seen) => {
     const hands = renderers(recipe);
-    // A page goes to the same worker again, which knows its puzzle.
     const drawn = Promise.all(
       hands.map((renderer, i) => {
-        const share = pages.filter((page) => page % hands.length === i);
-        return share.length ? renderer.pages(share, pixels) : [];
+        const own = share(pages, i, hands.length);
+        return own.length ? renderer.pages(own, pixels) : [];
       }),
     );
     return (await (seen ? drawingInView(drawn) : drawn)).flat();
@@ -31,7 +42,7 @@ export function usePages(
 ): PageDrawer {
   const store = useBookStore();
   const [drawer] = useState(() => {
-    const made = newDrawer();
+    const made = newDrawer(sameAgain);
     // What is ahead can be begun while the rest of the screen is still being put together.
     if (typeof window !== 'undefined')
       made.want({ recipe: store.getState().value, width, inView: [], ahead });
@@ -55,7 +66,12 @@ export function usePages(
 
 /** As usePages, for pages of a book that is not the open one. @param recipe the same object as long as it says the same */
 export function usePagesOf(recipe: Recipe, inView: readonly number[], width: number): PageDrawer {
-  const [drawer] = useState(newDrawer);
+  const [drawer] = useState(() => {
+    const made = newDrawer(stretches);
+    // The workers draw while the rest of the screen is still being put together.
+    made.want({ recipe, width, inView, ahead: [] });
+    return made;
+  });
   useEffect(() => {
     drawer.want({ recipe, width, inView, ahead: [] });
     return () => drawer.want(null);

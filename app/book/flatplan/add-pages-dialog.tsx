@@ -71,7 +71,13 @@ export function AddPagesDialog({
       </Box>
       <DialogContent dividers sx={{ height: '70vh' }}>
         {families.map((family) => (
-          <Box key={family} component="section" aria-label={family} sx={{ mb: 4 }}>
+          // What is scrolled out of view is not painted: the processor is the drawing's.
+          <Box
+            key={family}
+            component="section"
+            aria-label={family}
+            sx={{ mb: 4, contentVisibility: 'auto', containIntrinsicSize: 'auto 600px' }}
+          >
             <Typography variant="h3" sx={{ mb: 2 }}>
               {family}
             </Typography>
