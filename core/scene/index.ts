@@ -7,6 +7,7 @@ export * from './holds.ts';
 export * from './marks.ts';
 export * from './matrix.ts';
 export * from './measure.ts';
+export * from './mirror.ts';
 export * from './path.ts';
 export * from './placed-glyphs.ts';
 export * from './precision.ts';

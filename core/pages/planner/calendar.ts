@@ -13,6 +13,7 @@ import {
   weekNumber,
 } from '../../calendar/index.ts';
 import type { PrintedLanguage } from '../../printed-words/index.ts';
+import { directionOf } from '../../scene/index.ts';
 import type { PlannerOptions } from './options.ts';
 
 /** A day as a page shows it; one without a date has no number, no phase and nothing on it. */
@@ -37,7 +38,12 @@ export interface PlannerCalendar {
   /** The number of the week that begins on a day, or null where none is wanted. */
   week(first: Day): number | null;
   dayOfYear(day: Day): number | null;
+  /** Days run from the right to the left: pages are laid out as usual and then mirrored. */
+  leftward: boolean;
 }
+
+/** Any: its month is a word of the language. */
+const A_DAY = '2026-01-15';
 
 const nothing = (): string[] => [];
 
@@ -54,7 +60,7 @@ export function plannerCalendar(options: PlannerOptions, language: PrintedLangua
 }
 
 function makeCalendar(options: PlannerOptions, language: PrintedLanguage): PlannerCalendar {
-  const { dated, moon, timeZone, holidays, observances, weekStart, weekNumbers, dayNumbers } = options;
+  const { dated, moon, timeZone, holidays, observances, weekStart, weekNumbers, dayNumbers, order } = options;
   const locale = options.names || localeOf(language, options);
   const names = dayNames(locale);
   const own = dated ? byDay(readOwnDates(options.dates)) : nothing;
@@ -64,6 +70,7 @@ function makeCalendar(options: PlannerOptions, language: PrintedLanguage): Plann
       : holidaysOf(holidays, Number(day.slice(0, 4)), locale)
           .filter((one) => one.day === day && (one.public || observances))
           .map(({ name, substitute }) => (substitute ? `${name} (observed)` : name));
+  const leftward = order === 'language' && directionOf(names.monthAlone(A_DAY)) === 'rtl';
   const weekdays = new Map(
     aWeek('sunday').map((day, i) => [
       i,
@@ -76,15 +83,21 @@ function makeCalendar(options: PlannerOptions, language: PrintedLanguage): Plann
     ]),
   );
   const shown = new Map<Day, ShownDay>();
+  const phaseOn = (day: Day): number | null => {
+    const quarter = moonPhases(Number(day.slice(0, 4)), timeZone).get(day) ?? null;
+    // The half that is lit is not to change sides where the page is mirrored.
+    return quarter === null || !leftward ? quarter : (4 - quarter) % 4;
+  };
   const show = (day: Day): ShownDay => ({
     ...weekdays.get(weekdayOf(day))!,
     number: dated ? names.number(day) : '',
-    moon: dated && moon ? (moonPhases(Number(day.slice(0, 4)), timeZone).get(day) ?? null) : null,
+    moon: dated && moon ? phaseOn(day) : null,
     texts: dated ? [...new Set([...kept(day), ...own(day)])] : [],
     day,
   });
   return {
     names,
+    leftward,
     show(day) {
       const one = shown.get(day) ?? show(day);
       shown.set(day, one);

@@ -1,10 +1,17 @@
 import { HOLIDAY_CREDIT, loadHolidays, loadMoon } from '../../calendar/index.ts';
 import { loadFlexbox } from '../../flexbox/index.ts';
-import type { Mark } from '../../scene/index.ts';
+import { type Mark, mirroredMarks } from '../../scene/index.ts';
 import { arrange } from '../blocks/arrange.ts';
 import { lookOf } from '../blocks/look.ts';
 import { drawArranged, pageRoom, penFor, problemsOf } from '../blocks/page.ts';
-import { type DrawContext, defineKind, type ItemProblem, type PageSample, type Unit } from '../kind.ts';
+import {
+  type DrawContext,
+  defineKind,
+  type ItemProblem,
+  type PageSample,
+  type Unit,
+  type UnitPart,
+} from '../kind.ts';
 import { plannerCalendar } from './calendar.ts';
 import { options, type PlannerOptions, VIEWS, type ViewId } from './options.ts';
 import { endOf, plannerUnits, spanOf, tabOf } from './sequence.ts';
@@ -14,6 +21,9 @@ import { PAGES } from './views/index.ts';
 
 type Room = Omit<DrawContext<PlannerOptions, never>, 'items' | 'resources' | 'book' | 'hyphenate'>;
 
+/** Where days run to the left, the first of them stand on the page at the right. */
+const OTHER: Record<UnitPart, UnitPart> = { page: 'page', back: 'back', left: 'right', right: 'left' };
+
 const shownOn = ({ data }: Unit): PlannedView => data as PlannedView;
 const hasTab = ({ options: { tabs, dated }, unit }: Pick<Room, 'options' | 'unit'>): boolean =>
   tabs && dated && tabOf(shownOn(unit)) !== null;
@@ -22,19 +32,26 @@ function arranged(context: Room) {
   const { options: chosen, unit, part, language, frame, type, faces } = context;
   const calendar = plannerCalendar(chosen, language);
   const shown = shownOn(unit);
-  const blocks = PAGES[shown.view]!(shown, { options: chosen, calendar, part, language });
+  const blocks = PAGES[shown.view]!(shown, {
+    options: chosen,
+    calendar,
+    part: calendar.leftward ? OTHER[part] : part,
+    language,
+  });
   // Pages of one book keep the same room, whether or not they have a tab.
   const body = chosen.tabs && chosen.dated ? besideTabs(context.body, frame) : context.body;
   const pen = penFor(frame, type, lookOf(chosen.look, faces));
-  return { ...arrange(blocks, pageRoom({ body, frame }), pen), calendar, shown };
+  const room = pageRoom({ body, frame });
+  return { ...arrange(blocks, room, pen), calendar, shown, room };
 }
 
 function draw(context: Room): Mark[] {
   const page = arranged(context);
-  const { calendar, shown, pen } = page;
+  const { calendar, shown, pen, room } = page;
+  const marks = drawArranged(page);
   const tab = hasTab(context) ? tabOf(shown) : null;
   return [
-    ...drawArranged(page),
+    ...(calendar.leftward ? mirroredMarks(marks, room.x + room.width / 2, context.type) : marks),
     ...(tab ? drawTab(calendar.names.monthShort(tab.on), tab.month, context.body, context.frame, pen) : []),
   ];
 }
@@ -101,7 +118,7 @@ export const planner = defineKind<PlannerOptions, never>({
   defaultCount: 1,
   numbered: true,
   inHouseFaces: () => true,
-  later: { clock: '24' },
+  later: { clock: '24', order: 'right' },
   prepare: async ({ holidays, moon }) => {
     await Promise.all([loadFlexbox(), holidays === 'none' ? null : loadHolidays(), moon ? loadMoon() : null]);
   },

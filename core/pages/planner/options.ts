@@ -74,6 +74,12 @@ export const options = exactObject({
       group: GROUP.dates,
     },
   ),
+  order: setting(enumOf(['language', 'right']), 'language', {
+    label: 'Days run',
+    values: { language: 'As the language is read', right: 'From left to right' },
+    help: 'The days of a language that is read from the right, such as Hebrew or Arabic, begin there.',
+    group: GROUP.dates,
+  }),
   pages: setting(enumOf(['usual', 'one', 'two']), 'usual', {
     label: 'Pages of a week or month',
     when: { view: [...WEEKS, ...MONTHS] },

@@ -144,6 +144,48 @@ describe('what stands on a page', () => {
     }
   });
 
+  it('the days of a language that is read from the right begin there, on facing pages too', () => {
+    const xOf = (options: object, page: number): Map<string, number> => {
+      const found = new Map<string, number>();
+      eachMark(
+        drawPage(planned({ tabs: false, weekNumbers: false, ...options }), page, type).layers[0]!.marks,
+        (mark) => {
+          if (mark.type === 'text' && /^\d+$/.test(mark.text) && !found.has(mark.text))
+            found.set(mark.text, mark.x + type.width(mark.text, mark.face, mark.size) / 2);
+        },
+      );
+      return found;
+    };
+    const month = { view: 'month', weekStart: 'sunday', ...JULY };
+    const [hebrew, english] = [
+      xOf({ ...month, names: 'he' }, 1),
+      xOf({ ...month, names: 'he', order: 'right' }, 1),
+    ];
+    // 4 July 2027 is a Sunday.
+    for (const sunday of ['11', '18', '25']) {
+      expect(hebrew.get(sunday)! - hebrew.get(String(Number(sunday) + 1))!).toBeGreaterThan(30);
+      expect(english.get(sunday)! - english.get(String(Number(sunday) + 1))!).toBeLessThan(-30);
+    }
+    const week = { view: 'week-vertical', from: '2027-07-05', to: '2027-07-05', names: 'ar-EG-u-nu-latn' };
+    const book = planned({ ...week, tabs: false });
+    const [left, right] = ownPages(book).map(({ number }) => textsOn(book, number));
+    for (const day of ['5', '6', '7']) expect(right).toContain(day);
+    for (const day of ['8', '9', '10', '11']) expect(left).toContain(day);
+    // A quarter is lit on the same side in either order.
+    const lit = (order: string): boolean[] => {
+      const halves: boolean[] = [];
+      const moon = planned({ ...month, names: 'he', moon: true, tabs: false, order });
+      eachMark(drawPage(moon, 1, type).layers[0]!.marks, (mark) => {
+        if (mark.type !== 'path' || !mark.fill || mark.path.ops.length !== 4) return;
+        const [top, , , , , , side] = mark.path.points;
+        if ([...mark.path.ops].join() === '0,2,2,3') halves.push(side! > top!);
+      });
+      return halves;
+    };
+    expect(lit('language')).toHaveLength(2);
+    expect(lit('language')).toEqual(lit('right'));
+  });
+
   it('weeks are numbered by ISO 8601 from Monday, from the first of January otherwise', () => {
     const week = { view: 'week', from: '2027-01-01', to: '2027-01-01' };
     expect(textsOn(planned(week), 2)).toContain('WEEK 53');
