@@ -50,7 +50,7 @@ export function exactObject<const Entries extends v.ObjectEntries>(entries: Entr
   return chosenBy(schema, (input) => (Array.isArray(input) ? noList : schema));
 }
 
-export const enumOf = <const Options extends readonly string[]>(options: Options) =>
+export const enumOf = <const Options extends readonly (string | number)[]>(options: Options) =>
   v.picklist(options, (issue) => `is ${issue.received}. Allowed: ${options.join(', ')}.`);
 
 export const integerBetween = (min: number, max: number) =>

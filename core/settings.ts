@@ -40,7 +40,7 @@ export function setting<const Schema extends AnySchema>(
 
 /** How one option is asked for; the settings panel draws it. `key` is the option's. */
 export type Field = { key: string; label: string; help?: string; group?: string; when?: When } & (
-  | { control: 'choice'; choices: readonly { value: string; label: string }[] }
+  | { control: 'choice'; choices: readonly { value: string | number; label: string }[] }
   | { control: 'number'; min: number; max: number; step: number; unit?: string }
   | { control: 'text'; rows?: number }
   | { control: 'switch' }
@@ -52,7 +52,7 @@ export type Field = { key: string; label: string; help?: string; group?: string;
 interface Described {
   type: string;
   wrapped?: Described;
-  options?: readonly string[];
+  options?: readonly (string | number)[];
   entries?: Record<string, Described>;
   pipe?: readonly { type: string; requirement?: number; metadata?: { setting?: SettingNotes } }[];
 }
@@ -82,7 +82,7 @@ function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
     return {
       ...field,
       control: 'choice',
-      choices: schema.options.map((value) => ({ value, label: values?.[value] ?? value })),
+      choices: schema.options.map((value) => ({ value, label: values?.[value] ?? String(value) })),
     };
   if (schema.type === 'boolean') return { ...field, control: 'switch' };
   if (schema.type === 'string') return { ...field, control: 'text', ...(rows ? { rows } : {}) };

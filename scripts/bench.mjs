@@ -30,6 +30,7 @@ run(async () => {
   await build({
     entryPoints: {
       bench: 'tests/bench/bench.ts',
+      puzzles: 'tests/bench/puzzles.ts',
       'write-book': 'tests/bench/write-book.ts',
       quill: 'cli/quill.ts',
     },
@@ -43,9 +44,10 @@ run(async () => {
     packages: 'external',
     logLevel: 'warning',
   });
-  if (spawnSync(process.execPath, ['build/bench/bench.mjs'], { stdio: 'inherit' }).status !== 0)
-    throw new Stop('The bench failed.');
-  installDebianPackages([postgresql, program('chromium')]);
+  installDebianPackages([postgresql, program('chromium'), program('qqwing')]);
+  for (const part of ['bench', 'puzzles'])
+    if (spawnSync(process.execPath, [`build/bench/${part}.mjs`], { stdio: 'inherit' }).status !== 0)
+      throw new Stop('The bench failed.');
   buildIfNeeded();
   await benchCurves();
   const database = await startPostgres(HOME);

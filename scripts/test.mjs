@@ -22,6 +22,8 @@ const REFEREES = [
   program('mutool', 'mupdf-tools'),
   program('zbarimg', 'zbar-tools'),
   program('unzip'),
+  program('qqwing'),
+  program('/usr/games/sgt-solo', 'sgt-puzzles'),
 ];
 
 function step(name, command, args, env = {}) {

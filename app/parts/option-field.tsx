@@ -30,7 +30,14 @@ export function OptionField({
 }) {
   switch (field.control) {
     case 'choice': {
-      const shared = { label: field.label, value: value as string, choices: field.choices, onChange };
+      // Controls know words alone; the value may be a number.
+      const shared = {
+        label: field.label,
+        value: String(value),
+        choices: field.choices.map((choice) => ({ ...choice, value: String(choice.value) })),
+        onChange: (chosen: string) =>
+          onChange(field.choices.find((choice) => String(choice.value) === chosen)!.value),
+      };
       return fitsInView(field.choices) ? <Choice {...shared} /> : <SelectField {...shared} />;
     }
     case 'number':

@@ -101,13 +101,14 @@ export function galleryBook(
       resources = put.resources;
       return { ...(put.sections[0] as Section), id };
     }
+    const chosen = v.parse(kind.options, { ...options, ...shown }) as Record<string, unknown>;
     return {
       id,
       kind: kind.id,
       version: kind.version,
-      options: v.parse(kind.options, { ...options, ...shown }) as Record<string, unknown>,
+      options: chosen,
       ...(kind.extent === 'pages' ? { pages: 1 } : {}),
-      ...(kind.extent === 'items' ? { items: kind.itemsPerUnit?.({}) ?? 1, rolls: {}, pins: {} } : {}),
+      ...(kind.extent === 'items' ? { items: kind.itemsPerUnit?.(chosen) ?? 1, rolls: {}, pins: {} } : {}),
     };
   });
   const samples: Recipe = { ...recipe, resources, sections };

@@ -76,6 +76,13 @@ const SAMPLES: Record<string, object[]> = {
   'title-page 2': [{}, { options: { series: false } }],
   'belongs-to 1': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
   'belongs-to 2': [{}, { options: { heading: 'From the hives of', lines: 4 } }],
+  'sudoku 1': [
+    { items: 5, solutions: { perPage: 4 } },
+    { items: 2, options: { size: 6, level: 2, perPage: 2, symmetry: 'none' }, rolls: { 2: 1 } },
+    { items: 1, options: { size: 16, level: 1, perPage: 1, instructions: false } },
+    { items: 2, options: { variant: 'jigsaw', level: 'mixed', perPage: 6, corners: true } },
+    { items: 1, options: { variant: 'diagonal', level: 3, perPage: 1 } },
+  ],
   'word-search 1': searchSamples,
   'word-search 2': searchSamples,
   'ruled 1': ruledSamples('grey'),

@@ -30,6 +30,7 @@ import { planner } from './planner/index.ts';
 import { ruled } from './ruled/index.ts';
 import { sketch } from './sketch/index.ts';
 import { subjectIndex } from './subject-index/index.ts';
+import { sudoku } from './sudoku/index.ts';
 import { textList } from './text-list/index.ts';
 import { textPage } from './text-page/index.ts';
 import { titlePage } from './title-page/index.ts';
@@ -90,6 +91,7 @@ for (const kind of [
   otherBooks,
   colorTest,
   wordSearch,
+  sudoku,
   ruled,
   frenchRuled,
   handwriting,

@@ -1,0 +1,212 @@
+import type { FaceId } from '../../faces/index.ts';
+import type { Rect } from '../../print/index.ts';
+import { printedWords } from '../../printed-words/index.ts';
+import { BLACK, breakLines, linePath, type Mark, type Typesetter, textLine } from '../../scene/index.ts';
+import type { DrawContext, PlacedItem } from '../kind.ts';
+import { dotsWidth, type Level, levelDots, levelKey, levelWords } from './level.ts';
+
+/** What is printed around puzzles of every kind. */
+export const aroundWords = printedWords({
+  en: {
+    answer: '{count, plural, one {Answer} other {Answers}} on page {page}',
+    answers: 'Answers on pages {from}–{to}',
+    page: 'page {page}',
+  },
+  es: {
+    answer: '{count, plural, one {Solución} other {Soluciones}} en la página {page}',
+    answers: 'Soluciones en las páginas {from}–{to}',
+    page: 'página {page}',
+  },
+  de: {
+    answer: '{count, plural, one {Lösung} other {Lösungen}} auf Seite {page}',
+    answers: 'Lösungen auf den Seiten {from}–{to}',
+    page: 'Seite {page}',
+  },
+  fr: {
+    answer: '{count, plural, one {Solution} other {Solutions}} page {page}',
+    answers: 'Solutions pages {from}–{to}',
+    page: 'page {page}',
+  },
+});
+
+/** Sizes at 6 × 9 in, in points. */
+const TITLE = 19;
+const NOTE = 9;
+const CAPTION = 11;
+const DOT = 4.4;
+const LEAST_NOTE = 8;
+
+type Context = Pick<DrawContext<never, unknown>, 'frame' | 'body' | 'type' | 'faces' | 'language'>;
+type Placed = Pick<PlacedItem<unknown>, 'displayNumber' | 'solutionPage'>;
+
+/** Where the answers of some puzzles are, in print; empty where they have none. */
+function answersOf(placed: readonly Placed[], { language }: Context): string {
+  const pages = placed.flatMap(({ solutionPage }) => (solutionPage === null ? [] : [solutionPage]));
+  if (!pages.length) return '';
+  const [from, to] = [Math.min(...pages), Math.max(...pages)];
+  return from === to
+    ? aroundWords(language, 'answer', { page: from, count: pages.length })
+    : aroundWords(language, 'answers', { from, to });
+}
+
+/** The numbers of the puzzles on a page: “21” or “21–24”. */
+export function numbersOf(placed: readonly Placed[]): string {
+  const numbers = placed.map(({ displayNumber }) => displayNumber);
+  const [from, to] = [Math.min(...numbers), Math.max(...numbers)];
+  return from === to ? String(from) : `${from}–${to}`;
+}
+
+/**
+ * The head of a page of puzzles: a title over a rule, and at the right where the answers are, or below the page where both do
+ * not stand beside each other.
+ * @returns its marks, and what it leaves of the page
+ */
+export function puzzleHead(
+  title: string,
+  placed: readonly Placed[],
+  context: Context,
+): { marks: Mark[]; room: Rect } {
+  const { body, frame, type, faces } = context;
+  const scale = frame.grid.typeScale;
+  const set = TITLE * scale;
+  const note = Math.max(LEAST_NOTE, NOTE * scale);
+  const right = body.x + body.width;
+  /** The ink of a last digit reaches a little over its width. */
+  const end = right - note * 0.02;
+  const baseline = body.y + set * 0.86;
+  const rule = baseline + set * 0.42;
+  const answers = answersOf(placed, context);
+  const titleStyle = { face: faces.display, size: set, color: BLACK };
+  const noteStyle = { face: faces.text, size: note, color: BLACK };
+  const beside =
+    type.width(title, faces.display, set) + type.width(answers, faces.text, note) + set < body.width;
+  const foot = answers && !beside ? note * 1.9 : 0;
+  return {
+    marks: [
+      textLine(type, title, titleStyle, body.x, baseline),
+      ...(answers
+        ? [
+            textLine(
+              type,
+              answers,
+              noteStyle,
+              end,
+              beside ? baseline : body.y + body.height - note * 0.3,
+              'right',
+            ),
+          ]
+        : []),
+      { type: 'path', path: linePath(body.x, rule, right, rule), stroke: { width: 1.8, paint: BLACK } },
+      {
+        type: 'path',
+        path: linePath(body.x, rule + 2.6, right, rule + 2.6),
+        stroke: { width: 0.75, paint: BLACK },
+      },
+    ],
+    room: {
+      x: body.x,
+      y: rule + set * 0.7,
+      width: body.width,
+      height: body.y + body.height - foot - rule - set * 0.7,
+    },
+  };
+}
+
+/** A line at the foot of a page that says what to do. @returns its marks, and what it leaves of the page */
+export function puzzleFoot(
+  said: string,
+  room: Rect,
+  { frame, type, faces }: Context,
+): { marks: Mark[]; room: Rect } {
+  const set = Math.max(LEAST_NOTE, NOTE * frame.grid.typeScale);
+  const leading = set * 1.3;
+  // The ink of a last letter reaches a little over its width.
+  const lines = breakLines(type, said, faces.text, set, room.width - set * 0.05);
+  const height = lines.length * leading;
+  const first = room.y + room.height - (lines.length - 1) * leading - set * 0.3;
+  const style = { face: faces.text, size: set, color: BLACK };
+  return {
+    marks: lines.map((line, i) => textLine(type, line, style, room.x, first + i * leading)),
+    room: { ...room, height: room.height - height - set },
+  };
+}
+
+/** Height that the caption of a puzzle takes above it. */
+export const captionHeight = ({ frame }: Pick<Context, 'frame'>): number =>
+  CAPTION * frame.grid.typeScale * 1.75;
+
+/** The number of a puzzle and its level, above its grid. @param said beside the level, such as what is special about it */
+export function caption(
+  number: string,
+  level: Level | null,
+  { x, y, width }: Rect,
+  { frame, type, faces, language }: Context,
+): Mark[] {
+  const set = CAPTION * frame.grid.typeScale;
+  const baseline = y + set * 1.05;
+  const marks: Mark[] = number
+    ? [textLine(type, number, { face: faces.display, size: set, color: BLACK }, x, baseline)]
+    : [];
+  if (level === null) return marks;
+  const dot = DOT * frame.grid.typeScale;
+  const name = levelWords(language, levelKey(level));
+  const style = { face: faces.text, size: set * 0.92, color: BLACK };
+  const left = x + (number ? type.width(number, faces.display, set) + set * 0.6 : 0);
+  const room = x + width - dotsWidth(dot) - set * 0.5 - left;
+  if (type.width(name, style.face, style.size) <= room)
+    marks.push(textLine(type, name, style, left, baseline));
+  return [...marks, ...levelDots(level, x + width, baseline - set * 0.32, dot)];
+}
+
+/**
+ * Boxes of equal size for some puzzles on a page, in the columns that leave their grids largest.
+ * @param above height of the caption over each
+ * @param ratio of the width of a grid to its height
+ */
+export function boxesFor(
+  count: number,
+  room: Rect,
+  { gap, above, ratio = 1 }: { gap: number; above: number; ratio?: number },
+): Rect[] {
+  let best = { columns: 1, width: 0 };
+  for (let columns = 1; columns <= count; columns++) {
+    const rows = Math.ceil(count / columns);
+    const width = (room.width - gap * (columns - 1)) / columns;
+    const height = (room.height - gap * (rows - 1)) / rows - above;
+    const grid = Math.min(width, height * ratio);
+    if (grid > best.width) best = { columns, width: grid };
+  }
+  const { columns, width } = best;
+  const rows = Math.ceil(count / columns);
+  const height = width / ratio + above;
+  // What is free is shared out: between columns and rows, and no wider than a grid looks well with.
+  const across = columns > 1 ? Math.min((room.width - columns * width) / (columns - 1), width * 0.5) : 0;
+  const down = rows > 1 ? Math.min((room.height - rows * height) / (rows - 1), height * 0.25) : 0;
+  const left = room.x + (room.width - columns * width - across * (columns - 1)) / 2;
+  return Array.from({ length: count }, (_, i) => ({
+    x: left + (i % columns) * (width + across),
+    y: room.y + Math.floor(i / columns) * (height + down),
+    width,
+    height,
+  }));
+}
+
+const SOLUTION = 9.5;
+
+/** The number of a solution and the page of its puzzle, over it. @returns its marks, and what it leaves of a box */
+export function solutionHead(
+  { displayNumber, page }: Pick<PlacedItem<unknown>, 'displayNumber' | 'page'>,
+  box: Rect,
+  width: number,
+  { language, type }: { language: Context['language']; type: Typesetter },
+): Mark[] {
+  const x = box.x + (box.width - width) / 2;
+  const style = { face: 'alegreya-sans-bold' as FaceId, size: SOLUTION, color: BLACK };
+  const note = { face: 'alegreya-sans-regular' as FaceId, size: SOLUTION, color: { gray: 0.35 } };
+  return [
+    textLine(type, String(displayNumber), style, x, box.y + SOLUTION),
+    textLine(type, aroundWords(language, 'page', { page }), note, x + width, box.y + SOLUTION, 'right'),
+  ];
+}
+/** Height that it takes. */
+export const SOLUTION_HEAD = SOLUTION * 1.7;

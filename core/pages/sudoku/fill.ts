@@ -1,0 +1,134 @@
+import {
+  coversOf,
+  gridText,
+  type Level,
+  rate,
+  readGrid,
+  type Shape,
+  type Size,
+  shapeOf,
+  shapeWith,
+  sudokuSteps,
+  type Technique,
+  type Variant,
+} from '../../puzzles/sudoku/index.ts';
+import { randomStream } from '../../random.ts';
+import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
+import { levelOf } from '../puzzle/level.ts';
+import type { SudokuOptions, SudokuPin } from './options.ts';
+
+/** A puzzle with its answer. Grids are characters, row by row. */
+export interface SudokuItem {
+  size: Size;
+  variant: Variant;
+  givens: string;
+  solution: string;
+  /** The box of each cell, a letter from A on, where boxes are of any outline. */
+  boxes?: string;
+  level: Level;
+  /** The level that was asked for. */
+  wanted: Level;
+  /** Techniques that a person needs, from the easiest on. */
+  techniques: Technique[];
+}
+
+/** Boxes of any outline are made up to this size. */
+const LARGEST_JIGSAW = 9;
+const isTooLarge = ({ size, variant }: Pick<SudokuOptions, 'size' | 'variant'>): boolean =>
+  variant === 'jigsaw' && size > LARGEST_JIGSAW;
+
+/** What a pinned puzzle is made from. */
+export function pinnedSudoku({
+  options,
+  streamKey,
+  item,
+  roll,
+  total = 1,
+}: FillContext<SudokuOptions>): SudokuPin {
+  const { size, variant, symmetry, level } = options;
+  return {
+    size,
+    variant: isTooLarge(options) ? 'classic' : variant,
+    symmetry,
+    level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')),
+    roll,
+  };
+}
+
+const A = 'A'.charCodeAt(0);
+
+/** The shape that a puzzle stands on. */
+export const shapeOfItem = ({ size, variant, boxes }: SudokuItem): Shape =>
+  boxes
+    ? shapeWith(
+        size,
+        variant,
+        Uint8Array.from(boxes, (letter) => letter.charCodeAt(0) - A),
+      )
+    : shapeOf(size, variant as Exclude<Variant, 'jigsaw'>);
+
+/** Makes one puzzle from its own random stream, giving way while it works. */
+export function* fillSudoku(context: FillContext<SudokuOptions>): Generator<void, SudokuItem> {
+  const [seed, section] = context.streamKey;
+  const made = (context.pin as SudokuPin | undefined) ?? pinnedSudoku(context);
+  const { size, variant, level, symmetry, roll } = made;
+  const random = randomStream(seed, section, context.item, roll, 'grid');
+  const { givens, solution, shape } = yield* sudokuSteps({ size, variant, level, symmetry }, random);
+  yield;
+  const rating = rate(shape, givens)!;
+  return {
+    size,
+    variant,
+    givens: gridText(givens),
+    solution: gridText(solution),
+    ...(variant === 'jigsaw' ? { boxes: String.fromCharCode(...shape.boxOf.map((box) => box + A)) } : {}),
+    level: rating.level,
+    wanted: level,
+    techniques: Object.keys(rating.techniques) as Technique[],
+  };
+}
+
+/** Solves the puzzle anew, by code that has no part in making it, and looks for a second answer. */
+export function inspectSudoku(item: SudokuItem, { label }: { label: string }): ItemProblem[] {
+  const { size, givens, solution, level, wanted } = item;
+  const found = coversOf(shapeOfItem(item), readGrid(size, givens));
+  const fix = (message: string): ItemProblem[] => [{ severity: 'fix', message: `${label}: ${message}` }];
+  if (found.length === 0) return fix('has no answer. Re-roll the puzzle.');
+  if (found.length > 1) return fix('has more than one answer. Re-roll the puzzle.');
+  if (gridText(found[0]!) !== solution) return fix('the answer in the book is another. Re-roll the puzzle.');
+  return level === wanted
+    ? []
+    : [
+        {
+          severity: 'look',
+          message: `${label}: is of level ${level}, not ${wanted}: grids of this size are seldom that hard. Re-roll it, or ask for another level.`,
+        },
+      ];
+}
+
+/** Puzzles that are in the section twice, and what is asked for and cannot be made. */
+export function inspectSudokus(
+  items: readonly { number: number; label: string; item: SudokuItem }[],
+  options: SudokuOptions,
+): SectionProblem[] {
+  const problems: SectionProblem[] = [];
+  const first = items[0];
+  if (first && isTooLarge(options))
+    problems.push({
+      severity: 'fix',
+      message: `boxes of irregular outline are made up to 9 × 9; these ${options.size} × ${options.size} grids have usual ones. Choose a smaller size, or another variant.`,
+      item: first.number,
+    });
+  const seen = new Map<string, string>();
+  for (const { number, label, item } of items) {
+    const known = seen.get(item.solution + item.givens);
+    if (known)
+      problems.push({
+        severity: 'look',
+        message: `${label}: is the same as ${known}. Re-roll it.`,
+        item: number,
+      });
+    else seen.set(item.solution + item.givens, label);
+  }
+  return problems;
+}

@@ -1,0 +1,40 @@
+import { defineKind, itemUnits } from '../kind.ts';
+import { drawSudokuPage, drawSudokuSolution } from './draw.ts';
+import type { SudokuItem } from './fill.ts';
+import { fillSudoku, inspectSudoku, inspectSudokus, pinnedSudoku } from './fill.ts';
+import { type SudokuOptions, sudokuOptions, sudokuPin } from './options.ts';
+
+export const sudoku = defineKind<SudokuOptions, SudokuItem>({
+  id: 'sudoku',
+  version: 1,
+  name: 'Sudoku',
+  purpose: 'Grids of digits with one answer each, their levels measured, with solutions.',
+  family: 'Puzzles',
+  samples: [
+    { name: 'Sudoku', shown: { level: 2 } },
+    { name: 'Sudoku, one a page', options: { perPage: 1 }, shown: { level: 1 } },
+    { name: 'Sudoku, 6 × 6 for children', options: { size: 6, level: 1 } },
+    { name: 'Sudoku, 16 × 16', options: { size: 16, perPage: 1 }, shown: { level: 1 } },
+    { name: 'Diagonal sudoku', options: { variant: 'diagonal' }, shown: { level: 2 } },
+    { name: 'Jigsaw sudoku', options: { variant: 'jigsaw' }, shown: { level: 2 } },
+  ],
+  extent: 'items',
+  defaultCount: 40,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: sudokuOptions,
+  itemName: 'puzzle',
+  itemsPerUnit: ({ perPage }) => perPage,
+  units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
+  usesPlace: true,
+  fillSteps: fillSudoku,
+  pin: { schema: sudokuPin, of: pinnedSudoku },
+  data: ({ size, variant, givens, solution, level, techniques, boxes }) => ({
+    ...{ size, variant, givens, solution, level, techniques },
+    ...(boxes ? { boxes } : {}),
+  }),
+  draw: drawSudokuPage,
+  solution: { box: drawSudokuSolution },
+  inspect: inspectSudoku,
+  inspectSection: inspectSudokus,
+});

@@ -1,0 +1,50 @@
+import * as v from 'valibot';
+import { SIZES, SYMMETRIES, VARIANTS } from '../../puzzles/sudoku/index.ts';
+import { enumOf, exactObject, integerBetween } from '../../schema.ts';
+import { setting } from '../../settings.ts';
+import { levelSetting } from '../puzzle/level.ts';
+
+const size = enumOf(SIZES);
+const variant = enumOf(VARIANTS);
+const symmetry = enumOf(SYMMETRIES);
+
+export const sudokuOptions = exactObject({
+  size: setting(size, 9, {
+    label: 'Size',
+    values: Object.fromEntries(SIZES.map((n) => [n, `${n} × ${n}`])),
+  }),
+  variant: setting(variant, 'classic', {
+    label: 'Variant',
+    values: { classic: 'Classic', diagonal: 'Diagonal', jigsaw: 'Jigsaw' },
+    help: 'Diagonal: both long diagonals have every digit, too. Jigsaw: the boxes have irregular outlines; up to 9 × 9.',
+  }),
+  level: levelSetting(),
+  perPage: setting(enumOf([1, 2, 4, 6, 9]), 4, {
+    label: 'Puzzles per page',
+  }),
+  symmetry: setting(symmetry, 'half-turn', {
+    label: 'Symmetry of the givens',
+    values: { none: 'None', 'half-turn': 'Half turn', 'quarter-turn': 'Quarter turn', mirror: 'Mirror' },
+  }),
+  instructions: setting(v.boolean(), true, {
+    label: 'Instructions',
+    help: 'A line at the foot of each page.',
+  }),
+  corners: setting(v.boolean(), false, {
+    label: 'Corners for candidates',
+    help: 'A small box in the corner of each empty cell, to pencil candidates in.',
+  }),
+});
+
+export type SudokuOptions = v.InferOutput<typeof sudokuOptions>;
+
+/** Everything a pinned puzzle is made from, so that no setting can change it. */
+export const sudokuPin = exactObject({
+  size,
+  variant,
+  symmetry,
+  level: enumOf([1, 2, 3, 4, 5]),
+  roll: integerBetween(0, 1_000_000),
+});
+
+export type SudokuPin = v.InferOutput<typeof sudokuPin>;

@@ -1,0 +1,151 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { recipeOf } from '../../book/book.sample.ts';
+import { bookFrom, drawPage, filledItem, frameOf } from '../../book/index.ts';
+import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
+import { proofBook } from '../../proof/index.ts';
+import { eachMark, markBounds, type TextMark } from '../../scene/index.ts';
+import { anyOptions, anySetting, settingOf, TRIMS } from '../pages.sample.ts';
+import { inspectSudoku, inspectSudokus, type SudokuItem } from './fill.ts';
+import type { SudokuOptions } from './options.ts';
+
+const type = typesetterFromDisk();
+const everything = process.env.QUILL_SWEEP === 'all';
+
+const sudokus = (items: number, options: object = {}, more: object = {}, section: object = {}) =>
+  bookFrom(
+    recipeOf([{ id: 's', kind: 'sudoku', items, options, ...section }], {
+      quill: 4,
+      print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+      ...more,
+    }),
+  );
+type Book = ReturnType<typeof sudokus>;
+
+const itemOf = (book: Book, number: number) =>
+  filledItem(book, book.sections.get('s')!, number) as SudokuItem;
+const textsOn = (book: Book, page: number): string[] => {
+  const texts: string[] = [];
+  eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
+    if (mark.type === 'text') texts.push((mark as TextMark).text);
+  });
+  return texts;
+};
+const findings = (book: Book) => proofBook(book, type).filter(({ place }) => place?.view === 'page');
+
+describe('a section of sudokus', () => {
+  it('levels rise over it, are all the same, or are mixed', () => {
+    const levels = (options: object) => {
+      const book = sudokus(10, options);
+      return Array.from({ length: 10 }, (_, i) => itemOf(book, i + 1).level);
+    };
+    expect(levels({})).toEqual([1, 1, 2, 2, 3, 3, 4, 4, 5, 5]);
+    expect(new Set(levels({ level: 2 }))).toEqual(new Set([2]));
+    expect(new Set(levels({ level: 'mixed' })).size).toBeGreaterThan(2);
+  });
+
+  it('prints the givens on the page and the answer on the page that it names', () => {
+    const book = sudokus(4, { level: 2 }, {}, { solutions: { perPage: 4 } });
+    const [page, answers] = [textsOn(book, 1), textsOn(book, 2)];
+    expect(page).toContain('Sudoku 1–4');
+    expect(page).toContain('Answers on page 2');
+    expect(page).toContain('Fill every row, column and box with 1 to 9, each of them once.');
+    for (let number = 1; number <= 4; number++) {
+      const { givens, solution } = itemOf(book, number);
+      expect(page.join('')).toContain(givens.replaceAll('.', ''));
+      expect(answers.join('')).toContain(solution);
+    }
+    expect(answers.filter((text) => text === 'page 1')).toHaveLength(4);
+    expect(findings(book)).toEqual([]);
+  });
+
+  it('says in the language of the book what is to be done', () => {
+    expect(textsOn(sudokus(1, { size: 16, level: 1, perPage: 1 }, { language: 'de' }), 1)).toEqual(
+      expect.arrayContaining(['sehr leicht', expect.stringMatching(/1 bis 9 und A bis G je einmal/)]),
+    );
+  });
+
+  it('a pinned puzzle stays as it is whatever is set', () => {
+    const pin = { size: 9, variant: 'classic', symmetry: 'none', level: 3, roll: 2 };
+    const before = itemOf(sudokus(2, {}, {}, { pins: { 2: pin } }), 2);
+    const after = itemOf(sudokus(2, { size: 6, level: 1 }, {}, { pins: { 2: pin } }), 2);
+    expect(after).toEqual(before);
+    expect(before.level).toBe(3);
+    expect(itemOf(sudokus(2, {}, {}, { rolls: { 2: 1 } }), 2)).not.toEqual(itemOf(sudokus(2), 2));
+  });
+
+  it('boxes of irregular outline are told to be too large, and usual ones are drawn', () => {
+    const book = sudokus(1, { variant: 'jigsaw', size: 12, level: 1, perPage: 1 });
+    expect(itemOf(book, 1)).toMatchObject({ variant: 'classic', size: 12 });
+    expect(findings(book).map(({ message }) => message)).toEqual([
+      expect.stringMatching(/made up to 9 × 9; these 12 × 12 grids have usual ones/),
+    ]);
+  });
+});
+
+describe('what is wrong with a sudoku', () => {
+  const item = (): SudokuItem => itemOf(sudokus(1, { level: 1 }), 1);
+  const said = (changed: Partial<SudokuItem>) =>
+    inspectSudoku({ ...item(), ...changed }, { label: 'Puzzle 1' }).map(({ message }) => message);
+
+  it('is found by solving it anew', () => {
+    const { givens, solution } = item();
+    expect(said({})).toEqual([]);
+    const first = givens.indexOf('.');
+    const wrong = '123456789'.replace(solution[first]!, '')[0]!;
+    expect(said({ givens: givens.slice(0, first) + wrong + givens.slice(first + 1) })).toEqual([
+      'Puzzle 1: has no answer. Re-roll the puzzle.',
+    ]);
+    expect(said({ givens: `${givens.slice(0, 9)}${'.'.repeat(72)}` })).toEqual([
+      'Puzzle 1: has more than one answer. Re-roll the puzzle.',
+    ]);
+    expect(said({ solution: solution.split('').reverse().join('') })).toEqual([
+      'Puzzle 1: the answer in the book is another. Re-roll the puzzle.',
+    ]);
+    expect(said({ wanted: 4 })[0]).toMatch(/is of level 1, not 4/);
+  });
+
+  it('the same puzzle twice is told with the first place', () => {
+    const twice = [1, 2].map((number) => ({ number, label: `Puzzle ${number}`, item: item() }));
+    expect(inspectSudokus(twice, { size: 9, variant: 'classic' } as SudokuOptions)).toEqual([
+      { severity: 'look', message: 'Puzzle 2: is the same as Puzzle 1. Re-roll it.', item: 2 },
+    ]);
+  });
+});
+
+describe('any page of sudokus', () => {
+  it('stays inside the safe area, and small digits are told', () => {
+    fc.assert(
+      fc.property(
+        anyOptions('sudoku'),
+        fc.constantFrom(...TRIMS),
+        anySetting,
+        fc.integer(),
+        (options, trim, setting, seed) => {
+          // Hard ones of large grids take long; how they are drawn is the same.
+          const level = Number(options.size) > 9 ? 1 : options.level;
+          const more = { ...settingOf(trim, setting), seed: `any ${seed}` };
+          const book = sudokus(1, { ...options, level }, more);
+          let small = false;
+          for (const page of book.plan.pages) {
+            const { safe } = frameOf(book, page);
+            eachMark(drawPage(book, page.number, type).layers[0]?.marks ?? [], (mark, { matrix, clip }) => {
+              const box = markBounds(mark, matrix, type, clip);
+              if (box) {
+                expect(box.left).toBeGreaterThanOrEqual(safe.x - 0.02);
+                expect(box.top).toBeGreaterThanOrEqual(safe.y - 0.02);
+                expect(box.right).toBeLessThanOrEqual(safe.x + safe.width + 0.02);
+                expect(box.bottom).toBeLessThanOrEqual(safe.y + safe.height + 0.02);
+              }
+              if (mark.type === 'path' && mark.stroke) expect(mark.stroke.width).toBeGreaterThanOrEqual(0.75);
+              if (mark.type === 'text' && mark.size < 7) small = true;
+            });
+          }
+          const told = proofBook(book, type).some(({ message }) => /type is .* pt/.test(message));
+          expect(told).toBe(small);
+        },
+      ),
+      { numRuns: everything ? 400 : 25 },
+    );
+  });
+});

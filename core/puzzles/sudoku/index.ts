@@ -1,0 +1,16 @@
+export { coversOf } from './cover.ts';
+export { SYMMETRIES, sudokuSteps } from './make.ts';
+export { LEVELS, type Level, rate } from './rate.ts';
+export {
+  gridText,
+  readGrid,
+  type Shape,
+  SIGNS,
+  SIZES,
+  type Size,
+  shapeOf,
+  shapeWith,
+  VARIANTS,
+  type Variant,
+} from './shape.ts';
+export type { Technique } from './techniques.ts';

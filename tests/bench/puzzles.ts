@@ -1,0 +1,140 @@
+import { spawnSync } from 'node:child_process';
+import { SudokuSolver } from '@algorithm.ts/sudoku';
+import { DancingLinks } from 'dancing-links';
+import { BandSolver } from '#core/puzzles/sudoku/bands.ts';
+import { rate, shapeOf, sudokuSteps } from '#core/puzzles/sudoku/index.ts';
+import { SudokuMaker } from '#core/puzzles/sudoku/make.ts';
+import { GRADES, type Grade } from '#core/puzzles/sudoku/rate.ts';
+import { randomStream } from '#core/random.ts';
+
+const median = (values: number[]) => values.slice().sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
+/** CPU milliseconds of a piece of work. */
+function cpu(work: () => void): number {
+  const before = process.cpuUsage();
+  work();
+  const { user, system } = process.cpuUsage(before);
+  return (user + system) / 1000;
+}
+
+/** CPU milliseconds that programs which were run took. */
+function children(command: string, args: string[]): number {
+  const { stderr } = spawnSync(
+    'bash',
+    ['-c', `TIMEFORMAT='%U %S'; time ${command} ${args.join(' ')} > /dev/null`],
+    {
+      encoding: 'utf8',
+    },
+  );
+  const [user, system] = stderr.trim().split(/\s+/).slice(-2).map(Number);
+  return 1000 * (user! + system!);
+}
+
+function finished<T>(steps: Generator<void, T>): T {
+  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value;
+}
+
+/** Of qqwing, by its level, and how often ours is to be as fast. */
+const AGAINST = [
+  { level: 'simple', count: 5, times: 50 },
+  { level: 'easy', count: 60, times: 15 },
+  { level: 'intermediate', count: 25, times: 8 },
+  { level: 'intermediate', count: 25, times: 5 },
+  { level: 'expert', count: 60, times: 4 },
+  { level: 'expert', count: 60, times: 8 },
+] as const;
+/** Rounds in which both take turns, so that a slower minute of the machine is one for both. */
+const ROUNDS = 5;
+const MADE = 200;
+
+const shape = shapeOf(9);
+const maker = new SudokuMaker(shape);
+console.log('\nSudokus 9 × 9 with one answer, a second, against qqwing at the nearest level');
+for (const [grade, { level, count, times }] of AGAINST.entries()) {
+  const random = randomStream('bench', grade);
+  const wanted = { from: grade as Grade, to: grade as Grade, symmetry: 'none', leastGivens: 0 } as const;
+  const make = () => {
+    for (let made = 0; made < MADE; ) {
+      const puzzle = finished(maker.attempt(wanted, random));
+      if (puzzle && puzzle.grade === grade) made++;
+    }
+  };
+  make();
+  const rounds = Array.from({ length: ROUNDS }, () => ({
+    ours: (1000 * MADE) / cpu(make),
+    theirs:
+      (1000 * count) / children('qqwing', ['--generate', String(count), '--difficulty', level, '--one-line']),
+  }));
+  const of = (pick: (round: (typeof rounds)[number]) => number) => median(rounds.map(pick));
+  console.log(
+    `${GRADES[grade]!.name.padEnd(20)} ${of(({ ours }) => ours)
+      .toFixed(0)
+      .padStart(
+        5,
+      )}   ${of((round) => round.ours / round.theirs).toFixed(1)} × qqwing ${level}, ${of((round) => round.theirs).toFixed(1)} (at least ${times})`,
+  );
+}
+
+{
+  const bands = new BandSolver();
+  const random = randomStream('bench', 'hard');
+  const hard: Uint8Array[] = [];
+  while (hard.length < 24) {
+    const givens = bands.fill(random);
+    for (const cell of random.shuffled([...givens.keys()])) {
+      const value = givens[cell]!;
+      givens[cell] = 0;
+      if (bands.solve(givens).count > 1) givens[cell] = value;
+    }
+    // Those that take a person many chains take a search many guesses.
+    const rating = rate(shape, givens);
+    if (!rating || (rating.techniques.chain ?? 0) >= 8) hard.push(givens);
+  }
+  const rounds = 20;
+  const ours = cpu(() => {
+    for (let i = 0; i < rounds; i++) for (const givens of hard) bands.solve(givens);
+  });
+  const solver = new SudokuSolver({ childMatrixWidth: 3 });
+  const first = cpu(() => {
+    for (let i = 0; i < rounds; i++)
+      for (const givens of hard)
+        solver.solve(
+          Array.from(givens, (value) => value - 1),
+          null,
+        );
+  });
+  const unitsOf = Array.from({ length: 81 }, (_, cell) =>
+    shape.units.flatMap((unit, u) => (unit.includes(cell) ? [u] : [])),
+  );
+  const links = new DancingLinks<number>();
+  const covered = cpu(() => {
+    for (const givens of hard) {
+      const cover = links.createSolver({ columns: 81 + 27 * 9 });
+      for (let cell = 0; cell < 81; cell++)
+        for (let digit = 0; digit < 9; digit++)
+          if (!givens[cell] || givens[cell] === digit + 1)
+            cover.addSparseConstraint(cell, [cell, ...unitsOf[cell]!.map((u) => 81 + u * 9 + digit)]);
+      cover.find(1);
+    }
+  });
+  const each = ours / rounds / hard.length;
+  console.log(
+    `\nOne answer shown on ${hard.length} hard grids   ${(1000 * each).toFixed(0)} µs each; a first answer takes @algorithm.ts ${(first / ours).toFixed(1)} ×, dancing-links ${(covered / hard.length / each).toFixed(1)} × (at least 7)`,
+  );
+}
+
+{
+  const times = Array.from({ length: 50 }, (_, seed) =>
+    cpu(() =>
+      finished(
+        sudokuSteps(
+          { size: 16, variant: 'classic', level: 3, symmetry: 'half-turn' },
+          randomStream('bench', 16, seed),
+        ),
+      ),
+    ),
+  );
+  console.log(
+    `Sudokus 16 × 16, medium   ${median(times).toFixed(0)} ms, the slowest of ${times.length} ${Math.max(...times).toFixed(0)} (100 and 500)`,
+  );
+}
