@@ -1,0 +1,36 @@
+import { noSeriousFindings } from './look.ts';
+import { emptyBook, expect, inkOf, saved, sections, test } from './quill.ts';
+
+test('sudokus are added, set, rolled anew and pinned', async ({ page }) => {
+  await emptyBook(page);
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  const gallery = page.getByRole('dialog', { name: 'Add pages' });
+  await gallery.getByLabel('Find').fill('sudoku');
+  await expect(gallery.getByRole('button', { name: /sudoku/i })).toHaveCount(6);
+  await gallery.getByRole('button', { name: 'Sudoku', exact: true }).dblclick();
+  await expect(sections(page).nth(2)).toContainText('40 items · p. 3–12 · solutions p. 13–19');
+
+  // Numbers among the choices are kept as numbers.
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  await settings.getByRole('button', { name: '6 × 6' }).click();
+  await settings.getByRole('group', { name: 'Puzzles per page' }).getByRole('button', { name: '2' }).click();
+  await settings.getByRole('combobox', { name: 'Level' }).click();
+  await page.getByRole('option', { name: 'Very easy' }).click();
+  await expect(sections(page).nth(2)).toContainText('40 items · p. 3–22');
+  await saved(page);
+  await page.reload();
+  await sections(page).nth(2).click();
+  await expect(settings.getByRole('button', { name: '6 × 6' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(settings.getByRole('combobox', { name: 'Level' })).toHaveText('Very easy');
+
+  await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.03);
+  const before = await inkOf(page, 3);
+  await settings.getByRole('button', { name: 'Re-roll' }).click();
+  await expect.poll(() => inkOf(page, 3)).not.toBe(before);
+  await settings.getByRole('button', { name: 'Pin' }).click();
+  const pinned = await inkOf(page, 3);
+  // A pinned puzzle stays, while the page is set anew: its grids grow where the line at the foot was.
+  await settings.getByLabel('Instructions').click();
+  await expect.poll(() => inkOf(page, 3)).not.toBe(pinned);
+  await noSeriousFindings(page, 'sudoku');
+});
