@@ -57,7 +57,7 @@ class Add implements fc.Command<Model, Real> {
         changeSection(real.recipe, added.id, (one) => ({
           ...one,
           items: ITEMS,
-          options: { ...one.options, ...OPTIONS },
+          options: { ...one.options, ...(one.kind === 'word-search' ? OPTIONS : {}) },
         })),
       );
   }
@@ -103,7 +103,7 @@ class Pin implements fc.Command<Model, Real> {
     keep(real, togglePin(real.recipe, id, this.item));
     const name = key(id, this.item);
     // Pages that are not made from items have nothing to pin.
-    if (section.kind === 'word-search' && !model.pinned.delete(name)) model.pinned.add(name);
+    if (section.items !== undefined && !model.pinned.delete(name)) model.pinned.add(name);
   }
   toString = () => `pin ${this.place}, ${this.item}`;
 }
@@ -119,7 +119,7 @@ class Reroll implements fc.Command<Model, Real> {
     const section = sectionsOf(real.recipe.sections).find((one) => one.id === id)!;
     keep(real, reroll(real.recipe, id, this.item));
     const name = key(id, this.item);
-    if (section.kind === 'word-search' && !model.pinned.has(name))
+    if (section.items !== undefined && !model.pinned.has(name))
       model.rolls.set(name, (model.rolls.get(name) ?? 0) + 1);
   }
   toString = () => `re-roll ${this.place}, ${this.item}`;

@@ -83,6 +83,23 @@ const SAMPLES: Record<string, object[]> = {
     { items: 2, options: { variant: 'jigsaw', level: 'mixed', perPage: 6, corners: true } },
     { items: 1, options: { variant: 'diagonal', level: 3, perPage: 1 } },
   ],
+  'maze 1': [
+    { items: 2, options: { columns: 12, rows: 14 }, solutions: { perPage: 2 } },
+    { items: 1, options: { grid: 'circle', columns: 21, rows: 21, ends: 'middle', goal: 'bee', level: 2 } },
+    {
+      items: 1,
+      options: { grid: 'hexagon', columns: 9, rows: 9, ends: 'anywhere', answer: 'dots', level: 4 },
+    },
+    {
+      items: 1,
+      options: { grid: 'triangle', columns: 9, rows: 9, corners: 'square', winding: 20, level: 1 },
+    },
+    {
+      items: 2,
+      options: { grid: 'octagon', columns: 8, rows: 9, perPage: 2, level: 'mixed' },
+      rolls: { 1: 2 },
+    },
+  ],
   'word-search 1': searchSamples,
   'word-search 2': searchSamples,
   'ruled 1': ruledSamples('grey'),

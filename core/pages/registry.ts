@@ -24,6 +24,7 @@ import { imported } from './imported/index.ts';
 import { indexLines } from './index-lines/index.ts';
 import { isometric } from './isometric/index.ts';
 import { makesItems, type PageKind } from './kind.ts';
+import { maze } from './maze/index.ts';
 import { music } from './music/index.ts';
 import { otherBooks } from './other-books/index.ts';
 import { planner } from './planner/index.ts';
@@ -92,6 +93,7 @@ for (const kind of [
   colorTest,
   wordSearch,
   sudoku,
+  maze,
   ruled,
   frenchRuled,
   handwriting,

@@ -1,6 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { SudokuSolver } from '@algorithm.ts/sudoku';
 import { DancingLinks } from 'dancing-links';
+import generateMaze from 'generate-maze';
+import { GRIDS, makeMaze, mazeGrid } from '#core/puzzles/maze/index.ts';
 import { BandSolver } from '#core/puzzles/sudoku/bands.ts';
 import { rate, shapeOf, sudokuSteps } from '#core/puzzles/sudoku/index.ts';
 import { SudokuMaker } from '#core/puzzles/sudoku/make.ts';
@@ -136,5 +138,28 @@ for (const [grade, { level, count, times }] of AGAINST.entries()) {
   );
   console.log(
     `Sudokus 16 × 16, medium   ${median(times).toFixed(0)} ms, the slowest of ${times.length} ${Math.max(...times).toFixed(0)} (100 and 500)`,
+  );
+}
+
+{
+  const [columns, rows] = [40, 40];
+  const count = 200;
+  const ours = (id: (typeof GRIDS)[number]) => {
+    const grid = mazeGrid(id, columns, rows);
+    const random = randomStream('bench', id);
+    const make = () => {
+      for (let i = 0; i < count; i++) makeMaze(grid, 'outer', 0.7, random);
+    };
+    make();
+    return cpu(make) / grid.cells;
+  };
+  const theirs = () => {
+    for (let i = 0; i < count / 4; i++) generateMaze(columns, rows, true, i);
+  };
+  theirs();
+  const reference = (4 * cpu(theirs)) / (columns * rows);
+  const said = GRIDS.map((id) => `${id} ${(reference / ours(id)).toFixed(1)}`).join(', ');
+  console.log(
+    `Mazes with their ways, ${columns} × ${rows}, at equal cells   ${said} × generate-maze, without them (at least 12)`,
   );
 }

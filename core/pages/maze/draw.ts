@@ -1,0 +1,203 @@
+import type { Rect } from '../../print/index.ts';
+import type { Grid } from '../../puzzles/maze/index.ts';
+import { BLACK, buildPath, ellipsePath, type Mark, type Path, polygonPath } from '../../scene/index.ts';
+import { icon } from '../blocks/icons.ts';
+import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
+import {
+  boxesFor,
+  caption,
+  captionHeight,
+  numbersOf,
+  puzzleFoot,
+  puzzleHead,
+  SOLUTION_HEAD,
+  solutionHead,
+} from '../puzzle/page.ts';
+import { gridOf, type MazeItem } from './fill.ts';
+import type { MazeOptions } from './options.ts';
+import { mazeWords } from './words.ts';
+
+/** Between puzzles on a page, in points at 6 × 9 in. */
+const GAP = 22;
+/** Room around a maze for what stands at its openings, in cells, and the most of it in points. */
+const AROUND = { cells: 1.5, most: 20 };
+/** Walls take no more of a cell than this, and are never thinner than prints well. */
+const MOST_WALL = 0.22;
+const LEAST_WALL = 0.75;
+/** The way in an answer, as a share of a cell. */
+const WAY = 0.34;
+const WAY_GRAY = 0.5;
+
+/** A place on the sheet: where a grid's upper left corner is, and the size of a cell. */
+interface Place {
+  x: number;
+  y: number;
+  cell: number;
+}
+
+/** How large a maze is in a box with room around it for its ends. */
+function placeIn({ width, height }: Grid, box: Rect): Place {
+  const around = Math.min(AROUND.most, (AROUND.cells * box.width) / (width + 2 * AROUND.cells));
+  const cell = Math.min((box.width - 2 * around) / width, (box.height - 2 * around) / height);
+  return {
+    x: box.x + (box.width - width * cell) / 2,
+    y: box.y + (box.height - height * cell) / 2,
+    cell,
+  };
+}
+
+/** The outer wall that is left open at a cell. */
+function openingAt({ walls }: Grid, cell: number): number {
+  return walls.one.findIndex((one, wall) => one === cell && walls.other[wall]! < 0);
+}
+
+/** Openings in the outer wall: at both ends, or at the start alone. */
+const openings = (grid: Grid, { ends, start, goal }: MazeItem): number[] =>
+  ends === 'anywhere' ? [] : [openingAt(grid, start), ...(ends === 'outer' ? [openingAt(grid, goal)] : [])];
+
+/** The length of a handle of a curve that follows an arc of so many radians, in radii (common approximation). */
+const handle = (angle: number): number => (4 / 3) * Math.tan(angle / 4);
+
+/** All walls that stand, as one path. */
+function wallsPath(grid: Grid, open: Uint8Array, left: readonly number[], { x, y, cell }: Place): Path {
+  const { ends, radius } = grid.walls;
+  const path = buildPath(2 * open.length);
+  const [middleX, middleY] = [grid.width / 2, grid.height / 2];
+  for (let wall = 0; wall < open.length; wall++) {
+    if (open[wall] || left.includes(wall)) continue;
+    const [x1, y1, x2, y2] = [0, 1, 2, 3].map((i) => ends[4 * wall + i]!) as [number, number, number, number];
+    path.move(x + x1 * cell, y + y1 * cell);
+    if (!radius[wall]) {
+      path.line(x + x2 * cell, y + y2 * cell);
+      continue;
+    }
+    const from = Math.atan2(y1 - middleY, x1 - middleX);
+    const to = Math.atan2(y2 - middleY, x2 - middleX);
+    const turn = (to - from + 2 * Math.PI) % (2 * Math.PI);
+    const k = handle(turn);
+    path.curve(
+      x + (x1 - k * (y1 - middleY)) * cell,
+      y + (y1 + k * (x1 - middleX)) * cell,
+      x + (x2 + k * (y2 - middleY)) * cell,
+      y + (y2 - k * (x2 - middleX)) * cell,
+      x + x2 * cell,
+      y + y2 * cell,
+    );
+  }
+  return path.done();
+}
+
+/** Where a picture stands at an end: outside an opening, or in the cell, with the direction into the maze. */
+function endAt(grid: Grid, cell: number, opening: number | null, { x, y, cell: size }: Place) {
+  const middle = [x + grid.x[cell]! * size, y + grid.y[cell]! * size] as const;
+  // The round cell in the middle of rings is two cells wide.
+  const inside = grid.id === 'circle' && cell === 0 ? 1.25 : 0.72;
+  if (opening === null) return { x: middle[0], y: middle[1], dx: 0, dy: 1, edge: size * inside };
+  const { ends } = grid.walls;
+  const at = [
+    x + ((ends[4 * opening]! + ends[4 * opening + 2]!) / 2) * size,
+    y + ((ends[4 * opening + 1]! + ends[4 * opening + 3]!) / 2) * size,
+  ] as const;
+  const length = Math.hypot(middle[0] - at[0], middle[1] - at[1]);
+  const [dx, dy] = [(middle[0] - at[0]) / length, (middle[1] - at[1]) / length];
+  const edge = Math.min(AROUND.most * 0.8, Math.max(7, size * 1.1));
+  return { x: at[0] - dx * (edge / 2 + 2), y: at[1] - dy * (edge / 2 + 2), dx, dy, edge };
+}
+
+type End = ReturnType<typeof endAt>;
+
+/** @param inward the arrow points into the maze */
+function pictureAt(id: MazeOptions['start'], { x, y, dx, dy, edge }: End, inward: boolean): Mark[] {
+  if (id !== 'arrow') return icon(id, x, y, edge);
+  const [ax, ay] = inward ? [dx, dy] : [-dx, -dy];
+  const r = edge / 2;
+  const tip = [x + ax * r, y + ay * r] as const;
+  const side = (sign: number) =>
+    [x - ax * r * 0.8 - sign * ay * r * 0.8, y - ay * r * 0.8 + sign * ax * r * 0.8] as const;
+  return [{ type: 'path', path: polygonPath([tip, side(1), side(-1)]), fill: BLACK }];
+}
+
+function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, answer: boolean): Mark[] {
+  const grid = gridOf(item);
+  const place = placeIn(grid, box);
+  const [atStart, atGoal] = openings(grid, item);
+  const left = [atStart, atGoal].filter((wall) => wall !== undefined);
+  const width = Math.max(LEAST_WALL, Math.min(options.weight, place.cell * MOST_WALL));
+  const marks: Mark[] = [];
+  if (answer) marks.push(...wayMarks(grid, item, place, options));
+  const cap = options.corners === 'round' ? 'round' : 'square';
+  marks.push({
+    type: 'path',
+    path: wallsPath(grid, item.open, left, place),
+    stroke: { width, paint: BLACK, cap, join: 'round' },
+  });
+  return [
+    ...marks,
+    ...pictureAt(options.start, endAt(grid, item.start, atStart ?? null, place), true),
+    ...pictureAt(options.goal, endAt(grid, item.goal, atGoal ?? null, place), false),
+  ];
+}
+
+function wayMarks(grid: Grid, { way }: MazeItem, { x, y, cell }: Place, { answer }: MazeOptions): Mark[] {
+  const at = (i: number) => [x + grid.x[way[i]!]! * cell, y + grid.y[way[i]!]! * cell] as const;
+  if (answer === 'dots')
+    return way.map((_, i) => ({
+      type: 'path',
+      path: ellipsePath(...at(i), Math.max(0.6, cell * WAY * 0.5)),
+      fill: { gray: WAY_GRAY },
+    }));
+  const path = buildPath(way.length).move(...at(0));
+  for (let i = 1; i < way.length; i++) path.line(...at(i));
+  const stroke = {
+    width: Math.max(1, cell * WAY),
+    paint: { gray: WAY_GRAY },
+    cap: 'round',
+    join: 'round',
+  } as const;
+  return [{ type: 'path', path: path.done(), stroke }];
+}
+
+export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[] {
+  const { items, options, frame, language } = context;
+  const [first] = items;
+  if (!first) return [];
+  const alone = options.perPage === 1;
+  const head = puzzleHead(`${mazeWords(language, 'maze')} ${numbersOf(items)}`, items, context as never);
+  const foot = options.instructions
+    ? puzzleFoot(mazeWords(language, 'rules'), head.room, context as never)
+    : { marks: [], room: head.room };
+  const above = captionHeight(context);
+  const { width, height } = gridOf(first.item);
+  const boxes = boxesFor(options.perPage, foot.room, {
+    gap: GAP * frame.grid.typeScale,
+    above,
+    ratio: width / height,
+  });
+  return [
+    ...head.marks,
+    ...foot.marks,
+    ...items.flatMap(({ item, displayNumber }, i) => {
+      // A page of one maze has it in all of its room.
+      const box = alone ? foot.room : boxes[i]!;
+      return [
+        ...caption(alone ? '' : String(displayNumber), item.level, box, context as never),
+        ...drawMaze(item, { ...box, y: box.y + above, height: box.height - above }, options, false),
+      ];
+    }),
+  ];
+}
+
+/** The way, under the number of the puzzle and its page. */
+export function drawMazeSolution(
+  placed: PlacedItem<MazeItem>,
+  box: Rect,
+  { options, language, type }: SolutionContext<MazeOptions>,
+): Mark[] {
+  const room = { ...box, y: box.y + SOLUTION_HEAD, height: box.height - SOLUTION_HEAD };
+  const grid = gridOf(placed.item);
+  const wide = grid.width * placeIn(grid, room).cell;
+  return [
+    ...solutionHead(placed, box, Math.min(box.width, Math.max(wide, 70)), { language, type }),
+    ...drawMaze(placed.item, room, options, true),
+  ];
+}

@@ -1,0 +1,83 @@
+import {
+  difficulty,
+  type Grid,
+  levelOn,
+  levelScale,
+  type Maze,
+  makeMaze,
+  mazeGrid,
+  onlyWay,
+} from '../../puzzles/maze/index.ts';
+import { randomStream } from '../../random.ts';
+import type { FillContext, ItemProblem } from '../kind.ts';
+import { type Level, levelOf } from '../puzzle/level.ts';
+import type { MazeOptions, MazePin } from './options.ts';
+
+/** A maze with its way, on a grid that its sizes name. */
+export interface MazeItem extends Maze, Pick<MazePin, 'grid' | 'columns' | 'rows' | 'ends'> {
+  level: Level;
+  /** The level that was asked for. */
+  wanted: Level;
+}
+
+/** Tries before the nearest level is taken: one in five comes out at each. */
+const TRIES = 60;
+
+const GRIDS_KEPT = 20;
+const grids = new Map<string, Grid>();
+
+/** The grid of a maze, made once for mazes of one size. */
+export function gridOf({ grid, columns, rows }: Pick<MazePin, 'grid' | 'columns' | 'rows'>): Grid {
+  const key = `${grid} ${columns} ${rows}`;
+  const known = grids.get(key) ?? mazeGrid(grid, columns, rows);
+  if (grids.size >= GRIDS_KEPT) grids.clear();
+  grids.set(key, known);
+  return known;
+}
+
+/** What a pinned maze is made from. */
+export function pinnedMaze({ options, streamKey, item, roll, total = 1 }: FillContext<MazeOptions>): MazePin {
+  const { grid, columns, rows, winding, ends, level } = options;
+  return {
+    ...{ grid, columns, rows, winding, ends, roll },
+    level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')),
+  };
+}
+
+/** Makes one maze from its own random stream: the first that is of its level, as measured against others of its sort. */
+export function* fillMaze(context: FillContext<MazeOptions>): Generator<void, MazeItem> {
+  const made = (context.pin as MazePin | undefined) ?? pinnedMaze(context);
+  const { grid: id, columns, rows, ends, level: wanted, roll } = made;
+  const winding = made.winding / 100;
+  const grid = gridOf(made);
+  const sort = [id, columns, rows, ends, made.winding].join(' ');
+  const scale = yield* levelScale(sort, grid, ends, winding);
+  const random = randomStream(...context.streamKey, context.item, roll, 'maze');
+  let best: MazeItem | null = null;
+  for (let i = 0; i < TRIES; i++) {
+    const maze = makeMaze(grid, ends, winding, random);
+    const level = levelOn(scale, difficulty(grid, maze)) as Level;
+    if (!best || Math.abs(level - wanted) < Math.abs(best.level - wanted))
+      best = { ...maze, grid: id, columns, rows, ends, level, wanted };
+    if (best.level === wanted) break;
+    yield;
+  }
+  return best!;
+}
+
+/** Finds the way anew, by code that has no part in making it, and looks for another. */
+export function inspectMaze(item: MazeItem, { label }: { label: string }): ItemProblem[] {
+  const grid = gridOf(item);
+  const way = onlyWay(grid, item.open, item.start, item.goal);
+  const fix = (message: string): ItemProblem[] => [{ severity: 'fix', message: `${label}: ${message}` }];
+  if (!way) return fix('has no way from start to goal, or more than one. Re-roll the puzzle.');
+  if (way.join() !== item.way.join()) return fix('the way in the book is another. Re-roll the puzzle.');
+  return item.level === item.wanted
+    ? []
+    : [
+        {
+          severity: 'look',
+          message: `${label}: is of level ${item.level}, not ${item.wanted}: mazes of this size hardly differ. Re-roll it, or use more cells.`,
+        },
+      ];
+}

@@ -1,0 +1,51 @@
+import { defineKind, itemUnits } from '../kind.ts';
+import { drawMazePage, drawMazeSolution } from './draw.ts';
+import { fillMaze, gridOf, inspectMaze, type MazeItem, pinnedMaze } from './fill.ts';
+import { type MazeOptions, mazeOptions, mazePin } from './options.ts';
+
+export const maze = defineKind<MazeOptions, MazeItem>({
+  id: 'maze',
+  version: 1,
+  name: 'Maze',
+  purpose: 'One way from start to goal on five grids, with solutions.',
+  family: 'Puzzles',
+  samples: [
+    { name: 'Maze', shown: { level: 3 } },
+    {
+      name: 'Round maze',
+      options: { grid: 'circle', columns: 30, rows: 30, ends: 'middle' },
+      shown: { level: 3 },
+    },
+    { name: 'Maze of hexagons', options: { grid: 'hexagon', columns: 20, rows: 20 }, shown: { level: 3 } },
+    { name: 'Maze of triangles', options: { grid: 'triangle', columns: 18, rows: 22 }, shown: { level: 3 } },
+    { name: 'Maze of octagons', options: { grid: 'octagon', columns: 16, rows: 19 }, shown: { level: 3 } },
+    {
+      name: 'Mazes for children, four a page',
+      options: { columns: 9, rows: 10, perPage: 4, level: 1, start: 'bee', goal: 'flower' },
+    },
+  ],
+  extent: 'items',
+  defaultCount: 30,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: mazeOptions,
+  itemName: 'puzzle',
+  itemsPerUnit: ({ perPage }) => perPage,
+  units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
+  usesPlace: true,
+  fillSteps: fillMaze,
+  pin: { schema: mazePin, of: pinnedMaze },
+  data(item) {
+    const grid = gridOf(item);
+    const { one, other } = grid.walls;
+    const passages: [number, number][] = [];
+    item.open.forEach((open, wall) => {
+      if (open) passages.push([one[wall]!, other[wall]!]);
+    });
+    const { grid: kind, start, goal, way, level } = item;
+    return { grid: kind, cells: grid.cells, passages, start, goal, path: way, level };
+  },
+  draw: drawMazePage,
+  solution: { box: drawMazeSolution },
+  inspect: inspectMaze,
+});

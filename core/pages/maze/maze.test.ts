@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { recipeOf } from '../../book/book.sample.ts';
+import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
+import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
+import { proofBook } from '../../proof/index.ts';
+import { eachMark, type TextMark } from '../../scene/index.ts';
+import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import { inspectMaze, type MazeItem } from './fill.ts';
+import { maze as kind } from './index.ts';
+
+const type = typesetterFromDisk();
+const everything = process.env.QUILL_SWEEP === 'all';
+
+const mazes = (items: number, options: object = {}, more: object = {}, section: object = {}) =>
+  bookFrom(
+    recipeOf([{ id: 's', kind: 'maze', items, options, ...section }], {
+      quill: 4,
+      print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+      ...more,
+    }),
+  );
+type Book = ReturnType<typeof mazes>;
+const itemOf = (book: Book, number: number) => filledItem(book, book.sections.get('s')!, number) as MazeItem;
+
+describe('a section of mazes', () => {
+  it('levels rise over it, and every maze has one way', () => {
+    const book = mazes(10, { columns: 12, rows: 12 });
+    const items = Array.from({ length: 10 }, (_, i) => itemOf(book, i + 1));
+    expect(items.map(({ level }) => level)).toEqual([1, 1, 2, 2, 3, 3, 4, 4, 5, 5]);
+    for (const item of items) expect(inspectMaze(item, { label: 'Puzzle 1' })).toEqual([]);
+  });
+
+  it('says where the answer is, and the answer says where the maze is', () => {
+    const book = mazes(2, { level: 2, columns: 10, rows: 10 }, {}, { solutions: { perPage: 2 } });
+    const texts = (page: number) => {
+      const found: string[] = [];
+      eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
+        if (mark.type === 'text') found.push((mark as TextMark).text);
+      });
+      return found;
+    };
+    expect(texts(1)).toEqual(expect.arrayContaining(['Maze 1', 'Answer on page 3', 'easy']));
+    expect(texts(3)).toEqual(expect.arrayContaining(['1', 'page 1', '2', 'page 2']));
+    expect(proofBook(book, type).filter(({ place }) => place?.view === 'page')).toEqual([]);
+  });
+
+  it('its data are a graph: passages by index, and the way along them', () => {
+    const { cells, passages, start, goal, path } = kind.data!(itemOf(mazes(1, { grid: 'circle' }), 1)) as {
+      cells: number;
+      passages: [number, number][];
+      start: number;
+      goal: number;
+      path: number[];
+    };
+    expect(passages).toHaveLength(cells - 1);
+    const open = new Set(passages.flatMap(([a, b]) => [`${a} ${b}`, `${b} ${a}`]));
+    expect([path[0], path.at(-1)]).toEqual([start, goal]);
+    for (let i = 1; i < path.length; i++) expect(open.has(`${path[i - 1]} ${path[i]}`)).toBe(true);
+  });
+
+  it('a pinned maze stays as it is whatever is set', () => {
+    const pin = { grid: 'hexagon', columns: 8, rows: 9, winding: 50, ends: 'middle', level: 3, roll: 1 };
+    const before = itemOf(mazes(1, {}, {}, { pins: { 1: pin } }), 1);
+    expect(itemOf(mazes(1, { grid: 'square', winding: 0 }, {}, { pins: { 1: pin } }), 1)).toEqual(before);
+    expect(before).toMatchObject({ grid: 'hexagon', ends: 'middle' });
+  });
+});
+
+describe('what is wrong with a maze', () => {
+  it('is found by filling its dead ends', () => {
+    const item = itemOf(mazes(1, { columns: 8, rows: 8, level: 3 }), 1);
+    const said = (changed: Partial<MazeItem>) =>
+      inspectMaze({ ...item, ...changed }, { label: 'Puzzle 1' }).map(({ message }) => message);
+    expect(said({ open: item.open.map(() => 0) })).toEqual([
+      'Puzzle 1: has no way from start to goal, or more than one. Re-roll the puzzle.',
+    ]);
+    expect(said({ way: item.way.slice().reverse() })).toEqual([
+      'Puzzle 1: the way in the book is another. Re-roll the puzzle.',
+    ]);
+    expect(said({ wanted: 5 })[0]).toMatch(/is of level 3, not 5/);
+  });
+});
+
+describe('any page of mazes', () => {
+  it('stays inside the safe area with lines that print', () => {
+    fc.assert(
+      fc.property(
+        anyOptions('maze'),
+        fc.constantFrom(...TRIMS),
+        anySetting,
+        fc.constantFrom(5, 12, 80),
+        (options, trim, setting, rows) =>
+          // As many rows as settings allow are few; of columns there are any.
+          holdsInside(
+            mazes(
+              1,
+              { ...options, rows, columns: Math.min(Number(options.columns), 40) },
+              settingOf(trim, setting),
+            ),
+            type,
+          ),
+      ),
+      { numRuns: everything ? 300 : 15 },
+    );
+  });
+});

@@ -1,0 +1,139 @@
+import type { RandomStream } from '../../random.ts';
+import type { Grid } from './grid.ts';
+
+/** A maze: which walls of its grid are open, and the way through it. */
+export interface Maze {
+  /** 1 for each wall that is open. */
+  open: Uint8Array;
+  start: number;
+  goal: number;
+  /** Cells from start to goal. */
+  way: number[];
+}
+
+/**
+ * Where a maze begins and ends: at two openings in its outer wall, at one opening with the goal in the middle, or at the two
+ * cells that are farthest apart.
+ */
+export const ENDS = ['outer', 'middle', 'anywhere'] as const;
+export type Ends = (typeof ENDS)[number];
+
+/**
+ * Opens walls so that one way leads from every cell to every other: growing tree, which goes on from the newest cell, or from
+ * any.
+ * @param winding how often from the newest, 0 to 1: long ways with few branches at 1, short ones with many at 0
+ */
+export function openWalls(
+  { cells, first, next, through, walls }: Grid,
+  winding: number,
+  random: RandomStream,
+): Uint8Array {
+  const open = new Uint8Array(walls.one.length);
+  const seen = new Uint8Array(cells);
+  const active = new Int32Array(cells);
+  let count = 1;
+  active[0] = random.int(cells);
+  seen[active[0]!] = 1;
+  while (count > 0) {
+    const at = random.unit() < winding ? count - 1 : random.int(count);
+    const cell = active[at]!;
+    let free = 0;
+    for (let i = first[cell]!; i < first[cell + 1]!; i++) if (!seen[next[i]!]) free++;
+    if (free === 0) {
+      active[at] = active[--count]!;
+      continue;
+    }
+    let chosen = free === 1 ? 0 : random.int(free);
+    for (let i = first[cell]!; i < first[cell + 1]!; i++) {
+      const to = next[i]!;
+      if (seen[to] || chosen-- > 0) continue;
+      open[through[i]!] = 1;
+      seen[to] = 1;
+      active[count++] = to;
+      break;
+    }
+  }
+  return open;
+}
+
+/** Cells by their distance from one, with the cell that each was reached from. */
+export function distances(
+  { cells, first, next, through }: Grid,
+  open: Uint8Array,
+  from: number,
+): { far: Int32Array; before: Int32Array } {
+  const far = new Int32Array(cells).fill(-1);
+  const before = new Int32Array(cells).fill(-1);
+  const queue = new Int32Array(cells);
+  let [head, tail] = [0, 1];
+  queue[0] = from;
+  far[from] = 0;
+  while (head < tail) {
+    const cell = queue[head++]!;
+    for (let i = first[cell]!; i < first[cell + 1]!; i++) {
+      const to = next[i]!;
+      if (!open[through[i]!] || far[to]! >= 0) continue;
+      far[to] = far[cell]! + 1;
+      before[to] = cell;
+      queue[tail++] = to;
+    }
+  }
+  return { far, before };
+}
+
+const outers = new WeakMap<Grid, readonly number[]>();
+
+/** Cells with a wall to the outside. */
+export function outerCells(grid: Grid): readonly number[] {
+  const known = outers.get(grid);
+  if (known) return known;
+  const { one, other } = grid.walls;
+  const found = new Set([...one].filter((_, wall) => other[wall]! < 0));
+  const sorted = [...found].sort((a, b) => a - b);
+  outers.set(grid, sorted);
+  return sorted;
+}
+
+/** The cell nearest to the middle. */
+export function middleCell({ cells, x, y, width, height }: Grid): number {
+  let best = 0;
+  let least = Infinity;
+  for (let cell = 0; cell < cells; cell++) {
+    const away = (x[cell]! - width / 2) ** 2 + (y[cell]! - height / 2) ** 2;
+    if (away < least - 1e-9) {
+      least = away;
+      best = cell;
+    }
+  }
+  return best;
+}
+
+const farthest = (far: Int32Array, among: readonly number[]): number =>
+  among.reduce((best, cell) => (far[cell]! > far[best]! ? cell : best), among[0]!);
+
+/** Ends lie so far apart on the page, as a share of the longer side, where that can be. */
+const APART = 0.5;
+
+/**
+ * The way between the ends of a maze: the longest of those whose ends also lie apart on the page. In a tree the farthest from any
+ * cell is an end of the longest way.
+ */
+export function wayThrough(grid: Grid, open: Uint8Array, ends: Ends): Pick<Maze, 'start' | 'goal' | 'way'> {
+  const among =
+    ends === 'anywhere' ? Array.from({ length: grid.cells }, (_, cell) => cell) : outerCells(grid);
+  const goal = ends === 'middle' ? middleCell(grid) : farthest(distances(grid, open, among[0]!).far, among);
+  const { far, before } = distances(grid, open, goal);
+  const least = APART * Math.max(grid.width, grid.height);
+  const apart = among.filter(
+    (cell) => Math.hypot(grid.x[cell]! - grid.x[goal]!, grid.y[cell]! - grid.y[goal]!) >= least,
+  );
+  const start = farthest(far, apart.length && ends !== 'middle' ? apart : among);
+  const way: number[] = [];
+  for (let cell = start; cell >= 0; cell = before[cell]!) way.push(cell);
+  return { start, goal, way };
+}
+
+export function makeMaze(grid: Grid, ends: Ends, winding: number, random: RandomStream): Maze {
+  const open = openWalls(grid, winding, random);
+  return { open, ...wayThrough(grid, open, ends) };
+}

@@ -1,0 +1,241 @@
+import fc from 'fast-check';
+import Graph from 'graphology';
+import { connectedComponents } from 'graphology-components';
+import { bidirectional } from 'graphology-shortest-path/unweighted';
+import { describe, expect, it } from 'vitest';
+import { randomStream } from '../../random.ts';
+import {
+  difficulty,
+  ENDS,
+  GRIDS,
+  type Grid,
+  levelOn,
+  levelScale,
+  makeMaze,
+  mazeGrid,
+  onlyWay,
+} from './index.ts';
+import { distances, outerCells } from './make.ts';
+
+const everything = process.env.QUILL_SWEEP === 'all';
+
+const anyMaze = fc
+  .record({
+    id: fc.constantFrom(...GRIDS),
+    columns: fc.integer({ min: 5, max: 30 }),
+    rows: fc.integer({ min: 5, max: 30 }),
+    ends: fc.constantFrom(...ENDS),
+    winding: fc.constantFrom(0, 0.3, 0.7, 1),
+    seed: fc.integer(),
+  })
+  .map(({ id, columns, rows, ends, winding, seed }) => {
+    const grid = mazeGrid(id, columns, rows);
+    return { grid, ends, maze: makeMaze(grid, ends, winding, randomStream('any', seed)) };
+  });
+
+const neighborsOf = ({ first, next }: Grid, cell: number): number[] =>
+  [...next.subarray(first[cell]!, first[cell + 1]!)].sort((a, b) => a - b);
+
+describe('grids', () => {
+  it('squares are neighbors as their columns and rows say', () => {
+    const [columns, rows] = [7, 5];
+    const grid = mazeGrid('square', columns, rows);
+    for (let cell = 0; cell < grid.cells; cell++) {
+      const [x, y] = [cell % columns, Math.floor(cell / columns)];
+      const expected = [
+        [x, y - 1],
+        [x - 1, y],
+        [x + 1, y],
+        [x, y + 1],
+      ]
+        .filter(([nx, ny]) => nx! >= 0 && nx! < columns && ny! >= 0 && ny! < rows)
+        .map(([nx, ny]) => ny! * columns + nx!);
+      expect(neighborsOf(grid, cell)).toEqual(expected);
+    }
+    expect(outerCells(grid)).toHaveLength(2 * (columns + rows) - 4);
+  });
+
+  it('cells are neighbors where their middles are as near as the tiling puts them (a second construction)', () => {
+    // Side by side: squares 1, hexagons 1, octagons 1 and half of both diagonals, triangles a third of two heights.
+    const near = {
+      square: () => 1,
+      hexagon: () => 1,
+      triangle: () => (2 / 3) * ((1.3 * Math.sqrt(3)) / 2),
+      octagon: (a: number, b: number, large: number) => (a < large && b < large ? 1 : Math.SQRT1_2),
+    };
+    for (const id of ['square', 'hexagon', 'triangle', 'octagon'] as const) {
+      const grid = mazeGrid(id, 6, 7);
+      const large = id === 'octagon' ? 42 : grid.cells;
+      for (let a = 0; a < grid.cells; a++) {
+        const expected: number[] = [];
+        for (let b = 0; b < grid.cells; b++) {
+          const away = Math.hypot(grid.x[a]! - grid.x[b]!, grid.y[a]! - grid.y[b]!);
+          if (a !== b && Math.abs(away - near[id](a, b, large)) < 1e-6) expected.push(b);
+        }
+        expect(neighborsOf(grid, a), `${id} ${a}`).toEqual(expected);
+      }
+    }
+  });
+
+  it('a cell of a ring has two beside it, one inside it, and one or two outside', () => {
+    const grid = mazeGrid('circle', 25, 25);
+    const ring = (cell: number) =>
+      Math.round(Math.hypot(grid.x[cell]! - grid.width / 2, grid.y[cell]! - grid.height / 2) - 0.5);
+    expect(neighborsOf(grid, 0)).toEqual([1, 2, 3, 4, 5, 6]);
+    for (let cell = 1; cell < grid.cells; cell++) {
+      const rings = neighborsOf(grid, cell).map((next) => ring(next) - ring(cell));
+      expect(rings.filter((step) => step === 0)).toHaveLength(2);
+      expect(rings.filter((step) => step === (ring(cell) === 1 ? -1.5 : -1) || step < 0)).toHaveLength(1);
+      const outside = rings.filter((step) => step > 0).length;
+      expect(ring(cell) === 12 ? outside === 0 : outside === 1 || outside === 2).toBe(true);
+    }
+  });
+
+  it('walls lie within the size that a grid says', () => {
+    for (const id of GRIDS) {
+      const { width, height, walls } = mazeGrid(id, 9, 12);
+      walls.ends.forEach((value, i) => {
+        expect(value).toBeGreaterThanOrEqual(-1e-9);
+        expect(value).toBeLessThanOrEqual((i % 2 ? height : width) + 1e-9);
+      });
+    }
+  });
+});
+
+describe('mazes', () => {
+  it('have cells − 1 passages in one piece, and the way is the shortest, as a graph library finds them (graphology)', () => {
+    fc.assert(
+      fc.property(anyMaze, ({ grid, maze }) => {
+        const graph = new Graph({ type: 'undirected' });
+        for (let cell = 0; cell < grid.cells; cell++) graph.addNode(cell);
+        maze.open.forEach((open, wall) => {
+          if (open) graph.addEdge(grid.walls.one[wall]!, grid.walls.other[wall]!);
+        });
+        expect(graph.size).toBe(grid.cells - 1);
+        expect(connectedComponents(graph)).toHaveLength(1);
+        expect(bidirectional(graph, maze.start, maze.goal)).toEqual(maze.way.map(String));
+        expect(onlyWay(grid, maze.open, maze.start, maze.goal)).toEqual(maze.way);
+      }),
+      { numRuns: everything ? 1000 : 100 },
+    );
+  });
+
+  it('begin and end where they are to', () => {
+    fc.assert(
+      fc.property(anyMaze, ({ grid, ends, maze: { start, goal, way } }) => {
+        expect(way[0]).toBe(start);
+        expect(way.at(-1)).toBe(goal);
+        expect(start).not.toBe(goal);
+        const outer = outerCells(grid);
+        if (ends !== 'anywhere') expect(outer).toContain(start);
+        if (ends === 'outer') expect(outer).toContain(goal);
+        if (ends === 'middle') {
+          const away = Math.hypot(grid.x[goal]! - grid.width / 2, grid.y[goal]! - grid.height / 2);
+          expect(away).toBeLessThan(1.2);
+        }
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('the way is the longest there is where nothing else is asked for', () => {
+    // Every pair of a small maze, against the two sweeps.
+    for (let seed = 0; seed < 20; seed++) {
+      const grid = mazeGrid('hexagon', 6, 6);
+      const { open, way, goal } = makeMaze(grid, 'anywhere', 0.5, randomStream('longest', seed));
+      let longest = 0;
+      for (let cell = 0; cell < grid.cells; cell++)
+        longest = Math.max(longest, ...distances(grid, open, cell).far);
+      expect(Math.max(...distances(grid, open, goal).far)).toBe(longest);
+      expect(way.length - 1).toBeLessThanOrEqual(longest);
+    }
+  });
+
+  it('a way that is none, or not the only one, is seen', () => {
+    const grid = mazeGrid('square', 6, 6);
+    const { open, start, goal, way } = makeMaze(grid, 'outer', 0.7, randomStream('seen'));
+    const closed = open.slice();
+    const [a, b] = [way[1]!, way[2]!];
+    const between = grid.walls.one.findIndex((one, wall) => {
+      const other = grid.walls.other[wall]!;
+      return (one === a && other === b) || (one === b && other === a);
+    });
+    closed[between] = 0;
+    expect(onlyWay(grid, closed, start, goal)).toBeNull();
+    // With every inner wall gone there are many.
+    const all = open.map((_, wall) => (grid.walls.other[wall]! >= 0 ? 1 : 0));
+    expect(onlyWay(grid, all, start, goal)).toBeNull();
+  });
+
+  it('winding makes ways long and dead ends few', () => {
+    const grid = mazeGrid('square', 30, 30);
+    const mean = (winding: number) => {
+      let [way, dead] = [0, 0];
+      for (let seed = 0; seed < 40; seed++) {
+        const maze = makeMaze(grid, 'anywhere', winding, randomStream('winding', seed));
+        way += maze.way.length / 40;
+        for (let cell = 0; cell < grid.cells; cell++) {
+          let exits = 0;
+          for (let i = grid.first[cell]!; i < grid.first[cell + 1]!; i++)
+            exits += maze.open[grid.through[i]!]!;
+          if (exits === 1) dead += 1 / 40;
+        }
+      }
+      return { way: way / grid.cells, dead: dead / grid.cells };
+    };
+    const [straight, branching] = [mean(1), mean(0)];
+    // Depth-first mazes are known for about a tenth of dead ends (Buck 2015, Mazes for Programmers, from memory).
+    expect(straight.dead).toBeGreaterThan(0.08);
+    expect(straight.dead).toBeLessThan(0.13);
+    expect(branching.dead).toBeGreaterThan(2 * straight.dead);
+    expect(straight.way).toBeGreaterThan(2 * branching.way);
+  });
+});
+
+describe('levels of mazes', () => {
+  it('each has a fifth of those that are made; harder ones have longer ways with more deep branches to get lost in', () => {
+    const grid = mazeGrid('square', 14, 14);
+    const steps = levelScale('test', grid, 'outer', 0.7);
+    let scale: readonly number[] = [];
+    for (let step = steps.next(); ; step = steps.next())
+      if (step.done) {
+        scale = step.value;
+        break;
+      }
+    const levels = [1, 2, 3, 4, 5].map(() => ({ mazes: 0, way: 0, deep: 0 }));
+    for (let seed = 0; seed < 600; seed++) {
+      const maze = makeMaze(grid, 'outer', 0.7, randomStream('levels', seed));
+      const level = levels[levelOn(scale, difficulty(grid, maze)) - 1]!;
+      level.mazes++;
+      level.way += maze.way.length;
+      level.deep += deepBranches(grid, maze.open, maze.way);
+    }
+    for (const { mazes } of levels) expect(mazes).toBeGreaterThan(50);
+    const mean = (of: 'way' | 'deep') => levels.map((level) => level[of] / level.mazes);
+    for (const means of [mean('way'), mean('deep')]) {
+      expect(means[2]!).toBeGreaterThan(means[0]!);
+      expect(means[4]!).toBeGreaterThan(means[2]!);
+      expect(means[4]!).toBeGreaterThan(1.15 * means[0]!);
+    }
+  });
+});
+
+/** Branches off the way that go on for more than four cells. */
+function deepBranches(grid: Grid, open: Uint8Array, way: readonly number[]): number {
+  const barred = open.slice();
+  for (let wall = 0; wall < open.length; wall++)
+    if (way.includes(grid.walls.one[wall]!) && way.includes(grid.walls.other[wall]!)) barred[wall] = 0;
+  let deep = 0;
+  for (const cell of way) {
+    const { far, before } = distances(grid, barred, cell);
+    const begun = new Set<number>();
+    far.forEach((steps, at) => {
+      if (steps <= 4) return;
+      let branch = at;
+      while (before[branch] !== cell) branch = before[branch]!;
+      begun.add(branch);
+    });
+    deep += begun.size;
+  }
+  return deep;
+}
