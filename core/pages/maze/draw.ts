@@ -162,9 +162,9 @@ export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[
   const [first] = items;
   if (!first) return [];
   const alone = options.perPage === 1;
-  const head = puzzleHead(`${mazeWords(language, 'maze')} ${numbersOf(items)}`, items, context as never);
+  const head = puzzleHead(`${mazeWords(language, 'maze')} ${numbersOf(items)}`, items, context);
   const foot = options.instructions
-    ? puzzleFoot(mazeWords(language, 'rules'), head.room, context as never)
+    ? puzzleFoot(mazeWords(language, 'rules'), head.room, context)
     : { marks: [], room: head.room };
   const above = captionHeight(context);
   const { width, height } = gridOf(first.item);
@@ -180,7 +180,7 @@ export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[
       // A page of one maze has it in all of its room.
       const box = alone ? foot.room : boxes[i]!;
       return [
-        ...caption(alone ? '' : String(displayNumber), item.level, box, context as never),
+        ...caption(alone ? '' : String(displayNumber), item.level, box, context),
         ...drawMaze(item, { ...box, y: box.y + above, height: box.height - above }, options, false),
       ];
     }),

@@ -1,3 +1,4 @@
+import type { Level } from '../../puzzles/level.ts';
 import {
   difficulty,
   type Grid,
@@ -10,7 +11,7 @@ import {
 } from '../../puzzles/maze/index.ts';
 import { randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
-import { type Level, levelOf } from '../puzzle/level.ts';
+import { levelOf } from '../puzzle/level.ts';
 import type { MazeOptions, MazePin } from './options.ts';
 
 /** A maze with its way, on a grid that its sizes name. */
@@ -56,7 +57,7 @@ export function* fillMaze(context: FillContext<MazeOptions>): Generator<void, Ma
   let best: MazeItem | null = null;
   for (let i = 0; i < TRIES; i++) {
     const maze = makeMaze(grid, ends, winding, random);
-    const level = levelOn(scale, difficulty(grid, maze)) as Level;
+    const level = levelOn(scale, difficulty(grid, maze));
     if (!best || Math.abs(level - wanted) < Math.abs(best.level - wanted))
       best = { ...maze, grid: id, columns, rows, ends, level, wanted };
     if (best.level === wanted) break;

@@ -1,13 +1,10 @@
 import type * as v from 'valibot';
 import { printedWords } from '../../printed-words/index.ts';
+import { LEVELS, type Level } from '../../puzzles/level.ts';
 import type { RandomStream } from '../../random.ts';
 import { BLACK, ellipsePath, type Mark } from '../../scene/index.ts';
 import { enumOf } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-
-/** How hard a puzzle is, from 1; measured, whatever the kind. */
-export type Level = 1 | 2 | 3 | 4 | 5;
-const LEVELS = [1, 2, 3, 4, 5] as const;
 
 /** The level of each puzzle of a section: one for all, from the first to the last, or in no order. */
 const levels = enumOf([...LEVELS, 'rising', 'mixed']);

@@ -1,9 +1,10 @@
 import type { FaceId } from '../../faces/index.ts';
 import type { Rect } from '../../print/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
+import type { Level } from '../../puzzles/level.ts';
 import { BLACK, breakLines, linePath, type Mark, type Typesetter, textLine } from '../../scene/index.ts';
 import type { DrawContext, PlacedItem } from '../kind.ts';
-import { dotsWidth, type Level, levelDots, levelKey, levelWords } from './level.ts';
+import { dotsWidth, levelDots, levelKey, levelWords } from './level.ts';
 
 /** What is printed around puzzles of every kind. */
 export const aroundWords = printedWords({
@@ -135,7 +136,7 @@ export function puzzleFoot(
 export const captionHeight = ({ frame }: Pick<Context, 'frame'>): number =>
   CAPTION * frame.grid.typeScale * 1.75;
 
-/** The number of a puzzle and its level, above its grid. @param said beside the level, such as what is special about it */
+/** The number of a puzzle and its level, above its grid. */
 export function caption(
   number: string,
   level: Level | null,

@@ -188,13 +188,11 @@ export function drawSudokuPage(context: DrawContext<SudokuOptions, SudokuItem>):
   const alone = options.perPage === 1;
   const scale = frame.grid.typeScale;
   const title = `${sudokuWords(language, first.item.variant)} ${numbersOf(items)}`;
-  const head = puzzleHead(title, items, context as never);
+  const head = puzzleHead(title, items, context);
   const { size, variant } = first.item;
   const signs = sudokuWords(language, size > 9 ? 'letters' : 'digits', { last: SIGNS[size - 1]! });
   const rules = sudokuWords(language, `${variant}Rules`, { signs });
-  const foot = options.instructions
-    ? puzzleFoot(rules, head.room, context as never)
-    : { marks: [], room: head.room };
+  const foot = options.instructions ? puzzleFoot(rules, head.room, context) : { marks: [], room: head.room };
   const { room } = foot;
   const marks = [...head.marks, ...foot.marks];
   const above = captionHeight(context);
@@ -213,7 +211,7 @@ export function drawSudokuPage(context: DrawContext<SudokuOptions, SudokuItem>):
     const cell = box.width / item.size;
     const large = cell >= LARGE_CELL;
     marks.push(
-      ...caption(alone ? '' : String(displayNumber), item.level, box, context as never),
+      ...caption(alone ? '' : String(displayNumber), item.level, box, context),
       ...drawGrid(
         item,
         {

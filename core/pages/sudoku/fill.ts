@@ -1,7 +1,7 @@
+import type { Level } from '../../puzzles/level.ts';
 import {
   coversOf,
   gridText,
-  type Level,
   rate,
   readGrid,
   type Shape,

@@ -1,4 +1,5 @@
 import { randomStream } from '../../random.ts';
+import { LEVELS, type Level } from '../level.ts';
 import type { Grid } from './grid.ts';
 import { type Ends, type Maze, makeMaze } from './make.ts';
 
@@ -40,7 +41,6 @@ export function difficulty({ cells, first, next, through }: Grid, { open, way }:
 
 /** Mazes that a scale is made from. */
 const SAMPLE = 60;
-const LEVELS = 5;
 const SCALES_KEPT = 200;
 
 const scales = new Map<string, readonly number[]>();
@@ -65,12 +65,12 @@ export function* levelScale(
     yield;
   }
   found.sort((a, b) => a - b);
-  const scale = Array.from({ length: LEVELS - 1 }, (_, i) => found[Math.floor(((i + 1) * SAMPLE) / LEVELS)]!);
+  const scale = LEVELS.slice(1).map((_, i) => found[Math.floor(((i + 1) * SAMPLE) / LEVELS.length)]!);
   if (scales.size >= SCALES_KEPT) scales.clear();
   scales.set(sort, scale);
   return scale;
 }
 
-/** The level of a difficulty on a scale, from 1. */
-export const levelOn = (scale: readonly number[], value: number): number =>
-  1 + scale.filter((begins) => value >= begins).length;
+/** The level of a difficulty on a scale. */
+export const levelOn = (scale: readonly number[], value: number): Level =>
+  LEVELS[scale.filter((begins) => value >= begins).length]!;

@@ -1,6 +1,6 @@
 export { coversOf } from './cover.ts';
 export { SYMMETRIES, sudokuSteps } from './make.ts';
-export { LEVELS, type Level, rate } from './rate.ts';
+export { rate } from './rate.ts';
 export {
   gridText,
   readGrid,

@@ -1,9 +1,10 @@
 import type { RandomStream } from '../../random.ts';
+import type { Level } from '../level.ts';
 import { BandSolver } from './bands.ts';
 import { Board, FINDS } from './board.ts';
 import { filledGrid } from './fill.ts';
 import { jigsawShape } from './jigsaw.ts';
-import { findsAt, GRADES, type Grade, type Level, solveByLogic } from './rate.ts';
+import { findsAt, GRADES, type Grade, solveByLogic } from './rate.ts';
 import { type Shape, type Size, shapeOf, type Variant } from './shape.ts';
 
 /** How givens lie: anywhere, or turned about the middle or mirrored as the whole grid is. */

@@ -1,3 +1,4 @@
+import type { Level } from '../level.ts';
 import { Board, FINDS } from './board.ts';
 import { chain } from './chain.ts';
 import type { Shape } from './shape.ts';
@@ -33,10 +34,6 @@ export const GRADES = [
   { name: 'chains', level: 5, own: [chain] },
 ] as const satisfies readonly { name: string; level: Level; own: readonly Look[] }[];
 export type Grade = 0 | 1 | 2 | 3 | 4 | 5;
-
-/** From 1, for beginners, to 5. */
-export type Level = 1 | 2 | 3 | 4 | 5;
-export const LEVELS: readonly Level[] = [1, 2, 3, 4, 5];
 
 const LOOKS: readonly { grade: Grade; look: Look }[] = GRADES.flatMap(({ own }, grade) =>
   own.map((look) => ({ grade: grade as Grade, look })),

@@ -1,20 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomStream } from '../../random.ts';
+import { LEVELS } from '../level.ts';
 import { BandSolver } from './bands.ts';
 import { Board, FINDS } from './board.ts';
 import { filledGrid } from './fill.ts';
-import {
-  coversOf,
-  gridText,
-  LEVELS,
-  rate,
-  readGrid,
-  type Shape,
-  SIZES,
-  shapeOf,
-  sudokuSteps,
-} from './index.ts';
+import { coversOf, gridText, rate, readGrid, type Shape, SIZES, shapeOf, sudokuSteps } from './index.ts';
 import { jigsawShape } from './jigsaw.ts';
 import { SudokuMaker, SYMMETRIES } from './make.ts';
 import { GRADES, type Grade } from './rate.ts';
