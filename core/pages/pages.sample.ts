@@ -75,8 +75,17 @@ export function anyOptions(
     .filter((options) => v.safeParse(schema, options).success);
 }
 
-/** Nothing on any page leaves the safe area but what runs into the bleed, no line is too thin and no letter too small. */
-export function holdsInside(book: Book, type: Typesetter): void {
+const isReadable = (size: number): void => expect(size).toBeGreaterThanOrEqual(7);
+
+/**
+ * Nothing on any page leaves the safe area but what runs into the bleed, no line is too thin and no letter too small.
+ * @param letters is shown the size of each text, in points
+ */
+export function holdsInside(
+  book: Book,
+  type: Typesetter,
+  letters: (size: number) => void = isReadable,
+): void {
   for (const page of book.plan.pages) {
     const { safe, media } = frameOf(book, page);
     // The layer of the page itself, without its number.
@@ -92,7 +101,7 @@ export function holdsInside(book: Book, type: Typesetter): void {
           expect(box.bottom).toBeLessThanOrEqual(room.y + room.height + 0.02);
         }
         if (mark.type === 'path' && mark.stroke) expect(mark.stroke.width).toBeGreaterThanOrEqual(0.75);
-        if (mark.type === 'text') expect(mark.size).toBeGreaterThanOrEqual(7);
+        if (mark.type === 'text') letters(mark.size);
       },
     );
   }

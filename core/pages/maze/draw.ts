@@ -4,12 +4,11 @@ import { BLACK, buildPath, ellipsePath, type Mark, type Path, polygonPath } from
 import { icon } from '../blocks/icons.ts';
 import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
 import {
+  aroundPuzzles,
   boxesFor,
   caption,
   captionHeight,
-  numbersOf,
-  puzzleFoot,
-  puzzleHead,
+  isLargePrint,
   SOLUTION_HEAD,
   solutionHead,
 } from '../puzzle/page.ts';
@@ -24,6 +23,8 @@ const AROUND = { cells: 1.5, most: 20 };
 /** Walls take no more of a cell than this, and are never thinner than prints well. */
 const MOST_WALL = 0.22;
 const LEAST_WALL = 0.75;
+/** Walls in large print, against what is set. */
+const LARGE_WALL = 1.5;
 /** The way in an answer, as a share of a cell. */
 const WAY = 0.34;
 const WAY_GRAY = 0.5;
@@ -117,12 +118,12 @@ function pictureAt(id: MazeOptions['start'], { x, y, dx, dy, edge }: End, inward
   return [{ type: 'path', path: polygonPath([tip, side(1), side(-1)]), fill: BLACK }];
 }
 
-function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, answer: boolean): Mark[] {
+function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, weight: number, answer: boolean): Mark[] {
   const grid = gridOf(item);
   const place = placeIn(grid, box);
   const [atStart, atGoal] = openings(grid, item);
   const left = [atStart, atGoal].filter((wall) => wall !== undefined);
-  const width = Math.max(LEAST_WALL, Math.min(options.weight, place.cell * MOST_WALL));
+  const width = Math.max(LEAST_WALL, Math.min(weight, place.cell * MOST_WALL));
   const marks: Mark[] = [];
   if (answer) marks.push(...wayMarks(grid, item, place, options));
   const cap = options.corners === 'round' ? 'round' : 'square';
@@ -162,26 +163,24 @@ export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[
   const [first] = items;
   if (!first) return [];
   const alone = options.perPage === 1;
-  const head = puzzleHead(`${mazeWords(language, 'maze')} ${numbersOf(items)}`, items, context);
-  const foot = options.instructions
-    ? puzzleFoot(mazeWords(language, 'rules'), head.room, context)
-    : { marks: [], room: head.room };
+  const rules = options.instructions ? mazeWords(language, 'rules') : null;
+  const { marks, room } = aroundPuzzles({ title: mazeWords(language, 'maze'), rules }, items, context);
+  const weight = options.weight * (isLargePrint(context) ? LARGE_WALL : 1);
   const above = captionHeight(context);
   const { width, height } = gridOf(first.item);
-  const boxes = boxesFor(options.perPage, foot.room, {
+  const boxes = boxesFor(options.perPage, room, {
     gap: GAP * frame.grid.typeScale,
     above,
     ratio: width / height,
   });
   return [
-    ...head.marks,
-    ...foot.marks,
+    ...marks,
     ...items.flatMap(({ item, displayNumber }, i) => {
       // A page of one maze has it in all of its room.
-      const box = alone ? foot.room : boxes[i]!;
+      const box = alone ? room : boxes[i]!;
       return [
         ...caption(alone ? '' : String(displayNumber), item.level, box, context),
-        ...drawMaze(item, { ...box, y: box.y + above, height: box.height - above }, options, false),
+        ...drawMaze(item, { ...box, y: box.y + above, height: box.height - above }, options, weight, false),
       ];
     }),
   ];
@@ -198,6 +197,6 @@ export function drawMazeSolution(
   const wide = grid.width * placeIn(grid, room).cell;
   return [
     ...solutionHead(placed, box, Math.min(box.width, Math.max(wide, 70)), { language, type }),
-    ...drawMaze(placed.item, room, options, true),
+    ...drawMaze(placed.item, room, options, options.weight, true),
   ];
 }

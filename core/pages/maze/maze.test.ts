@@ -67,6 +67,21 @@ describe('a section of mazes', () => {
   });
 });
 
+describe('the lines of a maze', () => {
+  it('are as wide as is set, and wider in large print', () => {
+    const widest = (largePrint: boolean) => {
+      const book = mazes(1, { level: 3, columns: 8, rows: 8 }, { style: { largePrint } });
+      let width = 0;
+      eachMark(drawPage(book, 1, type).layers[0]!.marks, (mark) => {
+        if (mark.type === 'path' && mark.stroke) width = Math.max(width, mark.stroke.width);
+      });
+      return width;
+    };
+    expect(widest(false)).toBe(2);
+    expect(widest(true)).toBe(3);
+  });
+});
+
 describe('what is wrong with a maze', () => {
   it('is found by filling its dead ends', () => {
     const item = itemOf(mazes(1, { columns: 8, rows: 8, level: 3 }), 1);

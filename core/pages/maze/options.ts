@@ -46,6 +46,7 @@ export const mazeOptions = exactObject({
   }),
   weight: setting(numberBetween(0.75, 5), 2, {
     label: 'Line weight',
+    help: 'Half as wide again in large print.',
     unit: 'pt',
     step: 0.25,
     group: GROUP.look,

@@ -51,7 +51,7 @@ function answersOf(placed: readonly Placed[], { language }: Context): string {
 }
 
 /** The numbers of the puzzles on a page: “21” or “21–24”. */
-export function numbersOf(placed: readonly Placed[]): string {
+function numbersOf(placed: readonly Placed[]): string {
   const numbers = placed.map(({ displayNumber }) => displayNumber);
   const [from, to] = [Math.min(...numbers), Math.max(...numbers)];
   return from === to ? String(from) : `${from}–${to}`;
@@ -62,7 +62,7 @@ export function numbersOf(placed: readonly Placed[]): string {
  * not stand beside each other.
  * @returns its marks, and what it leaves of the page
  */
-export function puzzleHead(
+function puzzleHead(
   title: string,
   placed: readonly Placed[],
   context: Context,
@@ -114,7 +114,7 @@ export function puzzleHead(
 }
 
 /** A line at the foot of a page that says what to do. @returns its marks, and what it leaves of the page */
-export function puzzleFoot(
+function puzzleFoot(
   said: string,
   room: Rect,
   { frame, type, faces }: Context,
@@ -131,6 +131,23 @@ export function puzzleFoot(
     room: { ...room, height: room.height - height - set },
   };
 }
+
+/** What is around the puzzles of a page: a title with their numbers, where their answers are, and what to do. */
+export function aroundPuzzles(
+  { title, rules }: { title: string; rules: string | null },
+  placed: readonly Placed[],
+  context: Context,
+): { marks: Mark[]; room: Rect } {
+  const head = puzzleHead(`${title} ${numbersOf(placed)}`, placed, context);
+  if (rules === null) return head;
+  const foot = puzzleFoot(rules, head.room, context);
+  return { marks: [...head.marks, ...foot.marks], room: foot.room };
+}
+
+/** In large print lines are wider, too: `typeScale` is beyond what any trim comes to without. */
+const LARGE_PRINT = 1.35;
+export const isLargePrint = ({ frame }: Pick<Context, 'frame'>): boolean =>
+  frame.grid.typeScale > LARGE_PRINT;
 
 /** Height that the caption of a puzzle takes above it. */
 export const captionHeight = ({ frame }: Pick<Context, 'frame'>): number =>
@@ -184,9 +201,11 @@ export function boxesFor(
   const across = columns > 1 ? Math.min((room.width - columns * width) / (columns - 1), width * 0.5) : 0;
   const down = rows > 1 ? Math.min((room.height - rows * height) / (rows - 1), height * 0.25) : 0;
   const left = room.x + (room.width - columns * width - across * (columns - 1)) / 2;
+  // Several in a single row stand in the middle of the height; otherwise what is left stays below.
+  const top = room.y + (rows === 1 && columns > 1 ? Math.max(0, room.height - height) / 2 : 0);
   return Array.from({ length: count }, (_, i) => ({
     x: left + (i % columns) * (width + across),
-    y: room.y + Math.floor(i / columns) * (height + down),
+    y: top + Math.floor(i / columns) * (height + down),
     width,
     height,
   }));

@@ -4,12 +4,11 @@ import { SIGNS } from '../../puzzles/sudoku/index.ts';
 import { BLACK, buildPath, ellipsePath, type Mark, rectPath, type Typesetter } from '../../scene/index.ts';
 import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
 import {
+  aroundPuzzles,
   boxesFor,
   caption,
   captionHeight,
-  numbersOf,
-  puzzleFoot,
-  puzzleHead,
+  isLargePrint,
   SOLUTION_HEAD,
   solutionHead,
 } from '../puzzle/page.ts';
@@ -28,7 +27,6 @@ const SMALL = { cell: 18, lines: [0.75, 1.4, 2] } as const;
 const LARGE = { cell: 57, lines: [1, 2.4, 3.2] } as const;
 /** From this size of the cell on, in points, digits fill more of it; in large print they are bold besides. */
 const LARGE_CELL = 36;
-const LARGE_PRINT = 1.35;
 /** Corners for candidates. */
 const CORNER = { share: 0.3, gray: 0.55, weight: 0.75 };
 /** Ground of the cells on long diagonals, and of givens in an answer. */
@@ -187,14 +185,10 @@ export function drawSudokuPage(context: DrawContext<SudokuOptions, SudokuItem>):
   if (!first) return [];
   const alone = options.perPage === 1;
   const scale = frame.grid.typeScale;
-  const title = `${sudokuWords(language, first.item.variant)} ${numbersOf(items)}`;
-  const head = puzzleHead(title, items, context);
   const { size, variant } = first.item;
   const signs = sudokuWords(language, size > 9 ? 'letters' : 'digits', { last: SIGNS[size - 1]! });
-  const rules = sudokuWords(language, `${variant}Rules`, { signs });
-  const foot = options.instructions ? puzzleFoot(rules, head.room, context) : { marks: [], room: head.room };
-  const { room } = foot;
-  const marks = [...head.marks, ...foot.marks];
+  const rules = options.instructions ? sudokuWords(language, `${variant}Rules`, { signs }) : null;
+  const { marks, room } = aroundPuzzles({ title: sudokuWords(language, variant), rules }, items, context);
   const above = captionHeight(context);
   const line = LARGE.lines[2];
   const inner: Rect = {
@@ -217,7 +211,7 @@ export function drawSudokuPage(context: DrawContext<SudokuOptions, SudokuItem>):
         {
           box: grid,
           signs: item.givens,
-          face: large && scale > LARGE_PRINT ? BOLD_DIGITS : DIGITS,
+          face: large && isLargePrint(context) ? BOLD_DIGITS : DIGITS,
           digit: cell * (large ? LARGE_DIGIT : DIGIT),
           ground: (at) => (onDiagonal(item, at) ? DIAGONAL : null),
           corners: options.corners,

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
-import { bookFrom, drawPage, filledItem, frameOf } from '../../book/index.ts';
+import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
-import { eachMark, markBounds, type TextMark } from '../../scene/index.ts';
-import { anyOptions, anySetting, settingOf, TRIMS } from '../pages.sample.ts';
+import { eachMark, type TextMark } from '../../scene/index.ts';
+import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import { inspectSudoku, inspectSudokus, type SudokuItem } from './fill.ts';
 import type { SudokuOptions } from './options.ts';
 
@@ -127,20 +127,9 @@ describe('any page of sudokus', () => {
           const more = { ...settingOf(trim, setting), seed: `any ${seed}` };
           const book = sudokus(1, { ...options, level }, more);
           let small = false;
-          for (const page of book.plan.pages) {
-            const { safe } = frameOf(book, page);
-            eachMark(drawPage(book, page.number, type).layers[0]?.marks ?? [], (mark, { matrix, clip }) => {
-              const box = markBounds(mark, matrix, type, clip);
-              if (box) {
-                expect(box.left).toBeGreaterThanOrEqual(safe.x - 0.02);
-                expect(box.top).toBeGreaterThanOrEqual(safe.y - 0.02);
-                expect(box.right).toBeLessThanOrEqual(safe.x + safe.width + 0.02);
-                expect(box.bottom).toBeLessThanOrEqual(safe.y + safe.height + 0.02);
-              }
-              if (mark.type === 'path' && mark.stroke) expect(mark.stroke.width).toBeGreaterThanOrEqual(0.75);
-              if (mark.type === 'text' && mark.size < 7) small = true;
-            });
-          }
+          holdsInside(book, type, (size) => {
+            small ||= size < 7;
+          });
           const told = proofBook(book, type).some(({ message }) => /type is .* pt/.test(message));
           expect(told).toBe(small);
         },
