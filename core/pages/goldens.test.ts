@@ -65,6 +65,12 @@ const EVERY_DESIGN = [
   ),
 ];
 
+const CLUES = HIVE_WORDS.map((word, i) => `${word} | Clue number ${i + 1}, of some words`).join('\n');
+const SAYINGS = [
+  'A swarm of bees in May is worth a load of hay. | Old rhyme',
+  'Où vont les abeilles, là va l’été; et reviennent. | Anonymous',
+].join('\n');
+
 /** By kind and version, sections that use what it can do, on a trim that is nobody's default. */
 const SAMPLES: Record<string, object[]> = {
   'imported 1': [{}, { options: { place: 'bleed', size: 'fill', turnWide: true } }],
@@ -82,6 +88,46 @@ const SAMPLES: Record<string, object[]> = {
     { items: 1, options: { size: 16, level: 1, perPage: 1, instructions: false } },
     { items: 2, options: { variant: 'jigsaw', level: 'mixed', perPage: 6, corners: true } },
     { items: 1, options: { variant: 'diagonal', level: 3, perPage: 1 } },
+  ],
+  'crossword 1': [
+    { items: 2, options: { clues: CLUES, words: 14 }, rolls: { 2: 1 }, solutions: { perPage: 2 } },
+    { items: 1, options: { clues: CLUES, clueSide: 'facing', around: 'none', counts: false } },
+  ],
+  'fill-in 1': [
+    {
+      items: 2,
+      options: { words: { lists: [{ title: 'In the hive', words: HIVE_WORDS }] }, wordsPerPuzzle: 14 },
+      solutions: { perPage: 2 },
+    },
+  ],
+  'word-scramble 1': [
+    {
+      items: 2,
+      options: { words: { lists: [{ title: 'In the hive', words: HIVE_WORDS }] } },
+      rolls: { 2: 1 },
+      solutions: { perPage: 2 },
+    },
+    { items: 1, options: { words: { lists: [{ words: HIVE_WORDS }] }, task: 'vowels', wordsPerPuzzle: 6 } },
+  ],
+  'cryptogram 1': [
+    { items: 2, options: { texts: SAYINGS }, solutions: { perPage: 2 } },
+    { items: 3, options: { texts: SAYINGS, perPage: 3, given: 5, key: false, instructions: false } },
+  ],
+  'number-search 1': [
+    { items: 2, options: { columns: 12, rows: 14, numbers: 12 }, solutions: { perPage: 2 } },
+  ],
+  'kakuro 1': [
+    { items: 2, options: {}, rolls: { 2: 1 }, solutions: { perPage: 2 } },
+    { items: 1, options: { columns: 7, rows: 10, perPage: 1, level: 1 } },
+  ],
+  'nonogram 1': [
+    { items: 2, options: { columns: 12, rows: 14 }, solutions: { perPage: 2 } },
+    { items: 4, options: { columns: 9, rows: 9, perPage: 4, symmetry: 'mirror', filled: 45, level: 1 } },
+  ],
+  'game-sheet 1': [
+    { pages: 3, options: {} },
+    { pages: 1, options: { game: 'battle', perPage: 1, rules: false } },
+    { pages: 1, options: { game: 'categories', perPage: 2, score: false } },
   ],
   'maze 1': [
     { items: 2, options: { columns: 12, rows: 14 }, solutions: { perPage: 2 } },

@@ -11,10 +11,14 @@ import { composed } from './composed/index.ts';
 import { contents } from './contents/index.ts';
 import { copyright } from './copyright/index.ts';
 import { cornell } from './cornell/index.ts';
+import { crossword } from './crossword/index.ts';
+import { cryptogram } from './cryptogram/index.ts';
 import { dedication } from './dedication/index.ts';
 import { dotGrid } from './dot-grid/index.ts';
 import { dotsToJoin } from './dots-to-join/index.ts';
+import { fillIn } from './fill-in/index.ts';
 import { frenchRuled } from './french-ruled/index.ts';
+import { gameSheet } from './game-sheet/index.ts';
 import { giveAway } from './give-away/index.ts';
 import { graph } from './graph/index.ts';
 import { halfTitle } from './half-title/index.ts';
@@ -23,9 +27,12 @@ import { hexagonal } from './hexagonal/index.ts';
 import { imported } from './imported/index.ts';
 import { indexLines } from './index-lines/index.ts';
 import { isometric } from './isometric/index.ts';
+import { kakuro } from './kakuro/index.ts';
 import { makesItems, type PageKind } from './kind.ts';
 import { maze } from './maze/index.ts';
 import { music } from './music/index.ts';
+import { nonogram } from './nonogram/index.ts';
+import { numberSearch } from './number-search/index.ts';
 import { otherBooks } from './other-books/index.ts';
 import { planner } from './planner/index.ts';
 import { ruled } from './ruled/index.ts';
@@ -36,6 +43,7 @@ import { textList } from './text-list/index.ts';
 import { textPage } from './text-page/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { tracing } from './tracing/index.ts';
+import { wordScramble } from './word-scramble/index.ts';
 import { wordSearch } from './word-search/index.ts';
 
 const kinds = new Map<string, PageKind>();
@@ -92,8 +100,16 @@ for (const kind of [
   otherBooks,
   colorTest,
   wordSearch,
+  numberSearch,
+  crossword,
+  fillIn,
+  wordScramble,
+  cryptogram,
   sudoku,
+  kakuro,
+  nonogram,
   maze,
+  gameSheet,
   ruled,
   frenchRuled,
   handwriting,

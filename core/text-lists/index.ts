@@ -42,7 +42,7 @@ function cellsOf(line: string): string[] {
     const [cells] = end ? Papa.parse<string[]>(trimmed, { delimiter: end[1] ?? ',' }).data : [];
     if (cells && cells.length <= 3) return cells;
   }
-  return trimmed.includes('\t') ? trimmed.split('\t') : trimmed.split(/\s+\|\s+/);
+  return trimmed.includes('\t') ? trimmed.split('\t') : trimmed.split(/\s+\|(?:\s+|$)/);
 }
 
 /** Texts in the order in which they are printed. @param streamKey parts of the key of the stream that shuffles them */

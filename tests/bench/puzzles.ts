@@ -1,13 +1,20 @@
 import { spawnSync } from 'node:child_process';
 import { SudokuSolver } from '@algorithm.ts/sudoku';
+import layout from 'crossword-layout-generator';
 import { DancingLinks } from 'dancing-links';
 import generateMaze from 'generate-maze';
+import { HIVE_WORDS } from '#core/book/book.sample.ts';
+import { freeFormSteps } from '#core/puzzles/crossword/index.ts';
+import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
 import { GRIDS, makeMaze, mazeGrid } from '#core/puzzles/maze/index.ts';
+import { nonogramSteps } from '#core/puzzles/nonogram/index.ts';
 import { BandSolver } from '#core/puzzles/sudoku/bands.ts';
 import { rate, shapeOf, sudokuSteps } from '#core/puzzles/sudoku/index.ts';
 import { SudokuMaker } from '#core/puzzles/sudoku/make.ts';
 import { GRADES, type Grade } from '#core/puzzles/sudoku/rate.ts';
 import { randomStream } from '#core/random.ts';
+import { atOnce } from '#core/steps.ts';
+import { gridWord } from '#core/words/index.ts';
 
 const median = (values: number[]) => values.slice().sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
@@ -32,10 +39,6 @@ function children(command: string, args: string[]): number {
   return 1000 * (user! + system!);
 }
 
-function finished<T>(steps: Generator<void, T>): T {
-  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value;
-}
-
 /** Of qqwing, by its level, and how often ours is to be as fast. */
 const AGAINST = [
   { level: 'simple', count: 5, times: 50 },
@@ -57,7 +60,7 @@ for (const [grade, { level, count, times }] of AGAINST.entries()) {
   const wanted = { from: grade as Grade, to: grade as Grade, symmetry: 'none', leastGivens: 0 } as const;
   const make = () => {
     for (let made = 0; made < MADE; ) {
-      const puzzle = finished(maker.attempt(wanted, random));
+      const puzzle = atOnce(maker.attempt(wanted, random));
       if (puzzle && puzzle.grade === grade) made++;
     }
   };
@@ -128,7 +131,7 @@ for (const [grade, { level, count, times }] of AGAINST.entries()) {
 {
   const times = Array.from({ length: 50 }, (_, seed) =>
     cpu(() =>
-      finished(
+      atOnce(
         sudokuSteps(
           { size: 16, variant: 'classic', level: 3, symmetry: 'half-turn' },
           randomStream('bench', 16, seed),
@@ -161,5 +164,69 @@ for (const [grade, { level, count, times }] of AGAINST.entries()) {
   const said = GRIDS.map((id) => `${id} ${(reference / ours(id)).toFixed(1)}`).join(', ');
   console.log(
     `Mazes with their ways, ${columns} × ${rows}, at equal cells   ${said} × generate-maze, without them (at least 12)`,
+  );
+}
+
+{
+  const times = (count: number, make: (seed: number) => void) => {
+    make(-1);
+    return Array.from({ length: count }, (_, seed) => cpu(() => make(seed)));
+  };
+  const said = (name: string, all: number[], least: string) =>
+    console.log(
+      `${name.padEnd(24)} ${median(all).toFixed(1)} ms, the slowest of ${all.length} ${Math.max(...all).toFixed(0)} (${least})`,
+    );
+  console.log('');
+  said(
+    'Kakuros 9 × 9',
+    times(50, (seed) => atOnce(kakuroSteps(9, 9, randomStream('bench', 'kakuro', seed)))),
+    '100',
+  );
+  said(
+    'Nonograms 20 × 20',
+    times(100, (seed) =>
+      atOnce(
+        nonogramSteps(
+          { columns: 20, rows: 20, density: 0.55, mirrored: false },
+          randomStream('bench', 'nonogram', seed),
+        ),
+      ),
+    ),
+    '5',
+  );
+}
+
+{
+  const words = HIVE_WORDS.flatMap((word) => {
+    const read = gridWord(word);
+    return 'letters' in read ? [read.letters] : [];
+  }).slice(0, 25);
+  const density: number[] = [];
+  const left: number[] = [];
+  const lay = (seed: number) => {
+    const { grid, leftOut } = atOnce(
+      freeFormSteps({ words, columns: 21, rows: 21 }, randomStream('bench', 'crossword', seed)),
+    );
+    density.push(grid.letters.filter(Boolean).length / grid.letters.length);
+    left.push(leftOut.length);
+  };
+  /** It says what it does for every word. */
+  const quietly = (work: () => void): number => {
+    const { log } = console;
+    console.log = () => {};
+    const took = cpu(work);
+    console.log = log;
+    return took;
+  };
+  lay(-1);
+  const rounds = Array.from({ length: 20 }, (_, seed) => ({
+    ours: cpu(() => lay(seed)),
+    theirs: quietly(() =>
+      layout.generateLayout(words.map((letters) => ({ clue: '', answer: letters.join('') }))),
+    ),
+  }));
+  const ratio = median(rounds.map(({ ours, theirs }) => ours / theirs));
+  console.log(
+    `Crosswords of 25 words   ${median(rounds.map(({ ours }) => ours)).toFixed(0)} ms, ${ratio.toFixed(2)} × crossword-layout-generator (at most 2), density ${(100 * median(density)).toFixed(0)} % (42), words left out ${Math.max(...left)}`,
   );
 }

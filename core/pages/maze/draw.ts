@@ -3,21 +3,11 @@ import type { Grid } from '../../puzzles/maze/index.ts';
 import { BLACK, buildPath, ellipsePath, type Mark, type Path, polygonPath } from '../../scene/index.ts';
 import { icon } from '../blocks/icons.ts';
 import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
-import {
-  aroundPuzzles,
-  boxesFor,
-  caption,
-  captionHeight,
-  isLargePrint,
-  SOLUTION_HEAD,
-  solutionHead,
-} from '../puzzle/page.ts';
+import { isLargePrint, puzzlesOnPage, solutionInBox } from '../puzzle/page.ts';
 import { gridOf, type MazeItem } from './fill.ts';
 import type { MazeOptions } from './options.ts';
 import { mazeWords } from './words.ts';
 
-/** Between puzzles on a page, in points at 6 × 9 in. */
-const GAP = 22;
 /** Room around a maze for what stands at its openings, in cells, and the most of it in points. */
 const AROUND = { cells: 1.5, most: 20 };
 /** Walls take no more of a cell than this, and are never thinner than prints well. */
@@ -159,44 +149,30 @@ function wayMarks(grid: Grid, { way }: MazeItem, { x, y, cell }: Place, { answer
 }
 
 export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[] {
-  const { items, options, frame, language } = context;
+  const { items, options, language } = context;
   const [first] = items;
   if (!first) return [];
-  const alone = options.perPage === 1;
-  const rules = options.instructions ? mazeWords(language, 'rules') : null;
-  const { marks, room } = aroundPuzzles({ title: mazeWords(language, 'maze'), rules }, items, context);
   const weight = options.weight * (isLargePrint(context) ? LARGE_WALL : 1);
-  const above = captionHeight(context);
   const { width, height } = gridOf(first.item);
-  const boxes = boxesFor(options.perPage, room, {
-    gap: GAP * frame.grid.typeScale,
-    above,
+  return puzzlesOnPage(context, {
+    title: mazeWords(language, 'maze'),
+    rules: options.instructions ? mazeWords(language, 'rules') : null,
     ratio: width / height,
+    level: ({ level }) => level,
+    draw: (item, box) => drawMaze(item, box, options, weight, false),
   });
-  return [
-    ...marks,
-    ...items.flatMap(({ item, displayNumber }, i) => {
-      // A page of one maze has it in all of its room.
-      const box = alone ? room : boxes[i]!;
-      return [
-        ...caption(alone ? '' : String(displayNumber), item.level, box, context),
-        ...drawMaze(item, { ...box, y: box.y + above, height: box.height - above }, options, weight, false),
-      ];
-    }),
-  ];
 }
 
 /** The way, under the number of the puzzle and its page. */
 export function drawMazeSolution(
   placed: PlacedItem<MazeItem>,
   box: Rect,
-  { options, language, type }: SolutionContext<MazeOptions>,
+  context: SolutionContext<MazeOptions>,
 ): Mark[] {
-  const room = { ...box, y: box.y + SOLUTION_HEAD, height: box.height - SOLUTION_HEAD };
   const grid = gridOf(placed.item);
-  const wide = grid.width * placeIn(grid, room).cell;
-  return [
-    ...solutionHead(placed, box, Math.min(box.width, Math.max(wide, 70)), { language, type }),
-    ...drawMaze(placed.item, room, options, options.weight, true),
-  ];
+  const { options } = context;
+  return solutionInBox(placed, box, context, {
+    width: (room) => grid.width * placeIn(grid, room).cell,
+    draw: (room) => drawMaze(placed.item, room, options, options.weight, true),
+  });
 }

@@ -2,15 +2,16 @@ import type { Level } from '../../puzzles/level.ts';
 import {
   difficulty,
   type Grid,
-  levelOn,
-  levelScale,
   type Maze,
   makeMaze,
   mazeGrid,
+  mazeScale,
   onlyWay,
 } from '../../puzzles/maze/index.ts';
+import { levelOn } from '../../puzzles/scale.ts';
 import { randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
+import { levelProblems, ofLevel } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
 import type { MazeOptions, MazePin } from './options.ts';
 
@@ -45,25 +46,30 @@ export function pinnedMaze({ options, streamKey, item, roll, total = 1 }: FillCo
   };
 }
 
+/** What mazes of equal difficulty have in common. */
+export const sortOf = ({
+  grid,
+  columns,
+  rows,
+  ends,
+  winding,
+}: Pick<MazePin, 'grid' | 'columns' | 'rows' | 'ends' | 'winding'>): string =>
+  [grid, columns, rows, ends, winding].join(' ');
+
 /** Makes one maze from its own random stream: the first that is of its level, as measured against others of its sort. */
 export function* fillMaze(context: FillContext<MazeOptions>): Generator<void, MazeItem> {
   const made = (context.pin as MazePin | undefined) ?? pinnedMaze(context);
   const { grid: id, columns, rows, ends, level: wanted, roll } = made;
   const winding = made.winding / 100;
   const grid = gridOf(made);
-  const sort = [id, columns, rows, ends, made.winding].join(' ');
-  const scale = yield* levelScale(sort, grid, ends, winding);
+  const scale = yield* mazeScale(sortOf(made), grid, ends, winding);
   const random = randomStream(...context.streamKey, context.item, roll, 'maze');
-  let best: MazeItem | null = null;
-  for (let i = 0; i < TRIES; i++) {
+  return yield* ofLevel(wanted, TRIES, function* () {
     const maze = makeMaze(grid, ends, winding, random);
     const level = levelOn(scale, difficulty(grid, maze));
-    if (!best || Math.abs(level - wanted) < Math.abs(best.level - wanted))
-      best = { ...maze, grid: id, columns, rows, ends, level, wanted };
-    if (best.level === wanted) break;
     yield;
-  }
-  return best!;
+    return { ...maze, grid: id, columns, rows, ends, level, wanted };
+  });
 }
 
 /** Finds the way anew, by code that has no part in making it, and looks for another. */
@@ -73,12 +79,5 @@ export function inspectMaze(item: MazeItem, { label }: { label: string }): ItemP
   const fix = (message: string): ItemProblem[] => [{ severity: 'fix', message: `${label}: ${message}` }];
   if (!way) return fix('has no way from start to goal, or more than one. Re-roll the puzzle.');
   if (way.join() !== item.way.join()) return fix('the way in the book is another. Re-roll the puzzle.');
-  return item.level === item.wanted
-    ? []
-    : [
-        {
-          severity: 'look',
-          message: `${label}: is of level ${item.level}, not ${item.wanted}: mazes of this size hardly differ. Re-roll it, or use more cells.`,
-        },
-      ];
+  return levelProblems(label, item, 'mazes of this size hardly differ. Re-roll it, or use more cells.');
 }

@@ -1,12 +1,15 @@
 import fc from 'fast-check';
+import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
+import { mazeOfScale, usualScales } from '../../puzzles/maze/index.ts';
+import { measuredScale } from '../../puzzles/scale.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
-import { inspectMaze, type MazeItem } from './fill.ts';
+import { gridOf, inspectMaze, type MazeItem, sortOf } from './fill.ts';
 import { maze as kind } from './index.ts';
 
 const type = typesetterFromDisk();
@@ -64,6 +67,24 @@ describe('a section of mazes', () => {
     const before = itemOf(mazes(1, {}, {}, { pins: { 1: pin } }), 1);
     expect(itemOf(mazes(1, { grid: 'square', winding: 0 }, {}, { pins: { 1: pin } }), 1)).toEqual(before);
     expect(before).toMatchObject({ grid: 'hexagon', ends: 'middle' });
+  });
+});
+
+describe('the scales that are measured beforehand', () => {
+  it('are those of the mazes on offer, as they are measured', () => {
+    const measured: Record<string, readonly number[]> = {};
+    for (const { options = {} } of kind.samples!) {
+      const made = v.parse(kind.options, options);
+      const steps = measuredScale(
+        'maze',
+        sortOf(made),
+        mazeOfScale(gridOf(made), made.ends, made.winding / 100),
+      );
+      let step = steps.next();
+      while (!step.done) step = steps.next();
+      measured[sortOf(made)] = step.value;
+    }
+    expect(usualScales).toEqual(measured);
   });
 });
 

@@ -2,7 +2,16 @@ import type { FaceId } from '../../faces/index.ts';
 import type { Rect } from '../../print/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
 import type { Level } from '../../puzzles/level.ts';
-import { BLACK, breakLines, linePath, type Mark, type Typesetter, textLine } from '../../scene/index.ts';
+import {
+  BLACK,
+  boundsOf,
+  breakLines,
+  linePath,
+  type Mark,
+  type TextMark,
+  type Typesetter,
+  textLine,
+} from '../../scene/index.ts';
 import type { DrawContext, PlacedItem } from '../kind.ts';
 import { dotsWidth, levelDots, levelKey, levelWords } from './level.ts';
 
@@ -39,6 +48,12 @@ const LEAST_NOTE = 8;
 
 type Context = Pick<DrawContext<never, unknown>, 'frame' | 'body' | 'type' | 'faces' | 'language'>;
 type Placed = Pick<PlacedItem<unknown>, 'displayNumber' | 'solutionPage'>;
+
+/** A line of text whose ink begins no further left than it does itself: some letters reach over. */
+export function clearOfLeft(line: TextMark, type: Typesetter): TextMark {
+  const ink = boundsOf([line], type);
+  return ink && ink.left < line.x ? { ...line, x: line.x + (line.x - ink.left) } : line;
+}
 
 /** Where the answers of some puzzles are, in print; empty where they have none. */
 function answersOf(placed: readonly Placed[], { language }: Context): string {
@@ -77,14 +92,16 @@ function puzzleHead(
   const baseline = body.y + set * 0.86;
   const rule = baseline + set * 0.42;
   const answers = answersOf(placed, context);
-  const titleStyle = { face: faces.display, size: set, color: BLACK };
+  // A long subject makes the title smaller, rather than leave the page.
+  const fits = Math.min(1, (body.width - set * 0.1) / type.width(title, faces.display, set));
+  const titleStyle = { face: faces.display, size: set * fits, color: BLACK };
   const noteStyle = { face: faces.text, size: note, color: BLACK };
   const beside =
     type.width(title, faces.display, set) + type.width(answers, faces.text, note) + set < body.width;
   const foot = answers && !beside ? note * 1.9 : 0;
   return {
     marks: [
-      textLine(type, title, titleStyle, body.x, baseline),
+      clearOfLeft(textLine(type, title, titleStyle, body.x, baseline), type),
       ...(answers
         ? [
             textLine(
@@ -127,18 +144,24 @@ function puzzleFoot(
   const first = room.y + room.height - (lines.length - 1) * leading - set * 0.3;
   const style = { face: faces.text, size: set, color: BLACK };
   return {
-    marks: lines.map((line, i) => textLine(type, line, style, room.x, first + i * leading)),
+    marks: lines.map((line, i) =>
+      clearOfLeft(textLine(type, line, style, room.x, first + i * leading), type),
+    ),
     room: { ...room, height: room.height - height - set },
   };
 }
 
-/** What is around the puzzles of a page: a title with their numbers, where their answers are, and what to do. */
+/** What is around the puzzles of a page: a title with their numbers, where their answers are, and what to do. @param subject of it */
 export function aroundPuzzles(
-  { title, rules }: { title: string; rules: string | null },
+  { title, rules, subject }: { title: string; rules: string | null; subject?: string | undefined },
   placed: readonly Placed[],
   context: Context,
 ): { marks: Mark[]; room: Rect } {
-  const head = puzzleHead(`${title} ${numbersOf(placed)}`, placed, context);
+  const head = puzzleHead(
+    [`${title} ${numbersOf(placed)}`, subject].filter(Boolean).join(': '),
+    placed,
+    context,
+  );
   if (rules === null) return head;
   const foot = puzzleFoot(rules, head.room, context);
   return { marks: [...head.marks, ...foot.marks], room: foot.room };
@@ -210,6 +233,93 @@ export function boxesFor(
     height,
   }));
 }
+
+/** Between puzzles on a page, in points at 6 × 9 in. */
+export const GAP = 22;
+
+/** A room shared out in equal boxes, in the columns that make them most like squares. */
+export function boxesIn(room: Rect, count: number, gap: number): Rect[] {
+  let columns = 1;
+  let best = Number.POSITIVE_INFINITY;
+  const side = (inRow: number): [width: number, height: number] => {
+    const rows = Math.ceil(count / inRow);
+    return [(room.width - gap * (inRow - 1)) / inRow, (room.height - gap * (rows - 1)) / rows];
+  };
+  for (let inRow = 1; inRow <= count; inRow++) {
+    if (count % inRow) continue;
+    const [width, height] = side(inRow);
+    const off = Math.abs(Math.log(width / height));
+    if (off >= best) continue;
+    best = off;
+    columns = inRow;
+  }
+  const [width, height] = side(columns);
+  return Array.from({ length: count }, (_, i) => ({
+    x: room.x + (i % columns) * (width + gap),
+    y: room.y + Math.floor(i / columns) * (height + gap),
+    width,
+    height,
+  }));
+}
+
+/** Puzzles that stand below each other come closer. */
+const STACKED_GAP = 0.6;
+
+/** A room shared out in rows. */
+function rowsOf(room: Rect, count: number, gap: number): Rect[] {
+  const height = (room.height - gap * (count - 1)) / count;
+  return Array.from({ length: count }, (_, i) => ({ ...room, y: room.y + i * (height + gap), height }));
+}
+
+/** What a page of puzzles shows besides what is around them. */
+interface Puzzles<Item> {
+  title: string;
+  rules: string | null;
+  /** Of the width of a puzzle to its height. */
+  ratio?: number;
+  /** Below each other, as wide as the page, instead of in boxes that leave grids largest. */
+  stacked?: boolean;
+  level?(item: Item): Level;
+  draw(item: Item, box: Rect): Mark[];
+}
+
+/** A page of puzzles, each under its number and level in a box of its own; all boxes of a section are of one size. */
+export function puzzlesOnPage<Options extends { perPage: number }, Item>(
+  context: DrawContext<Options, Item>,
+  { title, rules, ratio = 1, stacked, level, draw }: Puzzles<Item>,
+): Mark[] {
+  const { items, options, frame } = context;
+  if (!items.length) return [];
+  const alone = options.perPage === 1;
+  const { marks, room } = aroundPuzzles({ title, rules }, items, context);
+  const above = alone && !level ? 0 : captionHeight(context);
+  const gap = GAP * frame.grid.typeScale;
+  const boxes =
+    alone || stacked
+      ? rowsOf(room, options.perPage, gap * STACKED_GAP)
+      : boxesFor(options.perPage, room, { gap, above, ratio });
+  items.forEach(({ item, displayNumber }, i) => {
+    const box = boxes[i]!;
+    if (above)
+      marks.push(...caption(alone ? '' : String(displayNumber), level?.(item) ?? null, box, context));
+    marks.push(...draw(item, { ...box, y: box.y + above, height: box.height - above }));
+  });
+  return marks;
+}
+
+/** An answer in a box, under the number of its puzzle and its page. @param width that it takes in a room */
+export function solutionInBox<Item>(
+  placed: PlacedItem<Item>,
+  box: Rect,
+  context: { language: Context['language']; type: Typesetter },
+  { width, draw }: { width(room: Rect): number; draw(room: Rect): Mark[] },
+): Mark[] {
+  const room = { ...box, y: box.y + SOLUTION_HEAD, height: box.height - SOLUTION_HEAD };
+  const wide = Math.min(box.width, Math.max(width(room), LEAST_HEAD));
+  return [...solutionHead(placed, box, wide, context), ...draw(room)];
+}
+/** Number and page stand beside each other in this width, in points. */
+const LEAST_HEAD = 70;
 
 const SOLUTION = 9.5;
 

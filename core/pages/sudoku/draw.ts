@@ -8,6 +8,7 @@ import {
   boxesFor,
   caption,
   captionHeight,
+  GAP,
   isLargePrint,
   SOLUTION_HEAD,
   solutionHead,
@@ -139,9 +140,6 @@ const onDiagonal = ({ size, variant }: SudokuItem, cell: number): boolean => {
   const [row, column] = [Math.floor(cell / size), cell % size];
   return variant === 'diagonal' && (row === column || row + column === size - 1);
 };
-
-/** Between puzzles on a page, in points at 6 × 9 in. */
-const GAP = 22;
 
 /** The digits to cross out as they are used up, under a grid that has the page to itself. */
 function usedUp(item: SudokuItem, room: Rect, context: DrawContext<SudokuOptions, SudokuItem>): Mark[] {

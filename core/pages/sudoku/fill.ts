@@ -14,6 +14,7 @@ import {
 } from '../../puzzles/sudoku/index.ts';
 import { randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
+import { answerProblems, levelProblems, twiceProblems } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
 import type { SudokuOptions, SudokuPin } from './options.ts';
 
@@ -90,20 +91,15 @@ export function* fillSudoku(context: FillContext<SudokuOptions>): Generator<void
 
 /** Solves the puzzle anew, by code that has no part in making it, and looks for a second answer. */
 export function inspectSudoku(item: SudokuItem, { label }: { label: string }): ItemProblem[] {
-  const { size, givens, solution, level, wanted } = item;
+  const { size, givens, solution } = item;
   const found = coversOf(shapeOfItem(item), readGrid(size, givens));
-  const fix = (message: string): ItemProblem[] => [{ severity: 'fix', message: `${label}: ${message}` }];
-  if (found.length === 0) return fix('has no answer. Re-roll the puzzle.');
-  if (found.length > 1) return fix('has more than one answer. Re-roll the puzzle.');
-  if (gridText(found[0]!) !== solution) return fix('the answer in the book is another. Re-roll the puzzle.');
-  return level === wanted
-    ? []
-    : [
-        {
-          severity: 'look',
-          message: `${label}: is of level ${level}, not ${wanted}: grids of this size are seldom that hard. Re-roll it, or ask for another level.`,
-        },
-      ];
+  const wrong = answerProblems(label, found, (answer) => gridText(answer) === solution);
+  if (wrong.length) return wrong;
+  return levelProblems(
+    label,
+    item,
+    'grids of this size are seldom that hard. Re-roll it, or ask for another level.',
+  );
 }
 
 /** Puzzles that are in the section twice, and what is asked for and cannot be made. */
@@ -119,16 +115,5 @@ export function inspectSudokus(
       message: `boxes of irregular outline are made up to 9 × 9; these ${options.size} × ${options.size} grids have usual ones. Choose a smaller size, or another variant.`,
       item: first.number,
     });
-  const seen = new Map<string, string>();
-  for (const { number, label, item } of items) {
-    const known = seen.get(item.solution + item.givens);
-    if (known)
-      problems.push({
-        severity: 'look',
-        message: `${label}: is the same as ${known}. Re-roll it.`,
-        item: number,
-      });
-    else seen.set(item.solution + item.givens, label);
-  }
-  return problems;
+  return [...problems, ...twiceProblems(items, ({ solution, givens }) => solution + givens)];
 }

@@ -1,23 +1,21 @@
 import { findWord, makeWordSearch, mirrored, type WordSearch } from '../../puzzles/word-search/index.ts';
 import { randomStream } from '../../random.ts';
-import { type Resources, words as wordBank } from '../../resources/index.ts';
 import { directionOf } from '../../scene/index.ts';
-import { gridWord } from '../../words/index.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
+import { dealtFrom } from '../puzzle/deal.ts';
+import { listsOf, type Usable, usableWords } from '../puzzle/word-source.ts';
 import type { WordSearchOptions, WordSearchPin } from './options.ts';
 
 export interface WordSearchItem {
   title?: string | undefined;
   /** As listed under the grid, in order. */
-  words: { word: string; letters: readonly string[] }[];
+  words: Usable[];
   search: WordSearch;
   /** Words of the puzzle's own list that are longer than the grid. */
-  tooLong: { word: string; letters: readonly string[] }[];
+  tooLong: Usable[];
   /** How many words the puzzle was asked to have and its list could not give. */
   short: number;
 }
-
-export type Usable = WordSearchItem['words'][number];
 
 interface Source {
   title?: string | undefined;
@@ -26,31 +24,6 @@ interface Source {
   /** A list made for this puzzle alone: a word it cannot hold is a fault, not a choice. */
   isDedicatedList: boolean;
 }
-
-/** Reading 5,000 words for each of 60 puzzles would be the cost of a preview; lists are immutable, so kept. */
-const readLists = new WeakMap<readonly string[], Usable[]>();
-
-function usableWords(list: readonly string[]): Usable[] {
-  let read = readLists.get(list);
-  if (!read) {
-    const seen = new Set<string>();
-    read = list.flatMap((word) => {
-      const found = gridWord(word);
-      if ('problem' in found || seen.has(found.letters.join(''))) return [];
-      seen.add(found.letters.join(''));
-      return [found];
-    });
-    readLists.set(list, read);
-  }
-  return read;
-}
-
-/** The lists that the puzzles of a section take their words from, in turn. */
-export const listsOf = (
-  { words }: WordSearchOptions,
-  resources: Resources,
-): readonly { title?: string | undefined; words: readonly string[] }[] =>
-  'bank' in words ? [{ words: resources.value(wordBank, words.bank) }] : words.lists;
 
 function sourceOf({
   options,
@@ -76,36 +49,16 @@ export const inside = (part: Usable, whole: Usable): boolean => {
   return there.includes(part.letters.join('')) || there.includes([...part.letters].reverse().join(''));
 };
 
-/**
- * Deals the puzzle's words. A first draw comes from one shuffled deck of the list, so that a word returns only
- * when all have been used; a re-roll draws from the item's own stream. Words inside other words are passed over.
- */
+/** Deals the puzzle's words. Words inside other words are passed over. */
 function deal(context: FillContext<WordSearchOptions>, source: ReturnType<typeof sourceOf>): Usable[] {
-  const { usable, dealIndex } = source;
   const [seed, section] = context.streamKey;
-  const wanted = Math.min(context.options.wordsPerPuzzle, usable.length);
-  if (wanted === 0) return [];
-  const isDedicatedList = randomStream(seed, section, context.item, context.roll, 'words').shuffled(usable);
-  const first: Usable[] = [];
-  if (context.roll === 0) {
-    const size = context.options.wordsPerPuzzle;
-    const deckOf = (cycle: number) =>
-      randomStream(seed, section, source.title ?? '', 'deck', cycle).shuffled(usable);
-    for (let at = dealIndex * size; at < dealIndex * size + wanted; ) {
-      const cycle = Math.floor(at / usable.length);
-      const from = at % usable.length;
-      const take = Math.min(usable.length - from, dealIndex * size + wanted - at);
-      first.push(...deckOf(cycle).slice(from, from + take));
-      at += take;
-    }
-  }
-  const dealt: Usable[] = [];
-  for (const word of [...first, ...isDedicatedList]) {
-    if (dealt.length === wanted) break;
-    if (!dealt.some((other) => other === word || inside(word, other) || inside(other, word)))
-      dealt.push(word);
-  }
-  return dealt;
+  return dealtFrom(source.usable, {
+    size: context.options.wordsPerPuzzle,
+    place: context.roll === 0 ? source.dealIndex : null,
+    deck: (cycle) => randomStream(seed, section, source.title ?? '', 'deck', cycle),
+    own: randomStream(seed, section, context.item, context.roll, 'words'),
+    clash: (word, other) => inside(word, other) || inside(other, word),
+  });
 }
 
 const inOrder = (words: Usable[]): Usable[] =>

@@ -1,4 +1,6 @@
 import { defineKind, itemUnits, type PageKind } from '../kind.ts';
+import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
+import { bankNeeded } from '../puzzle/word-source.ts';
 import { wordSearchData } from './data.ts';
 import { drawWordSearchPage } from './draw.ts';
 import {
@@ -14,11 +16,6 @@ import { inspectWordLists } from './lists.ts';
 import { pinSchema, type WordSearchOptions, wordSearchOptions } from './options.ts';
 import { drawWordSearchSolution } from './solution.ts';
 
-/** Of the small page by which it is offered. */
-const SHOWN_WORDS = 'swarm propolis drone nectar skep waggle brood queen pollen smoker comb forager'.split(
-  ' ',
-);
-
 /** What every version says of itself. */
 const searched = {
   id: 'word-search',
@@ -32,8 +29,7 @@ const searched = {
   defaultCount: 20,
   numbered: true,
   options: wordSearchOptions,
-  needs: ({ words }: WordSearchOptions) =>
-    'bank' in words ? [{ id: words.bank, type: 'words', path: 'words.bank' }] : [],
+  needs: bankNeeded,
   itemName: 'puzzle',
   units: ({ count }: { count: number }) => itemUnits(count),
   fill: fillWordSearch,

@@ -1,11 +1,9 @@
 import type { Resources } from '../../resources/index.ts';
 import { gridWord } from '../../words/index.ts';
 import type { SectionProblem } from '../kind.ts';
-import { inside, listsOf, type Usable, type WordSearchItem } from './fill.ts';
+import { leftOutTold, listsOf, type Usable } from '../puzzle/word-source.ts';
+import { inside, type WordSearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';
-
-/** Words named in one finding; of more, how many there are is said. */
-const NAMED = 4;
 
 /** In so many puzzles of a section a word may come back, on average, before that is told. Our own measure, no source. */
 const MOST_PUZZLES_A_WORD = 5;
@@ -57,9 +55,6 @@ function insideOthers(words: readonly string[], wide: number): string[] {
   });
 }
 
-const told = (reasons: readonly string[]): string =>
-  `${reasons.slice(0, NAMED).join(' ')}${reasons.length > NAMED ? ` And ${reasons.length - NAMED} more.` : ''}`;
-
 /** What is wrong with the words before any puzzle is made of them: said once for each list, and nothing is dropped in silence. */
 export function inspectWordLists(
   items: readonly { number: number; label: string; item: WordSearchItem }[],
@@ -93,13 +88,13 @@ export function inspectWordLists(
     // A list of a puzzle's own that cannot be used whole is told by the puzzle.
     const reasons = lists.length > 1 ? leftOut(words, Infinity) : leftOut(words, wide);
     if (reasons.length)
-      problems.push({ severity: 'look', message: `${name} left out: ${told(reasons)}`, item: i + 1 });
+      problems.push({ severity: 'look', message: `${name} left out: ${leftOutTold(reasons)}`, item: i + 1 });
     // Of a list for a single puzzle, the puzzle itself says so.
     const held = lists.length > 1 ? [] : insideOthers(words, wide);
     if (held.length)
       problems.push({
         severity: 'look',
-        message: `${name} never together in one puzzle, because one contains the other: ${told(held)}`,
+        message: `${name} never together in one puzzle, because one contains the other: ${leftOutTold(held)}`,
         item: 1,
       });
     const served = items.filter(({ number }) => (number - 1) % lists.length === i);

@@ -1,39 +1,24 @@
 import * as v from 'valibot';
-import { enumOf, exactObject, identifier, integerBetween, text } from '../../schema.ts';
+import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { WORD_LIST_LIMITS } from '../../words/index.ts';
+import { wordSource } from '../puzzle/word-source.ts';
 
-const words = v.pipe(
-  v.array(text(1, 60)),
-  v.maxLength(
-    WORD_LIST_LIMITS.words,
-    (issue) => `has ${issue.input.length} words; ${WORD_LIST_LIMITS.words} are allowed. Split the list.`,
-  ),
-);
 const size = integerBetween(8, 30);
-const directions = enumOf(['straight', 'diagonal', 'backwards']);
+export const directions = enumOf(['straight', 'diagonal', 'backwards']);
 
-/** Words come from a word bank among the resources, or from lists of the section's own. */
-const source = v.union(
-  [
-    exactObject({ bank: identifier }),
-    exactObject({
-      lists: v.pipe(v.array(exactObject({ title: v.optional(text(1, 80)), words })), v.maxLength(500)),
-    }),
-  ],
-  'should be { "bank": "…" } or { "lists": [{ "title": "…", "words": ["…"] }] }.',
-);
-
-export const wordSearchOptions = exactObject({
-  words: setting(source, { lists: [] }, { label: 'Words', control: 'words' }),
-  columns: setting(size, 16, { label: 'Columns', help: 'Letters across the grid.' }),
-  rows: setting(size, 16, { label: 'Rows', help: 'Letters down the grid.' }),
-  wordsPerPuzzle: setting(integerBetween(10, 20), 15, { label: 'Words per puzzle' }),
-  directions: setting(directions, 'diagonal', {
+export const directionsSetting = () =>
+  setting(directions, 'diagonal', {
     label: 'Directions',
     help: 'Straight: across and down; diagonal: also slanting; backwards: also from right to left and upwards.',
     values: { straight: '→ ↓', diagonal: '+ diagonal', backwards: '+ backwards' },
-  }),
+  });
+
+export const wordSearchOptions = exactObject({
+  words: setting(wordSource, { lists: [] }, { label: 'Words', control: 'words' }),
+  columns: setting(size, 16, { label: 'Columns', help: 'Letters across the grid.' }),
+  rows: setting(size, 16, { label: 'Rows', help: 'Letters down the grid.' }),
+  wordsPerPuzzle: setting(integerBetween(10, 20), 15, { label: 'Words per puzzle' }),
+  directions: directionsSetting(),
 });
 
 export type WordSearchOptions = v.InferOutput<typeof wordSearchOptions>;

@@ -4,17 +4,8 @@ import { connectedComponents } from 'graphology-components';
 import { bidirectional } from 'graphology-shortest-path/unweighted';
 import { describe, expect, it } from 'vitest';
 import { randomStream } from '../../random.ts';
-import {
-  difficulty,
-  ENDS,
-  GRIDS,
-  type Grid,
-  levelOn,
-  levelScale,
-  makeMaze,
-  mazeGrid,
-  onlyWay,
-} from './index.ts';
+import { levelOn } from '../scale.ts';
+import { difficulty, ENDS, GRIDS, type Grid, makeMaze, mazeGrid, mazeScale, onlyWay } from './index.ts';
 import { distances, outerCells } from './make.ts';
 
 const everything = process.env.QUILL_SWEEP === 'all';
@@ -195,7 +186,7 @@ describe('mazes', () => {
 describe('levels of mazes', () => {
   it('each has a fifth of those that are made; harder ones have longer ways with more deep branches to get lost in', () => {
     const grid = mazeGrid('square', 14, 14);
-    const steps = levelScale('test', grid, 'outer', 0.7);
+    const steps = mazeScale('test', grid, 'outer', 0.7);
     let scale: readonly number[] = [];
     for (let step = steps.next(); ; step = steps.next())
       if (step.done) {

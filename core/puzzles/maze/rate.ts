@@ -1,7 +1,8 @@
-import { randomStream } from '../../random.ts';
-import { LEVELS, type Level } from '../level.ts';
+import type { RandomStream } from '../../random.ts';
+import { levelScale, type Scale } from '../scale.ts';
 import type { Grid } from './grid.ts';
 import { type Ends, type Maze, makeMaze } from './make.ts';
+import usual from './usual-scales.json' with { type: 'json' };
 
 /** What a cell of the way counts beside what leads off it, and a branch that goes on out of sight. Our choice, no source. */
 const STEP = 0.3;
@@ -39,38 +40,19 @@ export function difficulty({ cells, first, next, through }: Grid, { open, way }:
   return sum + STEP * way.length;
 }
 
-/** Mazes that a scale is made from. */
-const SAMPLE = 60;
-const SCALES_KEPT = 200;
+/** Those of the mazes that are on offer, as they are measured, so that a first page does not wait for sixty mazes. */
+export const usualScales: Readonly<Record<string, Scale>> = usual;
 
-const scales = new Map<string, readonly number[]>();
+/** What a scale of mazes is made from. */
+export const mazeOfScale =
+  (grid: Grid, ends: Ends, winding: number) =>
+  (random: RandomStream): number =>
+    difficulty(grid, makeMaze(grid, ends, winding, random));
 
 /**
- * The difficulties at which the next level begins, for mazes of one sort: each level holds as many of them. Found once, giving way
- * after each maze.
+ * The difficulties at which the next level begins, for mazes of one sort.
  * @param sort names all that the mazes have in common
  */
-export function* levelScale(
-  sort: string,
-  grid: Grid,
-  ends: Ends,
-  winding: number,
-): Generator<void, readonly number[]> {
-  const known = scales.get(sort);
-  if (known) return known;
-  const random = randomStream('maze scale', sort);
-  const found: number[] = [];
-  for (let i = 0; i < SAMPLE; i++) {
-    found.push(difficulty(grid, makeMaze(grid, ends, winding, random)));
-    yield;
-  }
-  found.sort((a, b) => a - b);
-  const scale = LEVELS.slice(1).map((_, i) => found[Math.floor(((i + 1) * SAMPLE) / LEVELS.length)]!);
-  if (scales.size >= SCALES_KEPT) scales.clear();
-  scales.set(sort, scale);
-  return scale;
+export function* mazeScale(sort: string, grid: Grid, ends: Ends, winding: number): Generator<void, Scale> {
+  return usualScales[sort] ?? (yield* levelScale('maze', sort, mazeOfScale(grid, ends, winding)));
 }
-
-/** The level of a difficulty on a scale. */
-export const levelOn = (scale: readonly number[], value: number): Level =>
-  LEVELS[scale.filter((begins) => value >= begins).length]!;

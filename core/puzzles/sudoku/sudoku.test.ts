@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomStream } from '../../random.ts';
+import { atOnce } from '../../steps.ts';
 import { LEVELS } from '../level.ts';
 import { BandSolver } from './bands.ts';
 import { Board, FINDS } from './board.ts';
@@ -15,11 +16,8 @@ import { TECHNIQUES, type Technique } from './techniques.ts';
 const everything = process.env.QUILL_SWEEP === 'all';
 
 /** Runs what gives way to its end. */
-function finished<T>(steps: Generator<void, T>): T {
-  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value;
-}
 const made = (order: Parameters<typeof sudokuSteps>[0], ...key: (string | number)[]) =>
-  finished(sudokuSteps(order, randomStream('sudoku', ...key)));
+  atOnce(sudokuSteps(order, randomStream('sudoku', ...key)));
 
 const holds = (shape: Shape, values: ArrayLike<number>): boolean =>
   shape.units.every((unit) => new Set(Array.from(unit, (cell) => values[cell])).size === shape.size);
@@ -168,7 +166,7 @@ describe('techniques', () => {
           symmetry: 'none' as const,
           leastGivens: 0,
         };
-        const puzzle = finished(maker.attempt(wanted, randomStream('techniques', grade, seed)));
+        const puzzle = atOnce(maker.attempt(wanted, randomStream('techniques', grade, seed)));
         const rating = puzzle && rate(maker.shape, puzzle.givens);
         if (!rating) continue;
         expect(rating.solution).toEqual(puzzle.solution);

@@ -1,0 +1,89 @@
+import type { Rect } from '../../print/index.ts';
+import type { PrintedLanguage } from '../../printed-words/index.ts';
+import type { Mark } from '../../scene/index.ts';
+import { graphemes } from '../../words/index.ts';
+import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
+import { cellIn, gridAlone, gridWithList, largestAlone, listAlone } from '../puzzle/grid-with-list.ts';
+import { letterGrid } from '../puzzle/letter-grid.ts';
+import type { Listed } from '../puzzle/list-columns.ts';
+import { aroundPuzzles, solutionInBox } from '../puzzle/page.ts';
+import type { Asked, CrosswordItem } from './fill.ts';
+import type { CrosswordOptions } from './options.ts';
+import { crosswordWords } from './words.ts';
+
+/** A column of clues is no narrower, in ems. */
+const LEAST_COLUMN = 9;
+
+/** How many letters an answer has, by its words: `(5)`, `(3,4)`, `(2-4)`. */
+export function countsOf(word: string): string {
+  const parts = word
+    .normalize('NFC')
+    .split(/([\s\-‐‑–])/u)
+    .map((part) => (/^[\s]$/u.test(part) ? ',' : /^[-‐‑–]$/u.test(part) ? '-' : part));
+  return `(${parts
+    .map((part) =>
+      part === ',' || part === '-' ? part : String(graphemes(part.replace(/['’.·]/gu, '')).length),
+    )
+    .join('')})`;
+}
+
+function clueTexts(
+  asked: readonly Asked[],
+  { counts }: CrosswordOptions,
+  language: PrintedLanguage,
+): Listed[] {
+  const under = (isAcross: boolean): Listed[] => {
+    const some = asked.filter(({ across }) => across === isAcross);
+    if (!some.length) return [];
+    return [
+      { heading: true, text: crosswordWords(language, isAcross ? 'across' : 'down') },
+      ...some.map(({ number, clue, word }) => ({
+        number,
+        text: [clue, ...(counts ? [countsOf(word)] : [])].filter(Boolean).join(' ') || '…',
+      })),
+    ];
+  };
+  return [...under(true), ...under(false)];
+}
+
+/** Numbers of the cells at which words begin, by place. */
+const numbersOf = ({ asked }: CrosswordItem): Map<number, string> =>
+  new Map(asked.map(({ cells, number }) => [cells[0]!, String(number)]));
+
+export function drawCrosswordPage(context: DrawContext<CrosswordOptions, CrosswordItem>): Mark[] {
+  const { items, options, language, part, body, type } = context;
+  const [placed] = items;
+  if (!placed) return [];
+  const { item } = placed;
+  const clues = clueTexts(item.asked, options, language);
+  if (part === 'right') return listAlone(clues, body, context);
+  const title = crosswordWords(language, 'crossword');
+  const { marks, room } = aroundPuzzles({ title, rules: null }, items, context);
+  if (!item.asked.length) return marks;
+  if (part === 'left')
+    return [
+      ...marks,
+      ...letterGrid(
+        item,
+        gridAlone(item, room, largestAlone(context)),
+        { ...options, corners: numbersOf(item) },
+        type,
+      ),
+    ];
+  const page = gridWithList(item, clues, room, context, LEAST_COLUMN);
+  if (!page) throw new RangeError('There is no room for the clues of the puzzle on this page.');
+  return [...marks, ...letterGrid(item, page, { ...options, corners: numbersOf(item) }, type), ...page.marks];
+}
+
+export function drawCrosswordSolution(
+  placed: PlacedItem<CrosswordItem>,
+  box: Rect,
+  context: SolutionContext<CrosswordOptions>,
+): Mark[] {
+  const { item } = placed;
+  return solutionInBox(placed, box, context, {
+    width: (room) => cellIn(item, room.width, room.height) * item.columns,
+    draw: (room) =>
+      letterGrid(item, gridAlone(item, room), { ...context.options, shown: item.letters }, context.type),
+  });
+}

@@ -1,0 +1,63 @@
+import { defineKind, type Unit } from '../kind.ts';
+import { drawCrosswordPage, drawCrosswordSolution } from './draw.ts';
+import {
+  type CrosswordItem,
+  crosswordData,
+  fillCrossword,
+  inspectCrossword,
+  inspectCrosswords,
+  pinnedCrossword,
+} from './fill.ts';
+import { type CrosswordOptions, crosswordOptions, crosswordPin } from './options.ts';
+
+/** Of the small page by which it is offered. */
+const SHOWN = `Propolis | Glue that bees make
+Nectar | Sweet drink from a flower
+Swarm | Half a colony on the move
+Skep | What a hive of straw is called
+Pollen | Yellow dust on hairy legs
+Queen | Mother of all in the house
+Drone | He does no work
+Comb | Wall of six-sided rooms
+Smoker | It calms those who live here
+Veil | Worn over the face at work
+Clover | Three leaves, seldom four
+Heather | It colors the moor in August
+Waggle | Dance that tells the way
+Brood | Young ones in their cells
+Sting | It hurts, and is used once
+Worker | She gathers, cleans and feeds`;
+
+export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
+  id: 'crossword',
+  version: 1,
+  name: 'Crossword',
+  purpose: 'Crossing words with clues of your own, with solutions.',
+  family: 'Puzzles',
+  samples: [
+    { name: 'Crossword', shown: { clues: SHOWN, words: 16 } },
+    {
+      name: 'Crossword, clues on the facing page',
+      options: { clueSide: 'facing', columns: 21, rows: 21, words: 30 },
+      shown: { clues: SHOWN },
+    },
+  ],
+  extent: 'items',
+  defaultCount: 20,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: crosswordOptions,
+  itemName: 'puzzle',
+  units: ({ count, options: { clueSide } }) =>
+    Array.from({ length: count }, (_, i): Unit => {
+      const items = [i + 1];
+      return clueSide === 'facing' ? { side: 'facing', items } : { items };
+    }),
+  fillSteps: fillCrossword,
+  pin: { schema: crosswordPin, of: pinnedCrossword },
+  data: crosswordData,
+  draw: drawCrosswordPage,
+  solution: { box: drawCrosswordSolution },
+  inspect: inspectCrossword,
+  inspectSection: inspectCrosswords,
+});

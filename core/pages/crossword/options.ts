@@ -1,0 +1,38 @@
+import * as v from 'valibot';
+import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
+import { setting } from '../../settings.ts';
+import { aroundSetting } from '../puzzle/letter-grid.ts';
+
+const side = integerBetween(7, 25);
+
+export const crosswordOptions = exactObject({
+  clues: setting(text(0, 400_000), '', {
+    label: 'Words and clues',
+    help: 'A line for each: the word, an upright bar or a tab, its clue: Propolis | Glue that bees make.',
+    control: 'texts',
+  }),
+  words: setting(integerBetween(5, 40), 20, { label: 'Words per puzzle' }),
+  columns: setting(side, 15, { label: 'Columns', help: 'At most; a grid is as wide as its words need.' }),
+  rows: setting(side, 15, { label: 'Rows', help: 'At most; a grid is as high as its words need.' }),
+  clueSide: setting(enumOf(['page', 'facing']), 'page', {
+    label: 'Clues',
+    values: { page: 'On the page of the grid', facing: 'On the facing page' },
+  }),
+  counts: setting(v.boolean(), true, {
+    label: 'Letter counts',
+    help: 'How many letters the answer has, after each clue.',
+  }),
+  around: aroundSetting(),
+});
+
+export type CrosswordOptions = v.InferOutput<typeof crosswordOptions>;
+
+/** Everything a pinned puzzle is made from, so that no setting can change it. */
+export const crosswordPin = exactObject({
+  words: v.pipe(v.array(exactObject({ word: text(1, 60), clue: text(0, 400) })), v.maxLength(40)),
+  columns: side,
+  rows: side,
+  roll: integerBetween(0, 1_000_000),
+});
+
+export type CrosswordPin = v.InferOutput<typeof crosswordPin>;

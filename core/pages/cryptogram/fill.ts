@@ -1,0 +1,83 @@
+import { type Cryptogram, deciphered, makeCryptogram, signsOf } from '../../puzzles/cryptogram/index.ts';
+import { randomStream } from '../../random.ts';
+import { dealt, type ListedText, readTexts, toldTwice } from '../../text-lists/index.ts';
+import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
+import type { CryptogramOptions, CryptogramPin } from './options.ts';
+
+export interface CryptogramItem extends Cryptogram {
+  credit: string;
+  /** Letters that are given, in the order of the alphabet. */
+  given: string[];
+}
+
+/** The text of a puzzle; the list begins anew when it has been used. */
+function textOf({ options, streamKey, item }: FillContext<CryptogramOptions>): ListedText {
+  const texts = dealt(readTexts(options.texts), options.order, streamKey);
+  return texts[(item - 1) % Math.max(1, texts.length)] ?? { text: '', credit: '' };
+}
+
+/** What a pinned puzzle is made from. */
+export function pinnedCryptogram(context: FillContext<CryptogramOptions>): CryptogramPin {
+  const { text, credit } = textOf(context);
+  return { text, credit, given: context.options.given, roll: context.roll };
+}
+
+/** Makes one puzzle from its own random stream. */
+export function fillCryptogram(context: FillContext<CryptogramOptions>): CryptogramItem {
+  const { text, credit, given, roll } =
+    (context.pin as CryptogramPin | undefined) ?? pinnedCryptogram(context);
+  const random = randomStream(...context.streamKey, context.item, roll, 'cryptogram');
+  const made = makeCryptogram(text, random);
+  const used = [...new Set(signsOf(text))].filter((sign) => sign in made.key);
+  return { ...made, credit, given: random.shuffled(used).slice(0, given).sort() };
+}
+
+/** A text with fewer different letters gives a solver too little to go by. Our own measure, no source. */
+const LEAST_LETTERS = 8;
+
+/** Reads the text back by its key, and looks for letters that stand for themselves or share a sign. */
+export function inspectCryptogram(item: CryptogramItem, { label }: { label: string }): ItemProblem[] {
+  const { text, key } = item;
+  const say = (severity: ItemProblem['severity'], message: string): ItemProblem[] => [
+    { severity, message: `${label}: ${message}` },
+  ];
+  if (!text) return [];
+  const pairs = Object.entries(key);
+  const isSound = new Set(Object.values(key)).size === pairs.length && pairs.every(([a, b]) => a !== b);
+  if (!isSound || deciphered(item) !== signsOf(text).join(''))
+    return say('fix', 'the key does not give the text back. Re-roll the puzzle.');
+  const letters = new Set(signsOf(text).filter((sign) => sign in key)).size;
+  return letters < LEAST_LETTERS
+    ? say(
+        'look',
+        `the text has ${letters} different letters, too few to find it out. Use a longer text, or give letters.`,
+      )
+    : [];
+}
+
+/** What is wrong with the list: said once for all puzzles. */
+export function inspectCryptograms(
+  items: readonly { number: number; label: string; item: CryptogramItem }[],
+  options: CryptogramOptions,
+): SectionProblem[] {
+  const [first] = items;
+  if (!first) return [];
+  const texts = readTexts(options.texts);
+  const item = first.number;
+  if (items.some(({ item: { text } }) => !text))
+    return [
+      {
+        severity: 'fix',
+        message: `${first.label}: there is no text. Type or paste some, a line for each.`,
+        item,
+      },
+    ];
+  const problems: SectionProblem[] = toldTwice(texts).map((message) => ({ severity: 'look', message, item }));
+  if (texts.length && texts.length < items.length)
+    problems.push({
+      severity: 'look',
+      message: `From ${items[texts.length]!.label.toLowerCase()}: ${texts.length} texts serve ${items.length} puzzles, so that they come back with another key. Add texts or ask for fewer puzzles.`,
+      item: items[texts.length]!.number,
+    });
+  return problems;
+}

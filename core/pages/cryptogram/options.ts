@@ -1,0 +1,37 @@
+import * as v from 'valibot';
+import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
+import { setting } from '../../settings.ts';
+import { ORDERS, type Order } from '../../text-lists/index.ts';
+
+const given = integerBetween(0, 7);
+
+export const cryptogramOptions = exactObject({
+  texts: setting(text(0, 100_000), '', {
+    label: 'Texts',
+    help: 'A line for each. Who said it comes after a tab or an upright bar: Keep the bees | Old saying.',
+    control: 'texts',
+  }),
+  order: setting(enumOf(Object.keys(ORDERS) as Order[]), 'listed', { label: 'Order', values: ORDERS }),
+  perPage: setting(enumOf([1, 2, 3, 4]), 1, { label: 'Puzzles per page' }),
+  given: setting(given, 2, { label: 'Letters given' }),
+  key: setting(v.boolean(), true, {
+    label: 'Strip for the key',
+    help: 'The alphabet with a box at each letter, and how often each sign stands in the text.',
+  }),
+  instructions: setting(v.boolean(), true, {
+    label: 'Instructions',
+    help: 'A line at the foot of each page.',
+  }),
+});
+
+export type CryptogramOptions = v.InferOutput<typeof cryptogramOptions>;
+
+/** Everything a pinned puzzle is made from, so that no setting can change it. */
+export const cryptogramPin = exactObject({
+  text: text(0, 2000),
+  credit: text(0, 400),
+  given,
+  roll: integerBetween(0, 1_000_000),
+});
+
+export type CryptogramPin = v.InferOutput<typeof cryptogramPin>;

@@ -1,0 +1,42 @@
+import { defineKind, itemUnits } from '../kind.ts';
+import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
+import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
+import { drawFillInPage, drawFillInSolution } from './draw.ts';
+import { type FillInItem, fillFillIn, inspectFillIn, pinnedFillIn } from './fill.ts';
+import { type FillInOptions, fillInOptions, fillInPin } from './options.ts';
+
+export const fillIn = defineKind<FillInOptions, FillInItem>({
+  id: 'fill-in',
+  version: 1,
+  name: 'Fill-in',
+  purpose: 'Words of a list to put into a grid, in one way alone, with solutions.',
+  family: 'Puzzles',
+  samples: [{ name: 'Fill-in', shown: { words: { lists: [{ words: SHOWN_WORDS }] }, wordsPerPuzzle: 12 } }],
+  extent: 'items',
+  defaultCount: 20,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: fillInOptions,
+  needs: bankNeeded,
+  itemName: 'puzzle',
+  units: ({ count }) => itemUnits(count),
+  fillSteps: fillFillIn,
+  pin: { schema: fillInPin, of: pinnedFillIn },
+  data: ({ title, columns, rows, letters, words, given }) => ({
+    ...(title ? { title } : {}),
+    ...{ columns, rows },
+    solution: Array.from({ length: rows }, (_, row) =>
+      letters.slice(row * columns, (row + 1) * columns).map((letter) => letter ?? '.'),
+    ),
+    words: words.map(({ word }) => word),
+    given,
+  }),
+  draw: drawFillInPage,
+  solution: { box: drawFillInSolution },
+  inspect: inspectFillIn,
+  inspectSection: (items, options, resources) =>
+    listProblems(items, listsOf(options, resources), {
+      wordsPerPuzzle: options.wordsPerPuzzle,
+      longest: Math.max(options.columns, options.rows),
+    }),
+});

@@ -1,0 +1,39 @@
+import { defineKind, itemUnits } from '../kind.ts';
+import { twiceProblems } from '../puzzle/judged.ts';
+import { drawNonogramPage, drawNonogramSolution } from './draw.ts';
+import { cluesOfItem, fillNonogram, inspectNonogram, type NonogramItem, pinnedNonogram } from './fill.ts';
+import { type NonogramOptions, nonogramOptions, nonogramPin } from './options.ts';
+
+export const nonogram = defineKind<NonogramOptions, NonogramItem>({
+  id: 'nonogram',
+  version: 1,
+  name: 'Nonogram',
+  purpose: 'Pictures to find by the numbers at rows and columns, one answer each, with solutions.',
+  family: 'Puzzles',
+  samples: [
+    { name: 'Nonogram', shown: { level: 2 } },
+    {
+      name: 'Nonograms for children, four a page',
+      options: { columns: 8, rows: 8, perPage: 4, level: 1, symmetry: 'mirror' },
+    },
+  ],
+  extent: 'items',
+  defaultCount: 30,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: nonogramOptions,
+  itemName: 'puzzle',
+  itemsPerUnit: ({ perPage }) => perPage,
+  units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
+  usesPlace: true,
+  fillSteps: fillNonogram,
+  pin: { schema: nonogramPin, of: pinnedNonogram },
+  data(item) {
+    const { columns, rows, picture, level } = item;
+    return { columns, rows, clues: cluesOfItem(item), solution: picture, level };
+  },
+  draw: drawNonogramPage,
+  solution: { box: drawNonogramSolution },
+  inspect: inspectNonogram,
+  inspectSection: (items) => twiceProblems(items, ({ picture }) => picture),
+});

@@ -1,0 +1,38 @@
+import * as v from 'valibot';
+import { enumOf, exactObject, integerBetween } from '../../schema.ts';
+import { setting } from '../../settings.ts';
+import { levelSetting } from '../puzzle/level.ts';
+
+const side = integerBetween(5, 30);
+const density = integerBetween(35, 70);
+const symmetry = enumOf(['none', 'mirror']);
+
+export const nonogramOptions = exactObject({
+  columns: setting(side, 15, { label: 'Columns' }),
+  rows: setting(side, 15, { label: 'Rows' }),
+  level: levelSetting(),
+  perPage: setting(enumOf([1, 2, 4, 6]), 1, { label: 'Puzzles per page' }),
+  filled: setting(density, 55, { label: 'Filled cells, %' }),
+  symmetry: setting(symmetry, 'none', {
+    label: 'Symmetry of the picture',
+    values: { none: 'None', mirror: 'Mirror' },
+  }),
+  instructions: setting(v.boolean(), true, {
+    label: 'Instructions',
+    help: 'A line at the foot of each page.',
+  }),
+});
+
+export type NonogramOptions = v.InferOutput<typeof nonogramOptions>;
+
+/** Everything a pinned puzzle is made from, so that no setting can change it. */
+export const nonogramPin = exactObject({
+  columns: side,
+  rows: side,
+  filled: density,
+  symmetry,
+  level: enumOf([1, 2, 3, 4, 5]),
+  roll: integerBetween(0, 1_000_000),
+});
+
+export type NonogramPin = v.InferOutput<typeof nonogramPin>;

@@ -1,0 +1,243 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { HIVE_WORDS, recipeOf } from '../../book/book.sample.ts';
+import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
+import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
+import { proofBook } from '../../proof/index.ts';
+import { eachMark, type TextMark } from '../../scene/index.ts';
+import type { CrosswordItem } from '../crossword/fill.ts';
+import type { CryptogramItem } from '../cryptogram/fill.ts';
+import type { FillInItem } from '../fill-in/fill.ts';
+import { pageKind } from '../index.ts';
+import type { KakuroItem } from '../kakuro/fill.ts';
+import type { NonogramItem } from '../nonogram/fill.ts';
+import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import type { ScrambleItem } from '../word-scramble/fill.ts';
+
+const type = typesetterFromDisk();
+const everything = process.env.QUILL_SWEEP === 'all';
+
+const CLUES = HIVE_WORDS.map((word, i) => `${word} | What number ${i + 1} of the hive is called`).join('\n');
+const SAYINGS = [
+  'A swarm of bees in May is worth a load of hay; a swarm of bees in June is worth a silver spoon. | Old rhyme',
+  'Bees that have honey in their mouths have stings in their tails. | Old saying',
+  'Where there are bees, there is honey.',
+].join('\n');
+const WORDS = { lists: [{ title: 'In the hive', words: HIVE_WORDS }] };
+
+type Section = Record<string, unknown>;
+
+const bookOf = (kind: string, section: Section, more: object = {}) =>
+  bookFrom(
+    recipeOf([{ id: 's', kind, ...section }], {
+      quill: 4,
+      print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+      ...more,
+    }),
+  );
+type Book = ReturnType<typeof bookOf>;
+const itemOf = <Item>(book: Book, number: number) =>
+  filledItem(book, book.sections.get('s')!, number) as Item;
+const textsOn = (book: Book, page: number): string[] => {
+  const texts: string[] = [];
+  eachMark(drawPage(book, page, type).layers[0]?.marks ?? [], (mark) => {
+    if (mark.type === 'text') texts.push((mark as TextMark).text);
+  });
+  return texts;
+};
+const findings = (book: Book) =>
+  proofBook(book, type)
+    .filter(({ place }) => place?.view === 'page')
+    .map(({ message }) => message);
+
+/** Of each kind: what it needs to have words, and the least type of its pages where all is crowded. */
+const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; most?: object }> = {
+  crossword: { given: { clues: CLUES }, least: 3.5 },
+  'fill-in': { given: { words: WORDS }, least: 3.5 },
+  'word-scramble': { given: { words: WORDS }, least: 4.9 },
+  cryptogram: { given: { texts: SAYINGS }, least: 2 },
+  'number-search': { least: 3.5 },
+  // Small cells have small numbers; the proof tells what a press does not print well.
+  kakuro: { least: 2.5, most: { columns: 10, rows: 10 } },
+  nonogram: { least: 2, most: { columns: 20, rows: 20 } },
+  'game-sheet': {},
+};
+
+describe.each(Object.keys(KINDS))('any page of %s', (kind) => {
+  const { given = {}, least = 7, most = {} } = KINDS[kind]!;
+  const hasItems = pageKind(kind).extent === 'items';
+
+  it('stays inside the safe area, with an answer that does', () => {
+    const made = Object.fromEntries(Object.entries(given).map(([key, value]) => [key, [value]]));
+    fc.assert(
+      fc.property(
+        anyOptions(kind, made as Record<string, string[]>),
+        fc.constantFrom(...TRIMS),
+        anySetting,
+        (options, trim, setting) => {
+          for (const [key, limit] of Object.entries(most))
+            options[key] = Math.min(Number(options[key]), limit as number);
+          const length = hasItems ? { items: 1, solutions: { perPage: 4 } } : { pages: 2 };
+          holdsInside(bookOf(kind, { options, ...length }, settingOf(trim, setting)), type, (size) =>
+            expect(size).toBeGreaterThanOrEqual(least),
+          );
+        },
+      ),
+      { numRuns: everything ? 200 : 8 },
+    );
+  });
+
+  if (hasItems) {
+    it('is sound as it comes, says where its answer is, and the answer where the puzzle is', () => {
+      const book = bookOf(kind, { options: given, items: 2, solutions: { perPage: 2 } });
+      expect(findings(book)).toEqual([]);
+      const answer = book.plan.pages.length;
+      const pages = Array.from({ length: answer }, (_, i) => textsOn(book, i + 1));
+      expect(pages.flat().filter((text) => /^(Answers?|Solution) on page \d+$/.test(text))).not.toEqual([]);
+      expect(pages.flat().filter((text) => /^(page 1|Puzzle 1)$/.test(text))).not.toEqual([]);
+    });
+
+    it('stays as it is when it is pinned, whatever is set', () => {
+      const before = bookOf(kind, { options: given, items: 2 });
+      const definition = pageKind(kind);
+      const pin = definition.pin!.of({
+        options: before.sections.get('s')!.options,
+        resources: before.resources,
+        streamKey: [before.recipe.seed, 's'],
+        item: 2,
+        roll: 0,
+        pin: undefined,
+        total: 2,
+      });
+      const pinned = bookOf(kind, { items: 2, pins: { 2: pin } });
+      expect(JSON.stringify(itemOf(pinned, 2))).toBe(JSON.stringify(itemOf(before, 2)));
+      expect(definition.data!(itemOf(before, 1))).toBeTypeOf('object');
+    });
+  }
+});
+
+describe('words with clues', () => {
+  const crossword = (clues: string, options: object = {}) =>
+    bookOf('crossword', { items: 2, options: { clues, words: 5, ...options } });
+  const list = 'Bee | It hums\nHive | Where it lives\nQueen | She rules\nComb | Wall of wax\nHoney | Gold';
+
+  it('are asked for with their letter counts', () => {
+    const book = crossword(`${list}\nRoyal jelly | Food for one\nSemi-sweet | Not quite`, { words: 7 });
+    const texts = textsOn(book, 1).join(' ');
+    expect(texts).toContain('Across');
+    expect(texts).toContain('It hums (3)');
+    expect(texts).toContain('(5,5)');
+    expect(texts).toContain('(4-5)');
+  });
+
+  it('that are missing, give the word away or are none are told', () => {
+    expect(findings(crossword(`${list}\nNet |\nJazz | Loud\n7up | Drink`, { words: 7 }))).toEqual(
+      expect.arrayContaining([
+        'Puzzle 1: NET has no clue. Write one after an upright bar.',
+        'Puzzle 1: JAZZ shares no letter with the others, so that nothing can cross it. Use another word.',
+        expect.stringContaining('Words left out: “7up” has digits in it.'),
+      ]),
+    );
+    expect(findings(crossword(list.replace('It hums', 'A bee is one')))).toContain(
+      'Puzzle 1: the clue of BEE has the word in it. Write another one.',
+    );
+    expect(findings(crossword(''))).toContain(
+      'Puzzle 1: there are no words. Type or paste words with their clues.',
+    );
+    expect(findings(crossword(list, { words: 12 }))).toContain(
+      'From puzzle 1: the list gives 5 of the 12 words asked for. Add words or ask for fewer.',
+    );
+  });
+
+  it('stand on the facing page where that is asked for', () => {
+    const book = crossword(list, { clueSide: 'facing' });
+    const [left, right] = book.plan.pages.filter(({ part }) => part === 'left' || part === 'right');
+    expect(textsOn(book, left!.number)).toContain('Crossword 1');
+    expect(textsOn(book, right!.number).join(' ')).toContain('It hums (3)');
+  });
+
+  it('a letter that another word reads is found out', () => {
+    const item = itemOf<CrosswordItem>(crossword(list), 1);
+    const at = item.letters.findIndex((letter) => letter !== null);
+    const letters = item.letters.map((letter, i) => (i === at ? 'Z' : letter));
+    const said = pageKind('crossword').inspect!(
+      { ...item, letters },
+      { number: 1, displayNumber: 1, label: 'Puzzle 1' },
+      {},
+    );
+    expect(said[0]!.message).toMatch(/cannot be read once as it should/);
+  });
+});
+
+describe('what is wrong with a puzzle is found by code that did not make it', () => {
+  const label = { number: 1, displayNumber: 1, label: 'Puzzle 1' };
+  const said = (kind: string, item: unknown) =>
+    pageKind(kind).inspect!(item, label, {}).map(({ message }) => message);
+
+  it('in a nonogram', () => {
+    const item = itemOf<NonogramItem>(
+      bookOf('nonogram', { items: 1, options: { columns: 5, rows: 5, level: 1 } }),
+      1,
+    );
+    expect(said('nonogram', item)).toEqual([]);
+    const two = { ...item, columns: 2, rows: 2, picture: '#..#' };
+    expect(said('nonogram', two)).toEqual(['Puzzle 1: has more than one answer. Re-roll the puzzle.']);
+    expect(said('nonogram', { ...item, wanted: 5 })[0]).toMatch(/is of level \d, not 5/);
+  });
+
+  it('in a kakuro', () => {
+    const item = itemOf<KakuroItem>(
+      bookOf('kakuro', { items: 1, options: { columns: 5, rows: 5, level: 2 } }),
+      1,
+    );
+    expect(said('kakuro', item)).toEqual([]);
+    const two = { ...item, columns: 3, rows: 3, solution: '....12.21' };
+    expect(said('kakuro', two)).toEqual(['Puzzle 1: has more than one answer. Re-roll the puzzle.']);
+  });
+
+  it('in a fill-in', () => {
+    const item = itemOf<FillInItem>(
+      bookOf('fill-in', { items: 1, options: { words: WORDS, wordsPerPuzzle: 8 } }),
+      1,
+    );
+    expect(said('fill-in', item)).toEqual([]);
+    expect(said('fill-in', { ...item, words: item.words.slice(1) })).toEqual([
+      'Puzzle 1: the answer in the book is another. Re-roll the puzzle.',
+    ]);
+  });
+
+  it('in a cryptogram, and a text too short to be found out', () => {
+    const item = itemOf<CryptogramItem>(bookOf('cryptogram', { items: 1, options: { texts: SAYINGS } }), 1);
+    expect(said('cryptogram', item)).toEqual([]);
+    expect(said('cryptogram', { ...item, cipher: item.cipher.replace(/[A-Z]/, '?') })).toEqual([
+      'Puzzle 1: the key does not give the text back. Re-roll the puzzle.',
+    ]);
+    const short = bookOf('cryptogram', { items: 1, options: { texts: 'Go on' } });
+    expect(findings(short)[0]).toMatch(/the text has 3 different letters/);
+  });
+
+  it('in words in disorder', () => {
+    const item = itemOf<ScrambleItem>(bookOf('word-scramble', { items: 1, options: { words: WORDS } }), 1);
+    expect(said('word-scramble', item)).toEqual([]);
+    const [first, ...others] = item.words;
+    const kept = { ...item, words: [{ ...first!, shown: [...first!.letters] }, ...others] };
+    expect(said('word-scramble', kept)[0]).toMatch(/is not printed as it should/);
+    const twins = bookOf('word-scramble', {
+      items: 1,
+      options: { words: { lists: [{ words: ['Nectar', 'Carnet', 'Swarm', 'Aaa'] }] }, wordsPerPuzzle: 4 },
+    });
+    expect(itemOf<ScrambleItem>(twins, 1).words.map(({ word }) => word)).toHaveLength(2);
+  });
+});
+
+describe('sheets of games', () => {
+  it('go on through the games from page to page, or have one alone', () => {
+    const mixed = bookOf('game-sheet', { pages: 2 });
+    expect(textsOn(mixed, 1)).toEqual(expect.arrayContaining(['Games for two', 'Dots and boxes', 'Hangman']));
+    expect(textsOn(mixed, 2)).toEqual(expect.arrayContaining(['No triangle', 'Sprouts', 'Categories']));
+    const alone = bookOf('game-sheet', { pages: 1, options: { game: 'battle', perPage: 1, score: false } });
+    const texts = textsOn(alone, 1);
+    expect(texts).toEqual(expect.arrayContaining(['Sea battle', 'Mine', 'Theirs', 'ABCDEFGHIJ']));
+    expect(texts).not.toContain('First');
+  });
+});

@@ -1,0 +1,2 @@
+export { type FreeFormOrder, freeFormSteps } from './free-form.ts';
+export { type Crossword, numbersOf, type ReadRun, runsOf } from './grid.ts';

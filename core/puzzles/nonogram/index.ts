@@ -1,0 +1,4 @@
+export { answersOf } from './judge.ts';
+export { FILLED } from './line.ts';
+export { type Nonogram, nonogramSteps } from './make.ts';
+export { type Clues, cluesOf, solveByLines } from './solve.ts';

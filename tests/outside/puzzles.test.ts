@@ -1,0 +1,146 @@
+import { convertIpuzToUnified, parseIpuz } from '@xwordly/xword-parser';
+import Logic from 'logic-solver';
+import { describe, expect, it } from 'vitest';
+import { HIVE_WORDS, recipeOf } from '#core/book/book.sample.ts';
+import { bookFrom, filledItem } from '#core/book/index.ts';
+import { pageKind } from '#core/pages/index.ts';
+import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
+import { type Clues, cluesOf, FILLED, nonogramSteps } from '#core/puzzles/nonogram/index.ts';
+import { randomStream } from '#core/random.ts';
+import { atOnce } from '#core/steps.ts';
+
+const everything = process.env.QUILL_SWEEP === 'all';
+const COUNT = everything ? 200 : 12;
+
+/** Answers of a formula, two at most; the second is what is left when the first is forbidden. */
+function solutions(solver: Logic.Solver): string[][] {
+  const first = solver.solve();
+  if (!first) return [];
+  const formula = first.getFormula();
+  solver.forbid(formula);
+  const second = solver.solve();
+  return [first.getTrueVars(), ...(second ? [second.getTrueVars()] : [])];
+}
+
+const cellName = (at: number) => `c${at}`;
+
+/** Every way to lay runs into a line, as the cells that are filled. */
+function ways(runs: readonly number[], length: number, from = 0): number[][] {
+  const [run, ...rest] = runs;
+  if (run === undefined) return [[]];
+  const found: number[][] = [];
+  const needed = rest.reduce((sum, one) => sum + one + 1, 0);
+  for (let begin = from; begin + run + needed <= length; begin++)
+    for (const others of ways(rest, length, begin + run + 1))
+      found.push([...Array.from({ length: run }, (_, i) => begin + i), ...others]);
+  return found;
+}
+
+function nonogramFormula({ rows, columns }: Clues): Logic.Solver {
+  const solver = new Logic.Solver();
+  const line = (runs: readonly number[], cells: number[]) => {
+    const laid = ways(runs, cells.length).map((filled) =>
+      Logic.and(cells.map((cell, i) => (filled.includes(i) ? cellName(cell) : Logic.not(cellName(cell))))),
+    );
+    solver.require(Logic.or(laid));
+  };
+  rows.forEach((runs, row) => {
+    line(
+      runs,
+      columns.map((_, column) => row * columns.length + column),
+    );
+  });
+  columns.forEach((runs, column) => {
+    line(
+      runs,
+      rows.map((_, row) => row * columns.length + column),
+    );
+  });
+  return solver;
+}
+
+/** MiniSat 2.2 as logic-solver 2.0.1 (MIT): a general solver of formulas. */
+describe('as a solver of formulas finds', () => {
+  it('nonograms have one answer, the one in the book', () => {
+    for (let seed = 0; seed < COUNT; seed++) {
+      const order = { columns: 10, rows: 10, density: 0.55, mirrored: seed % 2 === 0 };
+      const { cells } = atOnce(nonogramSteps(order, randomStream('outside', 'nonogram', seed)));
+      const found = solutions(nonogramFormula(cluesOf(cells, 10, 10)));
+      expect(found).toHaveLength(1);
+      const filled = [...cells.keys()].filter((at) => cells[at] === FILLED).map(cellName);
+      expect(found[0]!.filter((name) => /^c\d+$/.test(name)).sort()).toEqual(filled.sort());
+    }
+  });
+
+  it('kakuros have one answer, the one in the book', () => {
+    for (let seed = 0; seed < COUNT; seed++) {
+      const { layout, sums, solution } = atOnce(kakuroSteps(7, 7, randomStream('outside', 'kakuro', seed)));
+      const solver = new Logic.Solver();
+      const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9];
+      const name = (cell: number, digit: number) => `d${cell}_${digit}`;
+      const open = [...layout.open.keys()].filter((at) => layout.open[at]);
+      for (const cell of open) solver.require(Logic.exactlyOne(digits.map((digit) => name(cell, digit))));
+      layout.runs.forEach(({ cells }, r) => {
+        for (const digit of digits) solver.require(Logic.atMostOne(cells.map((cell) => name(cell, digit))));
+        const all = cells.flatMap((cell) => digits.map((digit) => name(cell, digit)));
+        const weights = cells.flatMap(() => digits);
+        solver.require(Logic.equalBits(Logic.weightedSum(all, weights), Logic.constantBits(sums[r]!)));
+      });
+      const found = solutions(solver);
+      expect(found).toHaveLength(1);
+      const meant = open.map((cell) => name(cell, solution[cell]!));
+      expect(found[0]!.filter((one) => one.startsWith('d')).sort()).toEqual(meant.sort());
+    }
+  });
+});
+
+/** @xwordly/xword-parser 1.0.5 (MIT): reads ipuz as other programs do. */
+describe('crosswords as a reader of ipuz reads them', () => {
+  it('have their size, letters, numbers and clues', () => {
+    const clues = HIVE_WORDS.map((word, i) => `${word} | Clue ${i}`);
+    const clueOf = new Map(clues.map((line) => line.split(' | ') as [string, string]));
+    const book = bookFrom(
+      recipeOf([{ id: 's', kind: 'crossword', items: 6, options: { clues: clues.join('\n'), words: 15 } }], {
+        quill: 4,
+      }),
+    );
+    for (let number = 1; number <= 6; number++) {
+      const item = filledItem(book, book.sections.get('s')!, number);
+      const text = JSON.stringify(pageKind('crossword').data!(item));
+      const { grid, clues: read } = convertIpuzToUnified(parseIpuz(text));
+      const [height, width] = [grid.height, grid.width];
+      expect(grid.cells).toHaveLength(height);
+      // Read off the reader's grid: a word begins where its number stands and ends at a block.
+      const isLetter = (row: number, column: number) =>
+        row >= 0 && column >= 0 && row < height && column < width && !grid.cells[row]![column]!.isBlack;
+      const begins = new Map<number, [row: number, column: number]>();
+      let counted = 0;
+      for (let row = 0; row < height; row++)
+        for (let column = 0; column < width; column++) {
+          if (!isLetter(row, column)) continue;
+          const across = !isLetter(row, column - 1) && isLetter(row, column + 1);
+          const down = !isLetter(row - 1, column) && isLetter(row + 1, column);
+          const { number: shown } = grid.cells[row]![column]!;
+          if (across || down) {
+            expect(shown).toBe(++counted);
+            begins.set(counted, [row, column]);
+          } else expect(shown).toBeUndefined();
+        }
+      for (const [direction, list] of [
+        ['across', read.across],
+        ['down', read.down],
+      ] as const)
+        for (const clue of list) {
+          let [row, column] = begins.get(clue.number)!;
+          let word = '';
+          while (isLetter(row, column)) {
+            word += grid.cells[row]![column]!.solution;
+            if (direction === 'across') column++;
+            else row++;
+          }
+          expect(clueOf.get(word.toLowerCase()) ?? `no word ${word}`).toBe(clue.text);
+        }
+      expect(read.across.length + read.down.length).toBe(15);
+    }
+  });
+});
