@@ -3,6 +3,8 @@ import type { Book } from '#core/book/book.ts';
 import { type DesignPage, designPage } from '#core/book/design-page.ts';
 import { drawPage } from '#core/book/draw.ts';
 import { findSteps } from '#core/book/find.ts';
+import { GALLERY_SEED } from '#core/book/gallery.ts';
+import { loadGalleryItems } from '#core/book/gallery-items.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
 import { finished, pageSteps, type Steps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
@@ -165,7 +167,7 @@ const renderer = {
 
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
-    book = gathered(recipe);
+    book = recipe.seed === GALLERY_SEED ? loadGalleryItems().then(() => gathered(recipe)) : gathered(recipe);
   },
 
   /**

@@ -1,3 +1,4 @@
+import { readFileSync, writeFileSync } from 'node:fs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
@@ -6,7 +7,9 @@ import { pageKinds } from '../pages/index.ts';
 import { loadRichText } from '../rich-text/index.ts';
 import { recipeOf } from './book.sample.ts';
 import { findInGallery, gallery, galleryBook } from './gallery.ts';
-import { addSection, bookFrom, drawPage } from './index.ts';
+import { galleryItems, loadGalleryItems } from './gallery-items.ts';
+import { addSection, bookFrom, drawPage, filledItem } from './index.ts';
+import { itemSteps } from './items.ts';
 
 const type = typesetterFromDisk();
 beforeAll(async () => {
@@ -63,5 +66,41 @@ describe('what is offered where pages are added', () => {
     expect(addSection(book, search.kind, 1, search.options).sections[1]).toMatchObject({
       options: { words: { lists: [] } },
     });
+  });
+});
+
+describe('puzzles of the samples', () => {
+  const FILE = new URL('./gallery-items.json', import.meta.url);
+
+  it('are made beforehand, as they would be made now; QUILL_GOLDENS=add writes them anew', () => {
+    const items = galleryItems(recipeOf([{ id: 'r', kind: 'ruled', pages: 4 }]), gallery());
+    if (process.env.QUILL_GOLDENS === 'add') writeFileSync(FILE, `${JSON.stringify(items)}\n`);
+    expect(JSON.parse(readFileSync(FILE, 'utf8'))).toEqual(items);
+    expect(Object.keys(items).length).toBeGreaterThan(20);
+  });
+
+  it('are found by the book of samples, whatever its trim', async () => {
+    await loadGalleryItems();
+    const { recipe } = galleryBook(
+      recipeOf([{ id: 'r', kind: 'ruled', pages: 4 }], {
+        print: { service: 'wrenfair', trim: { width: '8.25in', height: '6in' } },
+      }),
+      gallery(),
+    );
+    const book = bookFrom(recipe);
+    for (const { items, section } of book.plan.pages)
+      for (const item of items) {
+        // Made in no step at all: it was there.
+        const steps = itemSteps(book, book.sections.get(section!)!, item);
+        expect(steps.next().done).toBe(true);
+      }
+  });
+
+  it('of mazes have their walls again', async () => {
+    await loadGalleryItems();
+    const { recipe } = galleryBook(recipeOf([{ id: 'r', kind: 'ruled', pages: 4 }]), gallery());
+    const book = bookFrom(recipe);
+    const section = [...book.sections.values()].find(({ kind }) => kind === 'maze')!;
+    expect(filledItem(book, section, 1)).toMatchObject({ open: expect.any(Uint8Array) });
   });
 });

@@ -86,6 +86,9 @@ export function findInGallery(entries: readonly GalleryEntry[], typed: string): 
   });
 }
 
+/** Of the random streams of the samples: what they show is the same in every book. */
+export const GALLERY_SEED = 'gallery';
+
 /**
  * A book of samples in the print and style of another, to be drawn as its pages would look.
  * @returns the page of each sample, in their order
@@ -111,7 +114,7 @@ export function galleryBook(
       ...(kind.extent === 'items' ? { items: kind.itemsPerUnit?.(chosen) ?? 1, rolls: {}, pins: {} } : {}),
     };
   });
-  const samples: Recipe = { ...recipe, resources, sections };
+  const samples: Recipe = { ...recipe, seed: GALLERY_SEED, resources, sections };
   const first = new Map<string | null, number>();
   // Pages that face each other may come after an empty one.
   for (const { section, role, unit, number } of bookFrom(samples).plan.pages)

@@ -69,6 +69,24 @@ export const troublesOfBook = (book: Book): string[] => [
   ]),
 ];
 
+/** The value of everything that can change an item. */
+export function itemKey({ recipe, plan, resources }: Book, section: Section, item: number): string {
+  const { roll, total, pin } = fillContext(recipe, section, item, plan.items[section.id]!.count, resources);
+  const { id, version } = kindOf(section);
+  return JSON.stringify([
+    ...[id, version, recipe.seed, section.id, item, roll],
+    total ?? null,
+    pin ?? null,
+    valueKey(section.options),
+    needsOf(section).map(({ id: need }) => recipe.resources[need]!.hash),
+  ]);
+}
+
+/** Keeps an item that was made before, to be found where everything is the same. @param key see `itemKey` */
+export const keepItem = (key: string, item: unknown): void => {
+  made.set(key, { item });
+};
+
 /**
  * Makes an item, or finds it kept from before for the same values, giving way between steps where its kind takes long.
  * @returns undefined where the section lacks what the item is made from
@@ -78,18 +96,7 @@ export function* itemSteps(book: Book, section: Section, item: number): Generato
   const kind = kindOf(section);
   if (!makesItems(kind) || troublesOf(book, section).length) return undefined;
   const context = fillContext(recipe, section, item, plan.items[section.id]!.count, resources);
-  const key = JSON.stringify([
-    kind.id,
-    kind.version,
-    recipe.seed,
-    section.id,
-    item,
-    context.roll,
-    context.total ?? null,
-    context.pin ?? null,
-    valueKey(section.options),
-    needsOf(section).map(({ id }) => recipe.resources[id]!.hash),
-  ]);
+  const key = itemKey(book, section, item);
   let kept = made.get(key);
   if (!kept) {
     kept = { item: kind.fillSteps ? yield* kind.fillSteps(context) : kind.fill!(context) };

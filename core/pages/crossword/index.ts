@@ -34,14 +34,7 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   name: 'Crossword',
   purpose: 'Crossing words with clues of your own, with solutions.',
   family: 'Puzzles',
-  samples: [
-    { name: 'Crossword', shown: { clues: SHOWN, words: 16 } },
-    {
-      name: 'Crossword, clues on the facing page',
-      options: { clueSide: 'facing', columns: 21, rows: 21, words: 30 },
-      shown: { clues: SHOWN },
-    },
-  ],
+  samples: [{ name: 'Crossword', shown: { clues: SHOWN, words: 16 } }],
   extent: 'items',
   defaultCount: 20,
   numbered: true,

@@ -9,10 +9,10 @@ export interface FreeFormOrder {
   rows: number;
 }
 
-/** Layouts that are made, of which the best is kept. */
-const LAYOUTS = 2000;
-/** The first of which begin anew. */
-const ANEW = 200;
+/** Layouts that are made for each word, of which the best is kept. */
+const LAYOUTS_A_WORD = 80;
+/** Share of them that begin anew, the first ones. */
+const ANEW = 0.1;
 /** As many are made at once. */
 const AT_ONCE = 25;
 /** What a letter that two words share counts against a cell that the grid grows by. */
@@ -164,10 +164,11 @@ export function* freeFormSteps(
   );
   const longest = Math.max(1, ...coded.map(({ length }) => length));
   let best: Board | null = null;
-  for (let layout = 0; layout < LAYOUTS; layout++) {
+  const layouts = Math.max(1, LAYOUTS_A_WORD * coded.length);
+  for (let layout = 0; layout < layouts; layout++) {
     const board = new Board(order, alphabet.length);
     // After some that begin anew, the best is taken up again from somewhere within.
-    const kept = best && layout >= ANEW ? random.int(best.entries.length) : 0;
+    const kept = best && layout >= layouts * ANEW ? random.int(best.entries.length) : 0;
     for (const { word, column, row, across } of best?.entries.slice(0, kept) ?? [])
       board.lay(word, coded[word]!, column, row, across);
     const laidAlready = new Set(board.entries.map(({ word }) => word));

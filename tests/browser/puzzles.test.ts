@@ -1,0 +1,56 @@
+import { noSeriousFindings } from './look.ts';
+import { emptyBook, expect, inkOf, saved, sections, test } from './quill.ts';
+
+const CLUES = [
+  'Propolis | Glue that bees make',
+  'Nectar | Sweet drink from a flower',
+  'Swarm | Half a colony on the move',
+  'Skep | Hive of straw',
+  'Pollen | Yellow dust',
+  'Queen | Mother of all',
+  'Drone |',
+  'Comb | Six-sided rooms',
+].join('\n');
+
+test('crosswords are made from words with clues, and a clue that is missing is told; mazes are set', async ({
+  page,
+}) => {
+  await emptyBook(page);
+  const gallery = page.getByRole('dialog', { name: 'Add pages' });
+  const add = async (name: string) => {
+    await page.getByRole('button', { name: 'Add pages' }).click();
+    await gallery.getByLabel('Find').fill(name);
+    await gallery.getByRole('button', { name, exact: true }).dblclick();
+    await expect(gallery).toBeHidden();
+  };
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+
+  await add('Crossword');
+  const clues = settings.getByRole('textbox', { name: 'Words and clues' });
+  await clues.fill(CLUES);
+  await clues.press('Tab');
+  await settings.getByLabel('Words per puzzle').fill('8');
+  await settings.getByLabel('Words per puzzle').press('Tab');
+  await settings.getByLabel('Number of puzzles').fill('2');
+  await settings.getByLabel('Number of puzzles').press('Tab');
+  await expect(sections(page).nth(2)).toContainText('2 items · p. 3–4 · solutions p. 5');
+  await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.03);
+  await saved(page);
+  await page.reload();
+  await sections(page).nth(2).click();
+  await expect(clues).toHaveValue(CLUES);
+  await expect.poll(() => inkOf(page, 5)).toBeGreaterThan(0.01);
+
+  await add('Round maze');
+  await expect(settings.getByRole('combobox', { name: 'Grid' })).toHaveText('Circle');
+  await expect.poll(() => inkOf(page, 5)).toBeGreaterThan(0.03);
+  const round = await inkOf(page, 5);
+  await settings.getByRole('combobox', { name: 'Grid' }).click();
+  await page.getByRole('option', { name: 'Hexagons' }).click();
+  await expect.poll(() => inkOf(page, 5)).not.toBe(round);
+  await saved(page);
+  await noSeriousFindings(page, 'puzzles');
+
+  await page.getByRole('link', { name: 'Proof', exact: true }).click();
+  await expect(page.getByText('Puzzle 1: DRONE has no clue. Write one after an upright bar.')).toBeVisible();
+});
