@@ -117,6 +117,28 @@ describe('quill, without a server', () => {
     expect(done.stderr).not.toMatch(/\n\s+at /);
   });
 
+  it('items are saved for other programs: together where a file takes several, or a file each', () => {
+    const file = recipe('saved.json', {
+      sections: [
+        { id: 's', kind: 'sudoku', items: 3, options: { level: 1 } },
+        { id: 'c', kind: 'crossword', items: 2, options: { clues: 'Bee | Hums\nHive | Home\nEel | Fish' } },
+      ],
+    });
+    expect(quill('items', file, '--as', 'line').stdout).toMatch(/^([.1-9]{81}\n){3}$/);
+    const out = join(folder, 'saved');
+    expect(quill('items', file, '--as', 'ipuz', '--out', out).stdout).toContain(`5 files in ${out}.`);
+    expect(readdirSync(out).sort()).toEqual([1, 2, 3, 4, 5].map((n) => `puzzle-${n}.ipuz`));
+    expect(JSON.parse(readFileSync(`${out}/puzzle-4.ipuz`, 'utf8'))).toMatchObject({
+      kind: ['http://ipuz.org/crossword#1'],
+    });
+    const clues = quill('items', file, '--as', 'clues').stdout;
+    expect(clues).toContain(',across,');
+    expect(quill('items', file, '--as', 'ipuz').stderr).toContain('name a folder for them with --out');
+    expect(quill('items', file, '--as', 'gif').stderr).toContain(
+      'Its items are saved as: line, ipuz, json, clues.',
+    );
+  });
+
   it('items gives every puzzle with its pages, and in JSON the puzzle itself, whose words stand where it says', () => {
     const words = [
       'swarm',

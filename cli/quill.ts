@@ -16,7 +16,8 @@ const USAGE = `quill: books from recipes, without a server
                                       with --anyway also where something must be fixed
   quill check book.json               prints the proof's findings; exit 1 if any must be fixed
   quill describe book.json            prints the job ticket
-  quill items book.json               lists every puzzle; with --json also what is in it
+  quill items book.json               lists every puzzle; with --json also what is in it;
+                                      with --as ipuz (line, words, clues …) and --out folder as files
   quill pages book.json --out folder  draws pages as pictures: --png (or --svg), --pages 1-4,9
   quill pack book.json --out book.zip joins a recipe and its resources in one file
   quill unpack book.zip --out folder  parts them again: recipe.json and resources/
@@ -45,6 +46,7 @@ async function run(): Promise<number> {
     svg = false,
     png = false,
     anyway = false,
+    as,
   } = call.values;
   if (svg && png) throw new BadCall('Pages are written as --png or as --svg, not as both.');
   if (help || command === undefined) {
@@ -65,7 +67,7 @@ async function run(): Promise<number> {
     make: () => make(file!, { out, anyway, json }),
     check: () => check(file!, json),
     describe: () => describe(file!, json),
-    items: () => items(file!, json),
+    items: () => items(file!, { json, as, out }),
     pages: () => pages(file!, { list, out, svg, json }),
     pack: () => pack(file!, out, json),
     unpack: () => unpack(file!, out, json),
@@ -80,6 +82,7 @@ const parse = () =>
     allowPositionals: true,
     options: {
       out: { type: 'string' },
+      as: { type: 'string' },
       pages: { type: 'string' },
       png: { type: 'boolean' },
       svg: { type: 'boolean' },

@@ -8,6 +8,7 @@ import { loadGalleryItems } from '#core/book/gallery-items.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
 import { finished, pageSteps, type Steps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
+import { type SavedItems, savedItems } from '#core/book/saved-items.ts';
 import { titleInShop } from '#core/cover/legibility.ts';
 import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
@@ -219,6 +220,13 @@ const renderer = {
       if (dots !== null) least = Math.min(least ?? dots, dots);
     }
     return least;
+  },
+
+  /** Items of a section of the recipe at hand as a file for other programs; null when another recipe came meanwhile. */
+  async saved(section: string, items: number[], format: string): Promise<SavedItems | null> {
+    const asked = book!;
+    const whole = await asked;
+    return inStretches(savedItems(whole, whole.sections.get(section)!, items, format), () => book === asked);
   },
 
   /** A book at a glance: its front and some of its pages. @param width of each */

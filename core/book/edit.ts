@@ -221,6 +221,26 @@ export function togglePin(
   });
 }
 
+/** Where items go that are brought in: behind those of the section, or in their place. */
+export type BroughtTo = 'behind' | 'instead';
+
+/** Items that a section can have. */
+const MOST_ITEMS = 828;
+
+/** Takes items that were read from a text into a section, as pins. @returns as many as it can have */
+export const bringInItems = (recipe: Recipe, id: string, pins: readonly unknown[], to: BroughtTo): Recipe =>
+  changeSection(recipe, id, (section) => {
+    const before = to === 'behind' ? (section.items ?? 0) : 0;
+    const taken = pins.slice(0, MOST_ITEMS - before);
+    if (!taken.length) return section;
+    const placed = Object.fromEntries(taken.map((pin, i) => [before + i + 1, pin]));
+    return {
+      ...section,
+      items: before + taken.length,
+      ...(to === 'behind' ? { pins: { ...section.pins, ...placed } } : { pins: placed, rolls: {} }),
+    };
+  });
+
 /** What the newest version of a section's kind would change; null where the section has it. */
 export const newerVersion = (section: Section) => newestOf<PageKind>(pageKind(section.kind), section);
 

@@ -12,6 +12,7 @@ export * from './numbers.ts';
 export * from './page-range.ts';
 export * from './plan.ts';
 export * from './recipe.ts';
+export * from './saved-items.ts';
 export * from './schema.ts';
 export * from './sections.ts';
 export * from './standing-page.ts';

@@ -1,2 +1,3 @@
+export * from './item-formats.ts';
 export * from './kind.ts';
 export * from './registry.ts';

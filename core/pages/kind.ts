@@ -169,6 +169,23 @@ export interface Solution<Options, Item> {
   };
 }
 
+/** Items that were read from a text, as pins, and what could not be read, a sentence each. */
+export interface BroughtIn {
+  pins: unknown[];
+  problems: string[];
+}
+
+/** A form in which items are saved for other programs. */
+export interface ItemFormat<Item> {
+  id: string;
+  name: string;
+  /** Of files in it. */
+  ending: string;
+  /** What stands between several items in a file; a file takes one if left out. */
+  between?: string;
+  write(item: Item, placed: Pick<PlacedItem<Item>, 'number' | 'label'>): string;
+}
+
 export interface SolutionContext<Options> {
   options: Options;
   language: PrintedLanguage;
@@ -243,8 +260,16 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   usesPlace?: true;
   /** What keeps an item as it is, whatever the settings become. Stored in the recipe. */
   pin?: { schema: v.GenericSchema<unknown, unknown>; of(context: FillContext<Options>): unknown };
+  /** Items from other programs: read from a text, such as a file or what was pasted. */
+  bringIn?: {
+    /** What it takes, in a sentence. */
+    help: string;
+    read(text: string): BroughtIn;
+  };
   /** An item in an open form, for other programs: plain JSON. */
   data?(item: Item): unknown;
+  /** Further forms in which items are saved. */
+  formats?: readonly ItemFormat<Item>[];
   /** Reads what one unit needs and no other, such as a page of a long PDF, just before it is drawn; nothing where it is there. */
   ready?(context: { options: Options; unit: Unit; resources: Resources }): Promise<void> | undefined;
   /** Marks of one page of a unit. Paginates nothing. */

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { noSeriousFindings } from './look.ts';
 import { emptyBook, expect, inkOf, saved, sections, test } from './quill.ts';
 
@@ -33,4 +34,20 @@ test('sudokus are added, set, rolled anew and pinned', async ({ page }) => {
   await settings.getByLabel('Instructions').click();
   await expect.poll(() => inkOf(page, 3)).not.toBe(pinned);
   await noSeriousFindings(page, 'sudoku');
+
+  // One is saved for other programs, and comes back in place of all.
+  await settings.getByRole('button', { name: 'Save as…' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Puzzle 1: A line of characters' }).click(),
+  ]);
+  const line = (await readFile((await file.path())!, 'utf8')).trim();
+  expect(line).toMatch(/^[.1-6]{36}$/);
+  await settings.getByRole('button', { name: 'Bring in…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Bring in puzzles' });
+  await dialog.getByLabel('Text of the puzzles').fill(`${line}\n123\n`);
+  await expect(dialog.getByText('Line 2 has 3 characters')).toBeVisible();
+  await noSeriousFindings(page, 'bring in');
+  await dialog.getByRole('button', { name: 'Take 1 puzzle' }).click();
+  await expect(sections(page).nth(2)).toContainText('1 items');
 });

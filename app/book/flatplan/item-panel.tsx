@@ -6,8 +6,7 @@ import { useCallback, useState } from 'react';
 import { reroll, togglePin } from '#core/book/edit.ts';
 import { itemLabel } from '#core/book/items.ts';
 import type { PlannedItems } from '#core/book/plan.ts';
-import type { Section } from '#core/book/sections.ts';
-import { pageKind } from '#core/pages/index.ts';
+import { kindOf, type Section } from '#core/book/sections.ts';
 import { gather } from '#core/resources/index.ts';
 import { useShortcut } from '../../parts/shortcuts.tsx';
 import { browserLoader } from '../../preview/browser-loader.ts';
@@ -16,6 +15,8 @@ import { PagePicture } from '../../preview/picture.tsx';
 import { usePages } from '../../preview/use-pages.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook, useBookStore } from '../store.ts';
+import { BringInDialog } from './bring-in-dialog.tsx';
+import { SaveItemMenu } from './save-item-menu.tsx';
 
 const WIDTH = 132;
 const UNPLANNED: Pick<PlannedItems, 'pages' | 'solutionPages' | 'displayNumbers' | 'count'> = {
@@ -47,7 +48,9 @@ export function ItemPanel({
   const solution = solutionPages[item - 1];
   const pinned = section.pins?.[item] !== undefined;
   const drawn = usePages([at], WIDTH * 2);
-  const name = pageKind(section.kind).itemName ?? 'item';
+  const kind = kindOf(section);
+  const name = kind.itemName ?? 'item';
+  const [bringingIn, setBringingIn] = useState(false);
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
   const go = (to: number) => {
     const target = pages[Math.max(1, Math.min(count, to)) - 1];
@@ -94,6 +97,20 @@ export function ItemPanel({
           <Button size="small" color="warning" onClick={pin} title="P">
             {pinned ? 'Unpin' : 'Pin'}
           </Button>
+          {displayNumbers[item - 1] !== undefined && (
+            <SaveItemMenu
+              section={section}
+              item={item}
+              label={itemLabel(book, section.id, item)}
+              count={count}
+              plural={`${name}s`}
+            />
+          )}
+          {kind.bringIn && (
+            <Button size="small" onClick={() => setBringingIn(true)}>
+              Bring in…
+            </Button>
+          )}
           <Box>
             <Button
               size="small"
@@ -114,6 +131,9 @@ export function ItemPanel({
           </Box>
         </Box>
       </Box>
+      {bringingIn && (
+        <BringInDialog section={section} plural={`${name}s`} onClose={() => setBringingIn(false)} />
+      )}
     </Box>
   );
 }

@@ -1,8 +1,10 @@
 import { LRUCache } from 'lru-cache';
+import Papa from 'papaparse';
 import { type Crossword, freeFormSteps, numbersOf, runsOf } from '../../puzzles/crossword/index.ts';
 import { randomStream } from '../../random.ts';
 import { readTexts } from '../../text-lists/index.ts';
 import { gridWord } from '../../words/index.ts';
+import { rowsOf } from '../item-formats.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
 import { dealtFrom } from '../puzzle/deal.ts';
 import { placeProblems } from '../puzzle/judged.ts';
@@ -181,21 +183,22 @@ export function inspectCrosswords(
 /** A cell without a letter, in ipuz. */
 const BLOCK = '#';
 
-/** The puzzle as ipuz (ipuz.org, version 2): an open form that crossword programs read. */
-export function crosswordData({ columns, rows, letters, asked }: CrosswordItem) {
+/** What ipuz says of the puzzle. */
+export function crosswordIpuz({ columns, rows, letters, asked }: CrosswordItem) {
   const numbers = new Map(asked.map(({ cells, number }) => [cells[0]!, number]));
-  const rowsOf = <Cell>(cell: (at: number) => Cell): Cell[][] =>
-    Array.from({ length: rows }, (_, row) =>
-      Array.from({ length: columns }, (_, column) => cell(row * columns + column)),
-    );
   const clues = (isAcross: boolean) =>
     asked.filter(({ across }) => across === isAcross).map(({ number, clue }) => [number, clue] as const);
   return {
-    version: 'http://ipuz.org/v2',
-    kind: ['http://ipuz.org/crossword#1'],
     dimensions: { width: columns, height: rows },
-    puzzle: rowsOf((at) => (letters[at] === null ? BLOCK : (numbers.get(at) ?? 0))),
-    solution: rowsOf((at) => letters[at] ?? BLOCK),
+    puzzle: rowsOf(columns, rows, (at) => (letters[at] === null ? BLOCK : (numbers.get(at) ?? 0))),
+    solution: rowsOf(columns, rows, (at) => letters[at] ?? BLOCK),
     clues: { Across: clues(true), Down: clues(false) },
   };
 }
+
+/** The clues as a table (RFC 4180). */
+export const cluesAsCsv = ({ asked }: CrosswordItem, { label }: { label: string }): string =>
+  Papa.unparse(
+    asked.map(({ number, across, word, clue }) => [label, number, across ? 'across' : 'down', word, clue]),
+    { newline: '\n' },
+  );

@@ -1,8 +1,10 @@
+import { ipuzFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
 import { drawCrosswordPage, drawCrosswordSolution } from './draw.ts';
 import {
   type CrosswordItem,
-  crosswordData,
+  cluesAsCsv,
+  crosswordIpuz,
   fillCrossword,
   inspectCrossword,
   inspectCrosswords,
@@ -28,6 +30,8 @@ Brood | Young ones in their cells
 Sting | It hurts, and is used once
 Worker | She gathers, cleans and feeds`;
 
+const ipuz = ipuzFormat('crossword#1', crosswordIpuz);
+
 export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   id: 'crossword',
   version: 1,
@@ -48,7 +52,11 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
     }),
   fillSteps: fillCrossword,
   pin: { schema: crosswordPin, of: pinnedCrossword },
-  data: crosswordData,
+  data: (item) => JSON.parse(ipuz.write(item, { number: 1, label: '' })),
+  formats: [
+    ipuz,
+    { id: 'clues', name: 'Table of clues (CSV)', ending: 'csv', between: '\n', write: cluesAsCsv },
+  ],
   draw: drawCrosswordPage,
   solution: { box: drawCrosswordSolution },
   inspect: inspectCrossword,

@@ -11,9 +11,9 @@ export const crosswordOptions = exactObject({
     help: 'A line for each: the word, an upright bar or a tab, its clue: Propolis | Glue that bees make.',
     control: 'texts',
   }),
-  words: setting(integerBetween(5, 40), 20, { label: 'Words per puzzle' }),
-  columns: setting(side, 15, { label: 'Columns', help: 'At most; a grid is as wide as its words need.' }),
-  rows: setting(side, 15, { label: 'Rows', help: 'At most; a grid is as high as its words need.' }),
+  words: setting(integerBetween(5, 40), 18, { label: 'Words per puzzle' }),
+  columns: setting(side, 17, { label: 'Columns', help: 'At most; a grid is as wide as its words need.' }),
+  rows: setting(side, 17, { label: 'Rows', help: 'At most; a grid is as high as its words need.' }),
   clueSide: setting(enumOf(['page', 'facing']), 'page', {
     label: 'Clues',
     values: { page: 'On the page of the grid', facing: 'On the facing page' },

@@ -37,6 +37,15 @@ export const cryptogram = defineKind<CryptogramOptions, CryptogramItem>({
     given,
     ...(credit ? { credit } : {}),
   }),
+  formats: [
+    {
+      id: 'text',
+      name: 'Text',
+      ending: 'txt',
+      between: '\n',
+      write: ({ cipher, credit }, { label }) => `${label}\n${cipher}\n${credit ? `— ${credit}\n` : ''}`,
+    },
+  ],
   draw: drawCryptogramPage,
   solution: { box: drawCryptogramSolution },
   inspect: inspectCryptogram,

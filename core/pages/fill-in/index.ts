@@ -1,3 +1,4 @@
+import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
@@ -31,6 +32,17 @@ export const fillIn = defineKind<FillInOptions, FillInItem>({
     words: words.map(({ word }) => word),
     given,
   }),
+  formats: [
+    wordListFormat(({ words }: FillInItem) => words.map(({ word }) => word)),
+    ipuzFormat('fill#1', ({ columns, rows, letters, given }: FillInItem) => ({
+      dimensions: { width: columns, height: rows },
+      puzzle: rowsOf(columns, rows, (at) => {
+        if (letters[at] === null) return '#';
+        return given.includes(at) ? { cell: 0, value: letters[at] } : 0;
+      }),
+      solution: rowsOf(columns, rows, (at) => letters[at] ?? '#'),
+    })),
+  ],
   draw: drawFillInPage,
   solution: { box: drawFillInSolution },
   inspect: inspectFillIn,

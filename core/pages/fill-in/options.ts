@@ -8,9 +8,9 @@ const side = integerBetween(7, 25);
 
 export const fillInOptions = exactObject({
   words: setting(wordSource, { lists: [] }, { label: 'Words', control: 'words' }),
-  wordsPerPuzzle: setting(integerBetween(5, 40), 20, { label: 'Words per puzzle' }),
-  columns: setting(side, 15, { label: 'Columns', help: 'At most; a grid is as wide as its words need.' }),
-  rows: setting(side, 15, { label: 'Rows', help: 'At most; a grid is as high as its words need.' }),
+  wordsPerPuzzle: setting(integerBetween(5, 40), 18, { label: 'Words per puzzle' }),
+  columns: setting(side, 17, { label: 'Columns', help: 'At most; a grid is as wide as its words need.' }),
+  rows: setting(side, 17, { label: 'Rows', help: 'At most; a grid is as high as its words need.' }),
   given: setting(v.boolean(), true, {
     label: 'One word given',
     help: 'A word to begin with stands in the grid. More are given where the words would fit in two ways.',

@@ -32,6 +32,20 @@ export const nonogram = defineKind<NonogramOptions, NonogramItem>({
     const { columns, rows, picture, level } = item;
     return { columns, rows, clues: cluesOfItem(item), solution: picture, level };
   },
+  formats: [
+    {
+      id: 'text',
+      name: 'Text',
+      ending: 'txt',
+      between: '\n',
+      write(item, { label }) {
+        const { rows, columns } = cluesOfItem(item);
+        const lines = (all: readonly (readonly number[])[]) =>
+          all.map((runs) => runs.join(' ') || '0').join('\n');
+        return `${label}\nrows\n${lines(rows)}\ncolumns\n${lines(columns)}\n`;
+      },
+    },
+  ],
   draw: drawNonogramPage,
   solution: { box: drawNonogramSolution },
   inspect: inspectNonogram,

@@ -3,6 +3,7 @@ import { makeWordSearch } from '../../puzzles/word-search/index.ts';
 import { type RandomStream, randomStream } from '../../random.ts';
 import { exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { wordListFormat } from '../item-formats.ts';
 import { type DrawContext, defineKind, type FillContext, itemUnits } from '../kind.ts';
 import { twiceProblems } from '../puzzle/judged.ts';
 import { wordSearchData } from '../word-search/data.ts';
@@ -101,6 +102,7 @@ export const numberSearch = defineKind<NumberSearchOptions, WordSearchItem>({
   fill,
   pin: { schema: numberSearchPin, of: pinned },
   data: wordSearchData,
+  formats: [wordListFormat(({ words }: WordSearchItem) => words.map(({ word }) => word))],
   draw: (context: DrawContext<NumberSearchOptions, WordSearchItem>) => drawPage(asSearch(context)),
   solution: { box: (placed, box, context) => drawWordSearchSolution(placed, box, asSearch(context)) },
   inspect: inspectWordSearch,

@@ -16,7 +16,7 @@ import { randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
 import { answerProblems, levelProblems, twiceProblems } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
-import type { SudokuOptions, SudokuPin } from './options.ts';
+import type { SudokuGiven, SudokuMade, SudokuOptions, SudokuPin } from './options.ts';
 
 /** A puzzle with its answer. Grids are characters, row by row. */
 export interface SudokuItem {
@@ -45,7 +45,7 @@ export function pinnedSudoku({
   item,
   roll,
   total = 1,
-}: FillContext<SudokuOptions>): SudokuPin {
+}: FillContext<SudokuOptions>): SudokuMade {
   const { size, variant, symmetry, level } = options;
   return {
     size,
@@ -68,10 +68,31 @@ export const shapeOfItem = ({ size, variant, boxes }: SudokuItem): Shape =>
       )
     : shapeOf(size, variant as Exclude<Variant, 'jigsaw'>);
 
+/** The hardest level is that of puzzles which logic alone does not solve. */
+const BEYOND: Level = 5;
+
+/** A puzzle that was brought in, with its answer; without one, where it has none, its cells stay empty in it. */
+function solvedSudoku({ size, variant, givens }: SudokuGiven): SudokuItem {
+  const shape = shapeOf(size, variant);
+  const cells = readGrid(size, givens);
+  const rating = rate(shape, cells);
+  const solution = rating?.solution ?? (size <= LARGEST_SEARCHED ? coversOf(shape, cells)[0] : undefined);
+  const level = rating?.level ?? BEYOND;
+  return {
+    ...{ size, variant, givens, level, wanted: level },
+    solution: solution ? gridText(solution) : givens,
+    techniques: Object.keys(rating?.techniques ?? {}) as Technique[],
+  };
+}
+
+/** Grids that are searched where logic does not solve them; in larger ones that may take for ever. */
+export const LARGEST_SEARCHED = 9;
+
 /** Makes one puzzle from its own random stream, giving way while it works. */
 export function* fillSudoku(context: FillContext<SudokuOptions>): Generator<void, SudokuItem> {
   const [seed, section] = context.streamKey;
   const made = (context.pin as SudokuPin | undefined) ?? pinnedSudoku(context);
+  if ('givens' in made) return solvedSudoku(made);
   const { size, variant, level, symmetry, roll } = made;
   const random = randomStream(seed, section, context.item, roll, 'grid');
   const { givens, solution, shape } = yield* sudokuSteps({ size, variant, level, symmetry }, random);

@@ -1,7 +1,9 @@
 import { defineKind, itemUnits } from '../kind.ts';
+import { readSudokus } from './bring-in.ts';
 import { drawSudokuPage, drawSudokuSolution } from './draw.ts';
 import type { SudokuItem } from './fill.ts';
 import { fillSudoku, inspectSudoku, inspectSudokus, pinnedSudoku } from './fill.ts';
+import { sudokuFormats } from './formats.ts';
 import { type SudokuOptions, sudokuOptions, sudokuPin } from './options.ts';
 
 export const sudoku = defineKind<SudokuOptions, SudokuItem>({
@@ -33,6 +35,11 @@ export const sudoku = defineKind<SudokuOptions, SudokuItem>({
     ...{ size, variant, givens, solution, level, techniques },
     ...(boxes ? { boxes } : {}),
   }),
+  bringIn: {
+    help: 'A line of 81 characters for each (16, 36, 144 or 256 for other sizes), row by row, with 0 or a dot for an empty cell; or a file of one in ipuz.',
+    read: readSudokus,
+  },
+  formats: sudokuFormats,
   draw: drawSudokuPage,
   solution: { box: drawSudokuSolution },
   inspect: inspectSudoku,

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { SIZES, SYMMETRIES, VARIANTS } from '../../puzzles/sudoku/index.ts';
-import { enumOf, exactObject, integerBetween } from '../../schema.ts';
+import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
@@ -39,7 +39,7 @@ export const sudokuOptions = exactObject({
 export type SudokuOptions = v.InferOutput<typeof sudokuOptions>;
 
 /** Everything a pinned puzzle is made from, so that no setting can change it. */
-export const sudokuPin = exactObject({
+const madePin = exactObject({
   size,
   variant,
   symmetry,
@@ -47,4 +47,23 @@ export const sudokuPin = exactObject({
   roll: integerBetween(0, 1_000_000),
 });
 
-export type SudokuPin = v.InferOutput<typeof sudokuPin>;
+/** A puzzle that was brought in: characters row by row, `.` for an empty cell. */
+const givenPin = v.pipe(
+  exactObject({
+    size,
+    variant: enumOf(['classic', 'diagonal']),
+    givens: v.pipe(v.string(), v.regex(/^[.1-9A-G]+$/, 'has other signs than 1 to 9, A to G and dots.')),
+  }),
+  v.check(
+    ({ size: side, givens }) => givens.length === side * side,
+    'has more or fewer characters than cells.',
+  ),
+);
+
+export const sudokuPin = chosenBy(v.union([madePin, givenPin]), (input) =>
+  isObject(input) && 'givens' in input ? givenPin : madePin,
+);
+
+export type SudokuMade = v.InferOutput<typeof madePin>;
+export type SudokuGiven = v.InferOutput<typeof givenPin>;
+export type SudokuPin = SudokuMade | SudokuGiven;

@@ -1,3 +1,4 @@
+import { wordListFormat } from '../item-formats.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
@@ -36,6 +37,7 @@ export const wordScramble = defineKind<ScrambleOptions, ScrambleItem>({
       shown: printed.map((letter) => letter ?? '_').join(''),
     })),
   }),
+  formats: [wordListFormat(({ words }: ScrambleItem) => words.map(({ word }) => word))],
   draw: drawScramblePage,
   solution: { box: drawScrambleSolution },
   inspect: inspectScramble,

@@ -1,3 +1,4 @@
+import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
 import { defineKind, itemUnits, type PageKind } from '../kind.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded } from '../puzzle/word-source.ts';
@@ -35,6 +36,14 @@ const searched = {
   fill: fillWordSearch,
   pin: { schema: pinSchema, of: pinnedWordSearch },
   data: wordSearchData,
+  formats: [
+    wordListFormat(({ words }: WordSearchItem) => words.map(({ word }) => word)),
+    ipuzFormat('wordsearch#1', ({ words, search: { columns, rows, letters } }: WordSearchItem) => ({
+      dimensions: { width: columns, height: rows },
+      dictionary: words.map(({ letters: spelled }) => spelled.join('')),
+      puzzle: rowsOf(columns, rows, (at) => letters[at]!),
+    })),
+  ],
   solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,
   inspectSection: inspectWordLists,

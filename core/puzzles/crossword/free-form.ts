@@ -11,6 +11,8 @@ export interface FreeFormOrder {
 
 /** Layouts that are made for each word, of which the best is kept. */
 const LAYOUTS_A_WORD = 80;
+/** So many times as many where words found no place. */
+const LONGER = 4;
 /** Share of them that begin anew, the first ones. */
 const ANEW = 0.1;
 /** As many are made at once. */
@@ -165,7 +167,8 @@ export function* freeFormSteps(
   const longest = Math.max(1, ...coded.map(({ length }) => length));
   let best: Board | null = null;
   const layouts = Math.max(1, LAYOUTS_A_WORD * coded.length);
-  for (let layout = 0; layout < layouts; layout++) {
+  const isWhole = () => best?.entries.length === coded.length;
+  for (let layout = 0; layout < layouts || (layout < layouts * LONGER && !isWhole()); layout++) {
     const board = new Board(order, alphabet.length);
     // After some that begin anew, the best is taken up again from somewhere within.
     const kept = best && layout >= layouts * ANEW ? random.int(best.entries.length) : 0;
