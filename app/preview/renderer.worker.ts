@@ -6,9 +6,10 @@ import { findSteps } from '#core/book/find.ts';
 import { GALLERY_SEED } from '#core/book/gallery.ts';
 import { loadGalleryItems } from '#core/book/gallery-items.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
-import { finished, pageSteps, type Steps } from '#core/book/items.ts';
+import { finished, itemSteps, pageSteps, type Steps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { type SavedItems, savedItems } from '#core/book/saved-items.ts';
+import { kindOf } from '#core/book/sections.ts';
 import { titleInShop } from '#core/cover/legibility.ts';
 import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
 import type { MadeFrom } from '#core/export/fingerprints.ts';
@@ -220,6 +221,16 @@ const renderer = {
       if (dots !== null) least = Math.min(least ?? dots, dots);
     }
     return least;
+  },
+
+  /** What an item of the recipe at hand is like; null where there is nothing to say, or another recipe came meanwhile. */
+  async told(section: string, item: number): Promise<string | null> {
+    const asked = book!;
+    const whole = await asked;
+    const of = whole.sections.get(section);
+    if (!of) return null;
+    const made = await inStretches(itemSteps(whole, of, item), () => book === asked);
+    return made ? (kindOf(of).told?.(made) ?? null) : null;
   },
 
   /** Items of a section of the recipe at hand as a file for other programs; null when another recipe came meanwhile. */

@@ -71,6 +71,13 @@ const SAYINGS = [
   'Où vont les abeilles, là va l’été; et reviennent. | Anonymous',
 ].join('\n');
 
+const QUESTIONS = [
+  'How many legs has a bee? | Six | Four | Eight',
+  'What is a hive of straw called? | Skep',
+  'Which of these is a long answer? | One that goes on and on until it needs another line of its own | A short one',
+  'Who lays the eggs? | The queen | A drone | A worker | The keeper',
+].join('\n');
+
 /** By kind and version, sections that use what it can do, on a trim that is nobody's default. */
 const SAMPLES: Record<string, object[]> = {
   'imported 1': [{}, { options: { place: 'bleed', size: 'fill', turnWide: true } }],
@@ -123,6 +130,23 @@ const SAMPLES: Record<string, object[]> = {
   'nonogram 1': [
     { items: 2, options: { columns: 12, rows: 14 }, solutions: { perPage: 2 } },
     { items: 4, options: { columns: 9, rows: 9, perPage: 4, symmetry: 'mirror', filled: 45, level: 1 } },
+  ],
+  'trivia 1': [
+    { items: 2, options: { questions: QUESTIONS, perPuzzle: 3 }, solutions: { perPage: 2 } },
+    { items: 1, options: { questions: QUESTIONS, order: 'shuffled', perPuzzle: 4, instructions: false } },
+  ],
+  'bingo 1': [
+    { items: 3, options: {}, rolls: { 2: 1 } },
+    {
+      items: 2,
+      options: {
+        cards: 'words',
+        size: 3,
+        perPage: 2,
+        words: { lists: [{ words: HIVE_WORDS }] },
+        heading: 'In the hive',
+      },
+    },
   ],
   'game-sheet 1': [
     { pages: 3, options: {} },

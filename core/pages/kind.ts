@@ -260,6 +260,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   usesPlace?: true;
   /** What keeps an item as it is, whatever the settings become. Stored in the recipe. */
   pin?: { schema: v.GenericSchema<unknown, unknown>; of(context: FillContext<Options>): unknown };
+  /** What an item is like, for whoever chooses among several: its level, and what it takes a person. */
+  told?(item: Item): string;
   /** Items from other programs: read from a text, such as a file or what was pasted. */
   bringIn?: {
     /** What it takes, in a sentence. */

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { fieldsOf } from '../settings.ts';
 import { incompleteVersions, ofVersion } from '../versions.ts';
 import { belongsTo } from './belongs-to/index.ts';
+import { bingo } from './bingo/index.ts';
 import { blank } from './blank/index.ts';
 import { calligraphy } from './calligraphy/index.ts';
 import { certificate } from './certificate/index.ts';
@@ -43,6 +44,7 @@ import { textList } from './text-list/index.ts';
 import { textPage } from './text-page/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { tracing } from './tracing/index.ts';
+import { trivia } from './trivia/index.ts';
 import { wordScramble } from './word-scramble/index.ts';
 import { wordSearch } from './word-search/index.ts';
 
@@ -105,10 +107,12 @@ for (const kind of [
   fillIn,
   wordScramble,
   cryptogram,
+  trivia,
   sudoku,
   kakuro,
   nonogram,
   maze,
+  bingo,
   gameSheet,
   ruled,
   frenchRuled,

@@ -14,13 +14,15 @@ export type Order = keyof typeof ORDERS;
  * Reads texts: a line for each. Who said it comes after a tab or an upright bar; a line in quotation marks is CSV (RFC 4180), as
  * tables are exported: its second cell is the credit, and a comma in its text is no more than that.
  */
-export function readTexts(source: string): ListedText[] {
-  return linesOf(source.replace(/^\uFEFF/, '')).flatMap((line): ListedText[] => {
+export const readTexts = (source: string): ListedText[] =>
+  readRows(source).map(([text, credit = '']) => ({ text: text!, credit }));
+
+/** Reads a table, a line for each row, its cells parted as in `readTexts`; rows that begin with an empty cell are left out. */
+export const readRows = (source: string): string[][] =>
+  linesOf(source.replace(/^\uFEFF/, '')).flatMap((line) => {
     const cells = cellsOf(line).map((cell) => cell.replace(/\s+/g, ' ').trim());
-    const [text = '', credit = ''] = cells;
-    return text ? [{ text, credit }] : [];
+    return cells[0] ? [cells] : [];
   });
-}
 
 /** Lines of a list; a cell in quotation marks may run over several. */
 function linesOf(source: string): string[] {
@@ -34,13 +36,16 @@ function linesOf(source: string): string[] {
   return lines;
 }
 
+/** More cells in a line are no table, but a sentence that begins with somebody's words. */
+const MOST_CELLS = 8;
+
 function cellsOf(line: string): string[] {
   const trimmed = line.trim();
   if (trimmed.startsWith('"')) {
     // In a table the next cell follows at once; after somebody's words a space does.
     const end = /^"(?:[^"]|"")*"(?:([,;])(?!\s)|$)/.exec(trimmed);
     const [cells] = end ? Papa.parse<string[]>(trimmed, { delimiter: end[1] ?? ',' }).data : [];
-    if (cells && cells.length <= 3) return cells;
+    if (cells && cells.length <= MOST_CELLS) return cells;
   }
   return trimmed.includes('\t') ? trimmed.split('\t') : trimmed.split(/\s+\|(?:\s+|$)/);
 }

@@ -18,6 +18,7 @@ test('sudokus are added, set, rolled anew and pinned', async ({ page }) => {
   await settings.getByRole('combobox', { name: 'Level' }).click();
   await page.getByRole('option', { name: 'Very easy' }).click();
   await expect(sections(page).nth(2)).toContainText('40 items · p. 3–22');
+  await expect(settings.getByText('Very easy, naked single')).toBeVisible();
   await saved(page);
   await page.reload();
   await sections(page).nth(2).click();

@@ -16,6 +16,7 @@ import { usePages } from '../../preview/use-pages.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook, useBookStore } from '../store.ts';
 import { BringInDialog } from './bring-in-dialog.tsx';
+import { ItemTold } from './item-told.tsx';
 import { SaveItemMenu } from './save-item-menu.tsx';
 
 const WIDTH = 132;
@@ -84,6 +85,7 @@ export function ItemPanel({
         </Typography>
         <Typography variant="body2">page {at}</Typography>
         <Typography variant="body2">{solution ? `solution p. ${solution}` : 'no solution'}</Typography>
+        <ItemTold section={section} item={item} />
         <DrawingProgress pages={drawn} />
         {pinned && (
           <Typography variant="body2" color="warning.main">

@@ -7,7 +7,7 @@ import { gridWord } from '../../words/index.ts';
 import { rowsOf } from '../item-formats.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
 import { dealtFrom } from '../puzzle/deal.ts';
-import { placeProblems } from '../puzzle/judged.ts';
+import { givesAway, placeProblems } from '../puzzle/judged.ts';
 import { leftOutTold, type Usable } from '../puzzle/word-source.ts';
 import type { CrosswordOptions, CrosswordPin } from './options.ts';
 
@@ -129,13 +129,7 @@ export function inspectCrossword(item: CrosswordItem, { label }: { label: string
   for (const { word, clue } of asked) {
     const name = word.toLocaleUpperCase('en');
     if (!clue) say('fix', `${name} has no clue. Write one after an upright bar.`);
-    else if (
-      clue
-        .toLocaleUpperCase('en')
-        .split(/[^\p{L}\p{M}]+/u)
-        .includes(name)
-    )
-      say('look', `the clue of ${name} has the word in it. Write another one.`);
+    else if (givesAway(clue, word)) say('look', `the clue of ${name} has the word in it. Write another one.`);
   }
   return problems;
 }

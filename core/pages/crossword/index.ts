@@ -57,6 +57,8 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
     ipuz,
     { id: 'clues', name: 'Table of clues (CSV)', ending: 'csv', between: '\n', write: cluesAsCsv },
   ],
+  told: ({ columns, rows, letters, asked }) =>
+    `${asked.length} words in ${columns} × ${rows} cells, ${Math.round((100 * letters.filter(Boolean).length) / Math.max(1, letters.length))} % of them with letters`,
   draw: drawCrosswordPage,
   solution: { box: drawCrosswordSolution },
   inspect: inspectCrossword,

@@ -43,6 +43,7 @@ export const fillIn = defineKind<FillInOptions, FillInItem>({
       solution: rowsOf(columns, rows, (at) => letters[at] ?? '#'),
     })),
   ],
+  told: ({ columns, rows, words }) => `${words.length} words in ${columns} × ${rows} cells`,
   draw: drawFillInPage,
   solution: { box: drawFillInSolution },
   inspect: inspectFillIn,

@@ -1,5 +1,6 @@
 import { defineKind, itemUnits } from '../kind.ts';
 import { twiceProblems } from '../puzzle/judged.ts';
+import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawKakuroPage, drawKakuroSolution } from './draw.ts';
 import { fillKakuro, inspectKakuro, type KakuroItem, pinnedKakuro, sumsOf } from './fill.ts';
 import { type KakuroOptions, kakuroOptions, kakuroPin } from './options.ts';
@@ -34,6 +35,7 @@ export const kakuro = defineKind<KakuroOptions, KakuroItem>({
       ...{ solution, level },
     };
   },
+  told: ({ level }) => LEVEL_NAMES[level],
   draw: drawKakuroPage,
   solution: { box: drawKakuroSolution },
   inspect: inspectKakuro,

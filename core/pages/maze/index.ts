@@ -1,4 +1,5 @@
 import { defineKind, itemUnits } from '../kind.ts';
+import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawMazePage, drawMazeSolution } from './draw.ts';
 import { fillMaze, gridOf, inspectMaze, type MazeItem, pinnedMaze } from './fill.ts';
 import { type MazeOptions, mazeOptions, mazePin } from './options.ts';
@@ -45,6 +46,7 @@ export const maze = defineKind<MazeOptions, MazeItem>({
     const { grid: kind, start, goal, way, level } = item;
     return { grid: kind, cells: grid.cells, passages, start, goal, path: way, level };
   },
+  told: ({ level, way }) => `${LEVEL_NAMES[level]}, a way of ${way.length} cells`,
   draw: drawMazePage,
   solution: { box: drawMazeSolution },
   inspect: inspectMaze,

@@ -1,5 +1,6 @@
 import { defineKind, itemUnits } from '../kind.ts';
 import { twiceProblems } from '../puzzle/judged.ts';
+import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawNonogramPage, drawNonogramSolution } from './draw.ts';
 import { cluesOfItem, fillNonogram, inspectNonogram, type NonogramItem, pinnedNonogram } from './fill.ts';
 import { type NonogramOptions, nonogramOptions, nonogramPin } from './options.ts';
@@ -46,6 +47,7 @@ export const nonogram = defineKind<NonogramOptions, NonogramItem>({
       },
     },
   ],
+  told: ({ level }) => LEVEL_NAMES[level],
   draw: drawNonogramPage,
   solution: { box: drawNonogramSolution },
   inspect: inspectNonogram,

@@ -46,6 +46,16 @@ export function twiceProblems<Item>(
   });
 }
 
+const inWords = (text: string): string =>
+  ` ${text
+    .toLocaleLowerCase('en')
+    .split(/[^\p{L}\p{M}\p{N}]+/u)
+    .filter(Boolean)
+    .join(' ')} `;
+
+/** Whether a clue, or a question, has its answer in it, as whole words. */
+export const givesAway = (said: string, answer: string): boolean => inWords(said).includes(inWords(answer));
+
 /** Words that found no place among others in a grid, and why. @param placed letters of those that did */
 export function placeProblems(
   label: string,

@@ -12,6 +12,7 @@ import { pageKind } from '../index.ts';
 import type { KakuroItem } from '../kakuro/fill.ts';
 import type { NonogramItem } from '../nonogram/fill.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import type { TriviaItem } from '../trivia/fill.ts';
 import type { ScrambleItem } from '../word-scramble/fill.ts';
 
 const type = typesetterFromDisk();
@@ -23,6 +24,11 @@ const SAYINGS = [
   'Bees that have honey in their mouths have stings in their tails. | Old saying',
   'Where there are bees, there is honey.',
 ].join('\n');
+const QUESTIONS = Array.from({ length: 20 }, (_, i) =>
+  i % 3
+    ? `What is thing number ${i} called in the hive of a keeper? | Thing ${i} | Skep | Comb`
+    : `How many are ${i}? | ${i} and one more that nobody counted`,
+).join('\n');
 const WORDS = { lists: [{ title: 'In the hive', words: HIVE_WORDS }] };
 
 type Section = Record<string, unknown>;
@@ -56,10 +62,12 @@ const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; m
   'fill-in': { given: { words: WORDS }, least: 3.5 },
   'word-scramble': { given: { words: WORDS }, least: 4.9 },
   cryptogram: { given: { texts: SAYINGS }, least: 2 },
+  trivia: { given: { questions: QUESTIONS }, least: 4.9 },
   'number-search': { least: 3.5 },
   // Small cells have small numbers; the proof tells what a press does not print well.
   kakuro: { least: 2.5, most: { columns: 10, rows: 10 } },
   nonogram: { least: 2, most: { columns: 20, rows: 20 } },
+  bingo: { given: { words: WORDS }, least: 4.9 },
   'game-sheet': {},
 };
 
@@ -87,7 +95,7 @@ describe.each(Object.keys(KINDS))('any page of %s', (kind) => {
     );
   });
 
-  if (hasItems) {
+  if (hasItems && pageKind(kind).solution) {
     it('is sound as it comes, says where its answer is, and the answer where the puzzle is', () => {
       const book = bookOf(kind, { options: given, items: 2, solutions: { perPage: 2 } });
       expect(findings(book)).toEqual([]);
@@ -112,6 +120,7 @@ describe.each(Object.keys(KINDS))('any page of %s', (kind) => {
       const pinned = bookOf(kind, { items: 2, pins: { 2: pin } });
       expect(JSON.stringify(itemOf(pinned, 2))).toBe(JSON.stringify(itemOf(before, 2)));
       expect(definition.data!(itemOf(before, 1))).toBeTypeOf('object');
+      if (definition.told) expect(definition.told(itemOf(before, 1))).toMatch(/^[A-Z\d]/);
     });
   }
 });
@@ -227,6 +236,66 @@ describe('what is wrong with a puzzle is found by code that did not make it', ()
       options: { words: { lists: [{ words: ['Nectar', 'Carnet', 'Swarm', 'Aaa'] }] }, wordsPerPuzzle: 4 },
     });
     expect(itemOf<ScrambleItem>(twins, 1).words.map(({ word }) => word)).toHaveLength(2);
+  });
+});
+
+describe('questions', () => {
+  const quiz = (questions: string, options: object = {}) =>
+    bookOf('trivia', {
+      items: 1,
+      options: { questions, perPuzzle: 3, ...options },
+      solutions: { perPage: 1 },
+    });
+
+  it('are printed with their choices, and answered with the letter of the right one', () => {
+    const book = quiz(
+      'How many legs has a bee? | Six | Four | Eight\nWho rules? | The queen\nWhere? | Here | There',
+    );
+    const { questions } = itemOf<TriviaItem>(book, 1);
+    expect([...questions[0]!.choices].sort()).toEqual(['Eight', 'Four', 'Six']);
+    expect(questions[1]!.choices).toEqual([]);
+    const texts = textsOn(book, 1);
+    expect(texts).toEqual(
+      expect.arrayContaining(['How many legs has a bee?', 'Six', 'Four', 'Eight', 'Who rules?']),
+    );
+    const letter = 'ABC'[questions[0]!.choices.indexOf('Six')];
+    expect(textsOn(book, 2)).toEqual(expect.arrayContaining([`${letter} Six`, 'The queen']));
+    expect(findings(book)).toEqual([]);
+  });
+
+  it('without an answer, with it twice, or with it in the question are told', () => {
+    expect(
+      findings(quiz('Who?\nWhat is a skep made of? | Straw | straw\nIs a queen a queen? | A queen | No')),
+    ).toEqual([
+      'Puzzle 1: question 1 has no answer. Write one after an upright bar.',
+      'Puzzle 1: question 2 has its answer twice among the choices. Change one of them.',
+      'Puzzle 1: question 3 has its answer in it. Put it in other words.',
+    ]);
+    expect(findings(quiz(''))).toEqual([
+      'Puzzle 1: there are no questions. Type or paste some, a line for each.',
+    ]);
+    expect(findings(quiz('Who? | She', { perPuzzle: 5 }))).toEqual([
+      'The list has 1 of the 5 questions asked for, so that they come back. Add questions, or ask for fewer.',
+    ]);
+  });
+});
+
+describe('bingo cards', () => {
+  const bingo = (options: object, more: object = {}) => bookOf('bingo', { items: 6, options, ...more });
+
+  it('have a number and a heading over their columns', () => {
+    const texts = textsOn(bingo({}), 1);
+    expect(texts).toEqual(expect.arrayContaining(['B', 'I', 'N', 'G', 'O', 'FREE', 'Card 1']));
+    expect(findings(bingo({}))).toEqual([]);
+  });
+
+  it('stay as they are when they are pinned, and say how many words they take', () => {
+    const book = bingo({ cards: 'words', words: WORDS, size: 3 });
+    const pin = itemOf(book, 2);
+    expect(itemOf(bingo({}, { pins: { 2: pin } }), 2)).toEqual(pin);
+    expect(findings(bingo({ cards: 'words', words: { lists: [{ words: ['Bee', 'Hive'] }] } }))).toContain(
+      'there are 2 different words; a card of 5 × 5 takes 24. Add words, or make the cards smaller.',
+    );
   });
 });
 

@@ -13,15 +13,7 @@ export type Levels = v.InferOutput<typeof levels>;
 export const levelSetting = () =>
   setting(levels, 'rising', {
     label: 'Level',
-    values: {
-      1: 'Very easy',
-      2: 'Easy',
-      3: 'Medium',
-      4: 'Hard',
-      5: 'Very hard',
-      rising: 'Rising',
-      mixed: 'Mixed',
-    },
+    values: { ...LEVEL_NAMES, rising: 'Rising', mixed: 'Mixed' },
     help: 'Measured on the finished puzzle. Rising: from very easy to very hard over the section.',
   });
 
@@ -51,6 +43,15 @@ export const levelWords = printedWords({
 });
 
 export const levelKey = (level: Level) => `level${level}` as const;
+
+/** A level as the interface names it. */
+export const LEVEL_NAMES = {
+  1: 'Very easy',
+  2: 'Easy',
+  3: 'Medium',
+  4: 'Hard',
+  5: 'Very hard',
+} as const satisfies Record<Level, string>;
 
 /** The level as five dots, as many of them full. @param x of the right end @param y of the middle */
 export function levelDots(level: Level, x: number, y: number, size: number): Mark[] {

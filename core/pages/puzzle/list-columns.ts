@@ -145,3 +145,17 @@ export function listMarks(
   });
   return marks;
 }
+
+const ANSWERS: ListFaces = { text: 'alegreya-sans-regular', heading: 'alegreya-sans-bold' };
+const ANSWER_SIZES = [10, 9, 8, 7];
+
+/** Answers in the largest type at which they fit a room, in few columns. */
+export function listOfAnswers(list: readonly Listed[], room: Rect, type: Typesetter): Mark[] {
+  for (const size of ANSWER_SIZES)
+    for (const columns of [1, 2, 3]) {
+      const set = setList(list, { size, columns, width: room.width }, ANSWERS, type);
+      const isLast = size === ANSWER_SIZES.at(-1) && columns === 3;
+      if (isLast || set.height <= room.height) return listMarks(set, room, ANSWERS, type);
+    }
+  return [];
+}

@@ -1,4 +1,6 @@
+import { TECHNIQUES } from '../../puzzles/sudoku/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { readSudokus } from './bring-in.ts';
 import { drawSudokuPage, drawSudokuSolution } from './draw.ts';
 import type { SudokuItem } from './fill.ts';
@@ -35,6 +37,8 @@ export const sudoku = defineKind<SudokuOptions, SudokuItem>({
     ...{ size, variant, givens, solution, level, techniques },
     ...(boxes ? { boxes } : {}),
   }),
+  told: ({ level, techniques }) =>
+    [LEVEL_NAMES[level], ...techniques.map((one) => TECHNIQUES[one].toLowerCase())].join(', '),
   bringIn: {
     help: 'A line of 81 characters for each (16, 36, 144 or 256 for other sizes), row by row, with 0 or a dot for an empty cell; or a file of one in ipuz.',
     read: readSudokus,

@@ -7,6 +7,7 @@ import { proofBook } from '../../proof/index.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import { inspectSudoku, inspectSudokus, type SudokuItem } from './fill.ts';
+import { sudoku } from './index.ts';
 import type { SudokuOptions } from './options.ts';
 
 const type = typesetterFromDisk();
@@ -32,6 +33,15 @@ const textsOn = (book: Book, page: number): string[] => {
   return texts;
 };
 const findings = (book: Book) => proofBook(book, type).filter(({ place }) => place?.view === 'page');
+
+describe('what is told of a sudoku', () => {
+  it('is its level and the techniques that it takes', () => {
+    expect(sudoku.told!(itemOf(sudokus(1, { level: 1 }), 1))).toBe('Very easy, naked single');
+    expect(sudoku.told!(itemOf(sudokus(1, { level: 3 }), 1))).toMatch(
+      /^Medium, naked single, .*(pair|triple|locked)/,
+    );
+  });
+});
 
 describe('a section of sudokus', () => {
   it('levels rise over it, are all the same, or are mixed', () => {

@@ -4,7 +4,7 @@ import { BLACK, type Mark, textLine } from '../../scene/index.ts';
 import { graphemes } from '../../words/index.ts';
 import { roundedRect } from '../blocks/pen.ts';
 import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
-import { listMarks, setList } from '../puzzle/list-columns.ts';
+import { listOfAnswers } from '../puzzle/list-columns.ts';
 import { aroundPuzzles, solutionInBox } from '../puzzle/page.ts';
 import type { ScrambleItem } from './fill.ts';
 import type { ScrambleOptions } from './options.ts';
@@ -116,9 +116,6 @@ export function drawScramblePage(context: Context): Mark[] {
   return item.words.length ? [...marks, ...rows(item, room, context)] : marks;
 }
 
-const ANSWER: FaceId = 'alegreya-sans-regular';
-const SIZES = [10, 9, 8, 7];
-
 export function drawScrambleSolution(
   placed: PlacedItem<ScrambleItem>,
   box: Rect,
@@ -128,17 +125,8 @@ export function drawScrambleSolution(
     number: i + 1,
     text: word.toLocaleUpperCase('en'),
   }));
-  const faces = { text: ANSWER, heading: ANSWER };
   return solutionInBox(placed, box, context, {
     width: (room) => room.width,
-    draw(room) {
-      for (const size of SIZES)
-        for (const columns of [1, 2, 3]) {
-          const set = setList(list, { size, columns, width: room.width }, faces, context.type);
-          if (set.height <= room.height || (size === SIZES.at(-1) && columns === 3))
-            return listMarks(set, room, faces, context.type);
-        }
-      return [];
-    },
+    draw: (room) => listOfAnswers(list, room, context.type),
   });
 }

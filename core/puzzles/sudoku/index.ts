@@ -13,4 +13,4 @@ export {
   VARIANTS,
   type Variant,
 } from './shape.ts';
-export type { Technique } from './techniques.ts';
+export { TECHNIQUES, type Technique } from './techniques.ts';
