@@ -110,6 +110,17 @@ describe('sudokus from other programs', () => {
         .map(({ message }) => message)
         .filter((message) => message.includes('the same as')),
     ).toEqual(['Puzzle 2: is the same as Puzzle 1. Re-roll it.']);
+    // Read from the back, with 1 and 2 exchanged: still the same.
+    const turned = [...SEVENTEEN]
+      .reverse()
+      .join('')
+      .replace(/[12]/g, (digit) => (digit === '1' ? '2' : '1'));
+    const both = readSudokus(`${SEVENTEEN}\n${turned}`).pins;
+    expect(
+      proofBook(bookFrom(bringInItems(sudokus([], 2), 's', both, 'instead')), typesetterFromDisk())
+        .map(({ message }) => message)
+        .filter((message) => message.includes('the same as')),
+    ).toHaveLength(1);
   });
 });
 

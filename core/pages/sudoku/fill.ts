@@ -1,5 +1,6 @@
 import type { Level } from '../../puzzles/level.ts';
 import {
+  canonicalForm,
   coversOf,
   gridText,
   rate,
@@ -123,6 +124,12 @@ export function inspectSudoku(item: SudokuItem, { label }: { label: string }): I
   );
 }
 
+/** What equal puzzles share: of classic ones of 9 × 9, however they are turned, mirrored and renamed. */
+function sameAs({ size, variant, givens, solution }: SudokuItem): string {
+  if (size !== 9 || variant !== 'classic' || solution.includes('.')) return givens + solution;
+  return canonicalForm(readGrid(size, givens), readGrid(size, solution));
+}
+
 /** Puzzles that are in the section twice, and what is asked for and cannot be made. */
 export function inspectSudokus(
   items: readonly { number: number; label: string; item: SudokuItem }[],
@@ -136,5 +143,5 @@ export function inspectSudokus(
       message: `boxes of irregular outline are made up to 9 × 9; these ${options.size} × ${options.size} grids have usual ones. Choose a smaller size, or another variant.`,
       item: first.number,
     });
-  return [...problems, ...twiceProblems(items, ({ solution, givens }) => solution + givens)];
+  return [...problems, ...twiceProblems(items, sameAs)];
 }

@@ -149,7 +149,7 @@ function layBest(board: Board, word: number, codes: Int16Array, random: RandomSt
  * Words that cross each other freely, as many as find a place and as dense as it comes: greedily, longest words more or less first,
  * over many layouts.
  * @returns the best layout and the words that found no place in it; its grid begins at the first letter of each side. Gives way
- *   after each layout.
+ *   after some layouts.
  */
 export function* freeFormSteps(
   order: FreeFormOrder,

@@ -1,3 +1,4 @@
+export { canonicalForm } from './canonical.ts';
 export { coversOf } from './cover.ts';
 export { SYMMETRIES, sudokuSteps } from './make.ts';
 export { rate } from './rate.ts';
