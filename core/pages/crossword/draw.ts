@@ -1,12 +1,11 @@
-import type { Rect } from '../../print/index.ts';
 import type { PrintedLanguage } from '../../printed-words/index.ts';
 import type { Mark } from '../../scene/index.ts';
 import { graphemes } from '../../words/index.ts';
-import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
-import { cellIn, gridAlone, gridWithList, largestAlone, listAlone } from '../puzzle/grid-with-list.ts';
+import type { DrawContext } from '../kind.ts';
+import { gridAlone, gridWithList, largestAlone, listAlone } from '../puzzle/grid-with-list.ts';
 import { letterGrid } from '../puzzle/letter-grid.ts';
 import type { Listed } from '../puzzle/list-columns.ts';
-import { aroundPuzzles, solutionInBox } from '../puzzle/page.ts';
+import { aroundPuzzles } from '../puzzle/page.ts';
 import type { Asked, CrosswordItem } from './fill.ts';
 import type { CrosswordOptions } from './options.ts';
 import { crosswordWords } from './words.ts';
@@ -73,17 +72,4 @@ export function drawCrosswordPage(context: DrawContext<CrosswordOptions, Crosswo
   const page = gridWithList(item, clues, room, context, LEAST_COLUMN);
   if (!page) throw new RangeError('There is no room for the clues of the puzzle on this page.');
   return [...marks, ...letterGrid(item, page, { ...options, corners: numbersOf(item) }, type), ...page.marks];
-}
-
-export function drawCrosswordSolution(
-  placed: PlacedItem<CrosswordItem>,
-  box: Rect,
-  context: SolutionContext<CrosswordOptions>,
-): Mark[] {
-  const { item } = placed;
-  return solutionInBox(placed, box, context, {
-    width: (room) => cellIn(item, room.width, room.height) * item.columns,
-    draw: (room) =>
-      letterGrid(item, gridAlone(item, room), { ...context.options, shown: item.letters }, context.type),
-  });
 }

@@ -1,6 +1,7 @@
 import { ipuzFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
-import { drawCrosswordPage, drawCrosswordSolution } from './draw.ts';
+import { letterSolution } from '../puzzle/letter-grid.ts';
+import { drawCrosswordPage } from './draw.ts';
 import {
   type CrosswordItem,
   cluesAsCsv,
@@ -60,7 +61,7 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   told: ({ columns, rows, letters, asked }) =>
     `${asked.length} words in ${columns} × ${rows} cells, ${Math.round((100 * letters.filter(Boolean).length) / Math.max(1, letters.length))} % of them with letters`,
   draw: drawCrosswordPage,
-  solution: { box: drawCrosswordSolution },
+  solution: { box: letterSolution },
   inspect: inspectCrossword,
   inspectSection: inspectCrosswords,
 });

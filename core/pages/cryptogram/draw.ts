@@ -100,19 +100,35 @@ function strip(item: CryptogramItem, room: Rect, { type, frame }: Context): Mark
   return [{ type: 'path', path: boxes.done(), stroke: { width: LINE, paint: { gray: 0.3 } } }, ...marks];
 }
 
+/** Width of a place under which a strip for the key is left out, in points at 6 × 9 in. */
+const EASY = 10;
+
+/** The text in lines, as large as it fits. */
+function setIn(
+  cipher: string,
+  width: number,
+  height: number,
+  scale: number,
+): { place: number; lines: string[][] } {
+  const linesAt = (place: number) => wordLines(cipher, Math.max(1, Math.floor(width / place)));
+  let place = PLACE.most * scale;
+  let lines = linesAt(place);
+  while (lines.length * place * ROW > height && place - PLACE.step >= PLACE.least) {
+    place -= PLACE.step;
+    lines = linesAt(place);
+  }
+  return { place, lines };
+}
+
 function puzzle(item: CryptogramItem, room: Rect, context: Context): Mark[] {
   const { type, faces, frame, options } = context;
   const scale = frame.grid.typeScale;
   const credit = item.credit ? CREDIT * scale * 1.4 : 0;
-  const key = options.key ? stripOf(item, room.width, scale).height + 12 * scale : 0;
-  const height = room.height - credit - key;
-  let place = PLACE.most * scale;
-  const linesAt = () => wordLines(item.cipher, Math.max(1, Math.floor(room.width / place)));
-  let lines = linesAt();
-  while (lines.length * place * ROW > height && place - PLACE.step >= PLACE.least) {
-    place -= PLACE.step;
-    lines = linesAt();
-  }
+  const strips = options.key ? stripOf(item, room.width, scale).height + 12 * scale : 0;
+  const withStrip = setIn(item.cipher, room.width, room.height - credit - strips, scale);
+  // A strip that leaves the text too little room is left out: the text is what is solved.
+  const key = withStrip.place < EASY * scale ? 0 : strips;
+  const { place, lines } = key ? withStrip : setIn(item.cipher, room.width, room.height - credit, scale);
   const row = place * ROW;
   const size = place * SIGN;
   const rules = buildPath();
@@ -170,7 +186,7 @@ function puzzle(item: CryptogramItem, room: Rect, context: Context): Mark[] {
         'right',
       ),
     );
-  if (options.key)
+  if (key)
     marks.push(
       ...strip(
         item,

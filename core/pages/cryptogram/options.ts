@@ -16,7 +16,7 @@ export const cryptogramOptions = exactObject({
   given: setting(given, 2, { label: 'Letters given' }),
   key: setting(v.boolean(), true, {
     label: 'Strip for the key',
-    help: 'The alphabet with a box at each letter, and how often each sign stands in the text.',
+    help: 'The alphabet with a box at each letter, and how often each sign stands in the text; left out where the text would be too small beside it.',
   }),
   instructions: setting(v.boolean(), true, {
     label: 'Instructions',

@@ -1,10 +1,9 @@
-import type { Rect } from '../../print/index.ts';
 import type { Mark } from '../../scene/index.ts';
-import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
-import { cellIn, gridAlone, gridWithList } from '../puzzle/grid-with-list.ts';
+import type { DrawContext } from '../kind.ts';
+import { gridWithList } from '../puzzle/grid-with-list.ts';
 import { letterGrid } from '../puzzle/letter-grid.ts';
 import type { Listed } from '../puzzle/list-columns.ts';
-import { aroundPuzzles, solutionInBox } from '../puzzle/page.ts';
+import { aroundPuzzles } from '../puzzle/page.ts';
 import type { FillInItem } from './fill.ts';
 import type { FillInOptions } from './options.ts';
 import { fillInWords } from './words.ts';
@@ -41,17 +40,4 @@ export function drawFillInPage(context: DrawContext<FillInOptions, FillInItem>):
   const given = new Set(item.given);
   const shown = item.letters.map((letter, at) => (given.has(at) ? letter : null));
   return [...marks, ...letterGrid(item, page, { ...options, shown }, type), ...page.marks];
-}
-
-export function drawFillInSolution(
-  placed: PlacedItem<FillInItem>,
-  box: Rect,
-  context: SolutionContext<FillInOptions>,
-): Mark[] {
-  const { item } = placed;
-  return solutionInBox(placed, box, context, {
-    width: (room) => cellIn(item, room.width, room.height) * item.columns,
-    draw: (room) =>
-      letterGrid(item, gridAlone(item, room), { ...context.options, shown: item.letters }, context.type),
-  });
 }

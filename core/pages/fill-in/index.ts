@@ -1,8 +1,9 @@
 import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { letterSolution } from '../puzzle/letter-grid.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
-import { drawFillInPage, drawFillInSolution } from './draw.ts';
+import { drawFillInPage } from './draw.ts';
 import { type FillInItem, fillFillIn, inspectFillIn, pinnedFillIn } from './fill.ts';
 import { type FillInOptions, fillInOptions, fillInPin } from './options.ts';
 
@@ -45,7 +46,7 @@ export const fillIn = defineKind<FillInOptions, FillInItem>({
   ],
   told: ({ columns, rows, words }) => `${words.length} words in ${columns} × ${rows} cells`,
   draw: drawFillInPage,
-  solution: { box: drawFillInSolution },
+  solution: { box: letterSolution },
   inspect: inspectFillIn,
   inspectSection: (items, options, resources) =>
     listProblems(items, listsOf(options, resources), {

@@ -225,6 +225,27 @@ describe('what is wrong with a puzzle is found by code that did not make it', ()
     expect(findings(short)[0]).toMatch(/the text has 3 different letters/);
   });
 
+  it('the strip for the key of a cryptogram makes way for its text', () => {
+    const textSize = (perPage: number) => {
+      const book = bookOf(
+        'cryptogram',
+        { items: perPage, options: { texts: SAYINGS, perPage } },
+        { style: { largePrint: true } },
+      );
+      const { cipher } = itemOf<CryptogramItem>(book, 1);
+      const sizes: number[] = [];
+      let strips = 0;
+      eachMark(drawPage(book, 1, type).layers[0]!.marks, (mark) => {
+        if (mark.type !== 'text') return;
+        if (mark.text === 'Z' && !mark.centers) strips++;
+        if (mark.centers && cipher.replace(/[^A-Z]/g, '').startsWith(mark.text)) sizes.push(mark.size);
+      });
+      return { size: Math.min(...sizes), strips };
+    };
+    expect(textSize(1).strips).toBeGreaterThan(0);
+    expect(textSize(2).size).toBeGreaterThan(7);
+  });
+
   it('in words in disorder', () => {
     const item = itemOf<ScrambleItem>(bookOf('word-scramble', { items: 1, options: { words: WORDS } }), 1);
     expect(said('word-scramble', item)).toEqual([]);

@@ -1,8 +1,12 @@
 import type { FaceId } from '../../faces/index.ts';
+import type { Rect } from '../../print/index.ts';
 import { BLACK, type Mark, rectPath, type Typesetter } from '../../scene/index.ts';
 import { enumOf } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import type { PlacedItem, SolutionContext } from '../kind.ts';
 import { gridLines } from './cells.ts';
+import { cellIn, gridAlone } from './grid-with-list.ts';
+import { solutionInBox } from './page.ts';
 
 const LETTERS: FaceId = 'atkinson-hyperlegible-regular';
 const LINE = { thin: 0.75, outer: 1.4 } as const;
@@ -103,3 +107,20 @@ export function letterGrid(
   });
   return marks;
 }
+
+/** All letters of a grid as the answer of a puzzle. */
+export const letterSolution = (
+  placed: PlacedItem<LetterGrid>,
+  box: Rect,
+  context: SolutionContext<Pick<Shown, 'around'>>,
+): Mark[] =>
+  solutionInBox(placed, box, context, {
+    width: (room) => cellIn(placed.item, room.width, room.height) * placed.item.columns,
+    draw: (room) =>
+      letterGrid(
+        placed.item,
+        gridAlone(placed.item, room),
+        { around: context.options.around, shown: placed.item.letters },
+        context.type,
+      ),
+  });
