@@ -1,7 +1,7 @@
 import { defineConfig } from 'vitest/config';
 
 const shared = {
-  setupFiles: ['tests/same-examples.ts'],
+  setupFiles: ['tests/same-examples.ts', 'tests/loaded-lists.ts'],
   testTimeout: 300_000,
   hookTimeout: 300_000,
 };

@@ -166,22 +166,13 @@ describe('quill, without a server', () => {
     expect(quill('items', file).stdout).toMatch(/^Puzzle 1 +page 31 +solution page 34 +\(w\)/);
     const { items } = JSON.parse(quill('items', file, '--json').stdout);
     expect(items).toHaveLength(3);
-    const steps: Record<string, [number, number]> = {
-      ...{ across: [1, 0], down: [0, 1], back: [-1, 0], up: [0, -1] },
-      ...{ 'down-right': [1, 1], 'up-right': [1, -1], 'up-left': [-1, -1], 'down-left': [-1, 1] },
-    };
     for (const { number, section, page, solutionPage, data } of items) {
       expect([section, page, solutionPage]).toEqual(['w', 30 + number, 34]);
-      const grid = data.grid.map((row: string) => row.split(' '));
+      const letters = data.rows.join('');
+      expect(letters).toMatch(/^[A-Z]{256}$/);
       expect(data.words).toHaveLength(10);
-      for (const { letters, place } of data.words) {
-        const [dx, dy] = steps[place.direction]!;
-        const read = Array.from(
-          { length: letters.length },
-          (_, i) => grid[place.row - 1 + dy * i][place.column - 1 + dx * i],
-        );
-        expect(read.join('')).toBe(letters);
-      }
+      for (const { word, cells } of data.words)
+        expect(cells.map((cell: number) => letters[cell]).join('')).toBe(word.toUpperCase());
     }
   });
 
@@ -227,7 +218,7 @@ describe('quill, without a server', () => {
       ['wrenfair', 'paperback'],
       ['thornback', 'coil'],
     ]);
-    expect(quill('kinds').stdout).toMatch(/word-search +v2 +Words hidden/);
+    expect(quill('kinds').stdout).toMatch(/word-search +v3 +Words hidden/);
   });
 
   it('a book goes into one file and comes out of it, and every command takes either', () => {

@@ -53,6 +53,15 @@ export function exactObject<const Entries extends v.ObjectEntries>(entries: Entr
 export const enumOf = <const Options extends readonly (string | number)[]>(options: Options) =>
   v.picklist(options, (issue) => `is ${issue.received}. Allowed: ${options.join(', ')}.`);
 
+/** Some of several options, each once; `least` of them at the least. */
+export const someOf = <const Options extends readonly (string | number)[]>(options: Options, least: number) =>
+  v.pipe(
+    v.array(enumOf(options)),
+    v.minLength(least, `should name at least ${least}.`),
+    v.maxLength(options.length, `should name no more than ${options.length}.`),
+    v.check((chosen) => new Set(chosen).size === chosen.length, 'names one of them twice.'),
+  );
+
 export const integerBetween = (min: number, max: number) =>
   v.pipe(
     v.number((issue) => `is ${issue.received}, but should be a number.`),

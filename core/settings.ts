@@ -41,6 +41,7 @@ export function setting<const Schema extends AnySchema>(
 /** How one option is asked for; the settings panel draws it. `key` is the option's. */
 export type Field = { key: string; label: string; help?: string; group?: string; when?: When } & (
   | { control: 'choice'; choices: readonly { value: string | number; label: string }[] }
+  | { control: 'several'; choices: readonly { value: string | number; label: string }[]; least: number }
   | { control: 'number'; min: number; max: number; step: number; unit?: string }
   | { control: 'text'; rows?: number }
   | { control: 'switch' }
@@ -53,6 +54,8 @@ interface Described {
   type: string;
   wrapped?: Described;
   options?: readonly (string | number)[];
+  /** Of a list. */
+  item?: Described;
   entries?: Record<string, Described>;
   pipe?: readonly { type: string; requirement?: number; metadata?: { setting?: SettingNotes } }[];
 }
@@ -63,7 +66,7 @@ export function fieldsOf(options: v.GenericSchema<unknown, unknown>): Field[] {
   return Object.entries(entries).flatMap(([key, entry]) => {
     const schema = entry.wrapped ?? entry;
     const notes = schema.pipe?.find(({ metadata }) => metadata?.setting)?.metadata?.setting;
-    return notes ? [fieldOf(key, schema, notes)] : [];
+    return notes ? [fieldOf(key, describedBy(schema as never) as unknown as Described, notes)] : [];
   });
 }
 
@@ -78,12 +81,13 @@ function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
   };
   if (control === 'color' || control === 'day') return { ...field, control };
   if (control) return { ...field, control: 'custom', id: control };
-  if (schema.options)
-    return {
-      ...field,
-      control: 'choice',
-      choices: schema.options.map((value) => ({ value, label: values?.[value] ?? String(value) })),
-    };
+  const named = (options: readonly (string | number)[]) =>
+    options.map((value) => ({ value, label: values?.[value] ?? String(value) }));
+  if (schema.options) return { ...field, control: 'choice', choices: named(schema.options) };
+  if (schema.item?.options) {
+    const least = steps(schema).find(({ type }) => type === 'min_length')?.requirement ?? 0;
+    return { ...field, control: 'several', choices: named(schema.item.options), least };
+  }
   if (schema.type === 'boolean') return { ...field, control: 'switch' };
   if (schema.type === 'string') return { ...field, control: 'text', ...(rows ? { rows } : {}) };
   const limit = (type: string) => {

@@ -8,6 +8,7 @@ import { ColorField } from './color-field.tsx';
 import { LiveTextField } from './live-text-field.tsx';
 import { NumberField } from './number-field.tsx';
 import { SelectField } from './select-field.tsx';
+import { Several } from './several.tsx';
 
 // Its calendar is large, and few kinds of page ask for a day.
 const DateField = lazy(async () => ({ default: (await import('./date-field.tsx')).DateField }));
@@ -40,6 +41,16 @@ export function OptionField({
       };
       return fitsInView(field.choices) ? <Choice {...shared} /> : <SelectField {...shared} />;
     }
+    case 'several':
+      return (
+        <Several
+          label={field.label}
+          value={value as (string | number)[]}
+          choices={field.choices}
+          least={field.least}
+          onChange={onChange}
+        />
+      );
     case 'number':
       return (
         <NumberField

@@ -154,7 +154,7 @@ describe('items', () => {
     const held = grid(pinned, 2);
     const changed = changeSection(pinned, 'w', (one) => ({
       ...one,
-      options: { ...one.options, columns: 20, rows: 20, wordsPerPuzzle: 10, directions: 'backwards' },
+      options: { ...one.options, columns: 20, rows: 20, wordsPerPuzzle: 10, directions: ['across', 'up'] },
     }));
     expect(grid(changed, 2)).toBe(held);
     expect(grid(changed, 3)).not.toBe(grid(pinned, 3));

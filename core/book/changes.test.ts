@@ -66,8 +66,8 @@ describe('what was changed between two states of a book', () => {
     ['grid', withOptions('puzzles', { columns: 12 }), ['Word search: columns 16 → 12']],
     [
       'directions',
-      withOptions('puzzles', { directions: 'straight' }),
-      ['Word search: directions + diagonal → → ↓'],
+      withOptions('puzzles', { directions: ['across', 'down'] }),
+      ['Word search: directions → ↓ ↘ ↗ → → ↓'],
     ],
     ['pages', changeSection(book, 'log', (one) => ({ ...one, pages: 40 })), ['Ruled pages: pages 23 → 40']],
     ['fill', fillTo(book, 'log', 90), ['Ruled pages: fills the book to none → 90']],

@@ -194,7 +194,7 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
     }
     const field = fields.get(key);
     // What holds parts is not written out: that it is another is all there is to say.
-    if (typeof a === 'object' && typeof b === 'object')
+    if (field?.control !== 'several' && typeof a === 'object' && typeof b === 'object')
       return same(a, b) ? [] : [`${lower(field?.label ?? key)} changed`];
     return change(lower(field?.label ?? key), a, b, (value) => shownOption(field, value));
   });
@@ -233,6 +233,13 @@ const standingChanges = (was: Standing, now: Standing): string[] => [
 function shownOption(field: Field | undefined, value: unknown): string {
   if (field?.control === 'choice')
     return field.choices.find((choice) => choice.value === value)?.label ?? show(value);
+  if (field?.control === 'several' && Array.isArray(value))
+    return (
+      field.choices
+        .filter((choice) => value.includes(choice.value))
+        .map(({ label }) => label)
+        .join(' ') || 'none'
+    );
   if (field?.control === 'number' && field.unit)
     return `${value}${field.unit === '%' ? '' : ' '}${field.unit}`;
   return typeof value === 'object' ? 'changed' : show(value);

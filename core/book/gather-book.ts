@@ -9,8 +9,10 @@ import { addTypefaces, faceResources } from './typefaces.ts';
 const hyphenates = ({ sections }: Recipe): boolean =>
   sectionsOf(sections).some((section) => kindOf(section).hyphenates);
 
-const prepared = ({ sections }: Recipe): Promise<unknown> =>
-  Promise.all(sectionsOf(sections).map((section) => kindOf(section).prepare?.(section.options)));
+/** Loads what the kinds of page of a book need before any of its pages is made or drawn. */
+export async function prepareKinds({ sections }: Recipe): Promise<void> {
+  await Promise.all(sectionsOf(sections).map((section) => kindOf(section).prepare?.(section.options)));
+}
 
 /**
  * Reads what a book uses beside its recipe, and makes it ready to be drawn.
@@ -20,7 +22,7 @@ export async function gatherBook(recipe: Recipe, loader: ResourceLoader, type: T
   const [resources, hyphenate] = await Promise.all([
     gather(recipe.resources, loader),
     hyphenates(recipe) ? hyphenation(recipe.language) : wholeWords,
-    prepared(recipe),
+    prepareKinds(recipe),
   ]);
   addTypefaces(type, recipe, resources);
   return bookFrom(recipe, resources, hyphenate);

@@ -172,6 +172,59 @@ const SAMPLES: Record<string, object[]> = {
   ],
   'word-search 1': searchSamples,
   'word-search 2': searchSamples,
+  'word-search 3': [
+    {
+      items: 2,
+      options: { words: { lists: [{ title: 'In the hive', words: HIVE_WORDS }] }, wordsPerPuzzle: 12 },
+      rolls: { 2: 1 },
+      solutions: { perPage: 2 },
+    },
+    {
+      items: 1,
+      options: {
+        words: { lists: [{ words: HIVE_WORDS }] },
+        ...{
+          shape: 'heart',
+          columns: 18,
+          rows: 18,
+          level: 4,
+          place: 'facing',
+          answer: 'letters',
+          order: 'length',
+        },
+      },
+      solutions: { perPage: 1 },
+    },
+    {
+      items: 1,
+      options: {
+        words: { lists: [{ words: HIVE_WORDS }] },
+        ...{ shape: 'character', character: 'B', level: 5, wordsPerPuzzle: 8, answer: 'strokes' },
+        ...{ columns: 20, rows: 22, capitals: 'typed', order: 'mixed' },
+      },
+      solutions: { perPage: 1 },
+    },
+    {
+      items: 1,
+      options: {
+        words: { lists: [{ words: HIVE_WORDS }] },
+        ...{
+          messages: 'The bees are home',
+          unwantedMore: 'STING',
+          decoys: 0,
+          filling: 'words',
+          place: 'below',
+        },
+        ...{
+          shown: 'clues',
+          clues: CLUES,
+          directions: ['across', 'back', 'up-left'],
+          unwanted: ['en', 'de'],
+        },
+      },
+      solutions: { perPage: 1 },
+    },
+  ],
   'ruled 1': ruledSamples('grey'),
   'ruled 2': ruledSamples('gray'),
   'ruled 3': [

@@ -50,6 +50,11 @@ export function anyOptions(
     switch (field.control) {
       case 'choice':
         return fc.constantFrom(...field.choices.map(({ value }) => value));
+      case 'several':
+        return fc.subarray(
+          field.choices.map(({ value }) => value),
+          { minLength: field.least },
+        );
       case 'number':
         return fc
           .integer({ min: 0, max: Math.round((field.max - field.min) / field.step) })

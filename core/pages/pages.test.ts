@@ -19,7 +19,7 @@ import {
 import { fieldsOf } from '../settings.ts';
 import { inches } from '../units.ts';
 import { pageKinds } from './index.ts';
-import type { WordSearchItem } from './word-search/fill.ts';
+import type { WordSearchItem } from './word-search/earlier/fill.ts';
 
 const type = typesetterFromDisk();
 /** Paths hold single-precision numbers: exact to 1/10,000 pt on any sheet. */
@@ -66,10 +66,11 @@ const linesOf = (marks: InkMark[]) =>
   );
 const lineHeights = (marks: InkMark[]) => linesOf(marks).map(({ y }) => y);
 
-const searchBook = (options: Record<string, unknown>, more: Record<string, unknown> = {}) =>
+const searchBook = (options: Record<string, unknown>, more: Record<string, unknown> = {}, version = 3) =>
   book(
     {
       kind: 'word-search',
+      version,
       items: 12,
       options: { words: { lists: [{ words: HIVE_WORDS }] }, ...options },
       solutions: { place: 'end', perPage: 6 },
@@ -293,7 +294,7 @@ describe('a word search on its page', () => {
   });
 
   it('its solution rings each word from its first to its last letter and names the page it is on', () => {
-    const recipe = searchBook({ directions: 'backwards' }, printOn(['8.5in', '11in']));
+    const recipe = searchBook({ directions: 'backwards' }, printOn(['8.5in', '11in']), 2);
     const plan = planOf(recipe);
     const page = plan.items.s!.solutionPages[0]!;
     const marks = marksOn(recipe, page);
@@ -371,7 +372,7 @@ describe('the words of a puzzle', () => {
       // All of its ten, but for those inside another.
       expect(words.length).toBeGreaterThanOrEqual(8);
       for (const { word } of words) expect(lists[(item - 1) % 3]!.words).toContain(word);
-      expect(texts(marksOn(recipe, item)).map(({ text }) => text)).toContain(`${item}. ${title}`);
+      expect(texts(marksOn(recipe, item)).map(({ text }) => text)).toContain(`Word search ${item}: ${title}`);
     }
   });
 

@@ -55,8 +55,8 @@ describe('the words that the program prints', () => {
         'This book belongs to',
         'Date',
         'Subject',
-        'Puzzle 1',
-        'Solution on page 6',
+        'Word search 1',
+        'Answer on page 6',
         'Solutions',
         'page 5',
         'Page 3 of 6',
@@ -83,7 +83,7 @@ describe('the words that the program prints', () => {
         'Dieses Buch gehört',
         'Datum',
         'Thema',
-        'Rätsel 1',
+        'Wortsuche 1',
         'Lösung auf Seite 6',
         'Lösungen',
         'Seite 5',
@@ -97,7 +97,7 @@ describe('the words that the program prints', () => {
         'Ce livre appartient à',
         'Date',
         'Sujet',
-        'Grille 1',
+        'Mots cachés 1',
         'Solution page 6',
         'Solutions',
         'page 5',
@@ -137,7 +137,7 @@ describe('the words that the program prints', () => {
 
   it('may be chosen apart from the language of the book; a heading of one’s own is printed as it is', () => {
     const chosen = bookIn({ language: 'it', printedWords: 'fr' });
-    expect(printed(chosen)).toContain('Grille 1');
+    expect(printed(chosen)).toContain('Mots cachés 1');
     const own = changeSection(chosen, 'owner', (section) => ({
       ...section,
       options: { ...section.options, heading: 'Questo libro è di' },

@@ -6,7 +6,7 @@ import { drawCover } from '../cover/index.ts';
 import { fingerprintsOf, type MadeFrom } from '../export/fingerprints.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { formatting, USUAL_FORMATS } from '../formats.ts';
-import { inspectWordSearch } from '../pages/word-search/fill.ts';
+import { inspectWordSearch } from '../pages/word-search/earlier/fill.ts';
 import { makeWordSearch } from '../puzzles/word-search/index.ts';
 import { randomStream } from '../random.ts';
 import { markBounds } from '../scene/bounds.ts';

@@ -99,6 +99,7 @@ const books: [name: string, recipe: Recipe][] = [
   ['puzzles as they should be', recipeOf([search({})])],
   ['puzzles of 30 × 30 on 6 × 9', recipeOf([search({ columns: 30, rows: 30 })])],
   ['puzzles of 30 × 30 on 8.5 × 11', recipeOf([search({ columns: 30, rows: 30 })], sized(8.5, 11))],
+  ['puzzles of 40 × 40 on 8.5 × 11', recipeOf([search({ columns: 40, rows: 40 })], sized(8.5, 11))],
   ['puzzles of 30 × 30 on 5 × 8', recipeOf([search({ columns: 30, rows: 30 })], sized(5, 8))],
   ['wide pages', recipeOf([search({})], sized(8.25, 6))],
   ['wide pages, a wide grid', recipeOf([search({ columns: 24, rows: 12 })], sized(8.25, 6))],

@@ -1,3 +1,4 @@
+import { prepareKinds } from '#core/book/gather-book.ts';
 import { bookFrom, drawPage, parseRecipe, type Recipe } from '#core/book/index.ts';
 import { drawFront, MOTIF_NAMES } from '#core/cover/index.ts';
 import { scenePng } from '#core/export/picture.ts';
@@ -85,12 +86,15 @@ export function openPictures() {
         return scenePng(drawFront(recipe, size, type), type, COVER_WIDTH);
       }),
     /** Null for a page the book does not show. */
-    page: (book: CatalogBook, number: number) =>
-      picture(`${book.id} ${number}`, () => {
-        const shown = bookFrom(recipeOf(book));
+    async page(book: CatalogBook, number: number): Promise<Uint8Array | null> {
+      const recipe = recipeOf(book);
+      await prepareKinds(recipe);
+      return picture(`${book.id} ${number}`, () => {
+        const shown = bookFrom(recipe);
         if (!(number >= 1 && number <= Math.min(PAGES_SHOWN, shown.plan.pages.length))) return null;
         return scenePng(drawPage(shown, number, type), type, PAGE_WIDTH);
-      }),
+      });
+    },
     pagesShown: (book: CatalogBook) => Math.min(PAGES_SHOWN, bookFrom(recipeOf(book)).plan.pages.length),
   };
 }

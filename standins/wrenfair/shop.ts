@@ -139,9 +139,9 @@ export function openShop(folder: string, today: string, malformed: () => boolean
     const found = bookOf(c.req.param('id'));
     return found ? png(pictures.cover(found.book)!) : c.json(wrong('There is no such book.'), 404);
   });
-  shop.get('/books/:id/pages/:page{[0-9]+}', (c) => {
+  shop.get('/books/:id/pages/:page{[0-9]+}', async (c) => {
     const found = bookOf(c.req.param('id'));
-    const picture = found && pictures.page(found.book, Number(c.req.param('page')));
+    const picture = found && (await pictures.page(found.book, Number(c.req.param('page'))));
     return picture ? png(picture) : c.json(wrong('There is no such page to look at.'), 404);
   });
 

@@ -47,8 +47,8 @@ describe('the recipe’s JSON Schema', () => {
     ['another format version', { ...base, quill: 99 }, 'quill'],
     ['a title of 400 characters', { ...base, title: 'x'.repeat(400) }, 'title'],
     [
-      'nine words in a puzzle',
-      { ...base, sections: [{ id: 'a', kind: 'word-search', items: 1, options: { wordsPerPuzzle: 9 } }] },
+      'three words in a puzzle',
+      { ...base, sections: [{ id: 'a', kind: 'word-search', items: 1, options: { wordsPerPuzzle: 3 } }] },
       'sections.0.options.wordsPerPuzzle',
     ],
   ])('and the reader refuse %s, the reader with its path', (_, recipe, path) => {

@@ -69,7 +69,7 @@ export function drawCrosswordPage(context: DrawContext<CrosswordOptions, Crosswo
         type,
       ),
     ];
-  const page = gridWithList(item, clues, room, context, LEAST_COLUMN);
+  const page = gridWithList(item, clues, room, context, { leastColumn: LEAST_COLUMN });
   if (!page) throw new RangeError('There is no room for the clues of the puzzle on this page.');
   return [...marks, ...letterGrid(item, page, { ...options, corners: numbersOf(item) }, type), ...page.marks];
 }

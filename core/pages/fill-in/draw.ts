@@ -35,7 +35,7 @@ export function drawFillInPage(context: DrawContext<FillInOptions, FillInItem>):
   const widest = Math.max(
     ...list.map(({ text, heading }) => type.width(text, heading ? faces.display : faces.text, 1)),
   );
-  const page = gridWithList(item, list, room, context, widest + COLUMN_AIR);
+  const page = gridWithList(item, list, room, context, { leastColumn: widest + COLUMN_AIR });
   if (!page) throw new RangeError('There is no room for the words of the puzzle on this page.');
   const given = new Set(item.given);
   const shown = item.letters.map((letter, at) => (given.has(at) ? letter : null));

@@ -6,12 +6,12 @@ import { setting } from '../../settings.ts';
 import { wordListFormat } from '../item-formats.ts';
 import { type DrawContext, defineKind, type FillContext, itemUnits } from '../kind.ts';
 import { twiceProblems } from '../puzzle/judged.ts';
-import { wordSearchData } from '../word-search/data.ts';
-import { drawWordSearchPage } from '../word-search/draw.ts';
-import { inspectWordSearch, type WordSearchItem } from '../word-search/fill.ts';
-import { wordSearchLayout } from '../word-search/layout.ts';
-import { directions, directionsSetting, type WordSearchOptions } from '../word-search/options.ts';
-import { drawWordSearchSolution } from '../word-search/solution.ts';
+import { wordSearchData } from '../word-search/earlier/data.ts';
+import { drawWordSearchPage } from '../word-search/earlier/draw.ts';
+import { inspectWordSearch, type WordSearchItem } from '../word-search/earlier/fill.ts';
+import { wordSearchLayout } from '../word-search/earlier/layout.ts';
+import { directions, directionsSetting, type WordSearchOptions } from '../word-search/earlier/options.ts';
+import { drawWordSearchSolution } from '../word-search/earlier/solution.ts';
 
 const side = integerBetween(8, 30);
 const digits = integerBetween(3, 8);

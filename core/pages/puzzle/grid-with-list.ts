@@ -54,9 +54,17 @@ export function gridAlone(cells: Cells, room: Rect, most = Number.POSITIVE_INFIN
 /** The most that a cell of a grid with a page to itself is given. */
 export const largestAlone = ({ frame }: Room): number => LARGE_CELL * frame.grid.typeScale * 1.5;
 
+interface Wishes {
+  /** Width of a column, in ems. */
+  leastColumn: number;
+  /** Where the list stands; where it is best if left out. */
+  place?: 'below' | 'beside';
+  /** Side of a cell at 6 × 9 in, in points, beyond which larger ones do not make a page better. */
+  large?: number;
+}
+
 /**
  * A grid and its list in a room: the list below or at the right, in the columns and the size that make the best of both.
- * @param leastColumn width of a column, in ems
  * @returns null where no size fits
  */
 export function gridWithList(
@@ -64,17 +72,17 @@ export function gridWithList(
   list: readonly Listed[],
   room: Rect,
   context: Room,
-  leastColumn: number,
+  { leastColumn, place, large = LARGE_CELL }: Wishes,
 ): { cell: number; x: number; y: number; marks: Mark[] } | null {
   const { type, frame } = context;
   const scale = frame.grid.typeScale;
   const faces = facesOf(context);
-  const largest = LARGE_CELL * scale * LARGEST;
+  const largest = large * scale * LARGEST;
   let best: Page | null = null;
   let highest = 0;
   const consider = (page: Page): void => {
     const worth =
-      Math.min(page.cell, LARGE_CELL * scale) * Math.min(1, page.list.size / (SIZES.easy * scale)) ** 0.8;
+      Math.min(page.cell, large * scale) * Math.min(1, page.list.size / (SIZES.easy * scale)) ** 0.8;
     if (page.cell <= 0 || worth <= highest || !fitsColumns(page.list, faces, type)) return;
     highest = worth;
     best = page;
@@ -86,12 +94,14 @@ export function gridWithList(
       if (room.width / columns < leastColumn * size && columns > 1) break;
       const below = setList(list, { size, columns, width: room.width }, faces, type);
       const cell = Math.min(cellIn(cells, room.width, room.height - below.height - BETWEEN), largest);
-      consider({
-        cell,
-        grid: { x: room.x + (room.width - cell * cells.columns) / 2, y: room.y + OUTER / 2 },
-        list: below,
-        at: { x: room.x, y: room.y + cell * cells.rows + OUTER + BETWEEN },
-      });
+      if (place !== 'beside')
+        consider({
+          cell,
+          grid: { x: room.x + (room.width - cell * cells.columns) / 2, y: room.y + OUTER / 2 },
+          list: below,
+          at: { x: room.x, y: room.y + cell * cells.rows + OUTER + BETWEEN },
+        });
+      if (place === 'below') continue;
       const width = columns * (leastColumn + BESIDE_MORE) * size;
       if (width > room.width * MOST_BESIDE) continue;
       const beside = setList(list, { size, columns, width }, faces, type);

@@ -58,6 +58,8 @@ const findings = (book: Book) =>
 
 /** Of each kind: what it needs to have words, and the least type of its pages where all is crowded. */
 const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; most?: object }> = {
+  // A choice of 30 near-misses and 60 words in 40 × 40 cells on the smallest page is crowded, too.
+  'word-search': { given: { words: WORDS, clues: CLUES, character: 'B' }, least: 1.8 },
   crossword: { given: { clues: CLUES }, least: 3.5 },
   'fill-in': { given: { words: WORDS }, least: 3.5 },
   'word-scramble': { given: { words: WORDS }, least: 4.9 },

@@ -7,7 +7,7 @@ import { enumOf } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 
 /** The level of each puzzle of a section: one for all, from the first to the last, or in no order. */
-const levels = enumOf([...LEVELS, 'rising', 'mixed']);
+export const levels = enumOf([...LEVELS, 'rising', 'mixed']);
 export type Levels = v.InferOutput<typeof levels>;
 
 export const levelSetting = () =>

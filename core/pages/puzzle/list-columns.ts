@@ -1,6 +1,6 @@
 import type { FaceId } from '../../faces/index.ts';
 import type { Rect } from '../../print/index.ts';
-import { BLACK, breakLines, type Mark, type Typesetter, textLine } from '../../scene/index.ts';
+import { BLACK, breakLines, ellipsePath, type Mark, type Typesetter, textLine } from '../../scene/index.ts';
 import { clearOfLeft } from './page.ts';
 
 /** A part of a list: a heading, a clue with its number, a word. */
@@ -8,6 +8,8 @@ export interface Listed {
   text: string;
   heading?: true;
   number?: number;
+  /** Before it, to tick. */
+  ring?: true;
 }
 
 export interface ListFaces {
@@ -19,6 +21,8 @@ const LEADING = 1.22;
 /** Between two columns, and for a number before its text, in ems. */
 const COLUMN_GAP = 1.2;
 const NUMBER = 1.7;
+/** A ring before a text, in ems, and the weight of its line in points. */
+const RING = { indent: 1.25, radius: 0.32, line: 0.75 } as const;
 /** Above a text, and above a heading that does not begin a column, in lines. */
 const AIR = 0.18;
 const HEADING_AIR = 0.5;
@@ -66,7 +70,8 @@ function flowed(set: readonly Broken[], columns: number, height: number): Broken
 }
 
 /** Where the text of a part begins, in its column, in ems. */
-const indentOf = ({ number }: Listed): number => (number === undefined ? 0 : NUMBER);
+const indentOf = ({ number, ring }: Listed): number =>
+  ring ? RING.indent : number === undefined ? 0 : NUMBER;
 
 /**
  * Sets a list in columns that come out about even.
@@ -137,6 +142,16 @@ export function listMarks(
       const begin = left + indentOf(listed) * size;
       if (number !== undefined)
         marks.push(textLine(type, String(number), style, begin - size * 0.4, baseline(0), 'right'));
+      if (set.listed.ring)
+        marks.push({
+          type: 'path',
+          path: ellipsePath(
+            left + RING.radius * size + RING.line,
+            baseline(0) - size * 0.3,
+            RING.radius * size,
+          ),
+          stroke: { width: RING.line, paint: BLACK },
+        });
       lines.forEach((text, n) => {
         marks.push(clearOfLeft(textLine(type, text, style, begin, baseline(n)), type));
       });

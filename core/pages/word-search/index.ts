@@ -1,72 +1,94 @@
+import { cellsOf, DIRECTION_SETS } from '../../puzzles/word-search/index.ts';
 import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
-import { defineKind, itemUnits, type PageKind } from '../kind.ts';
+import { defineKind, type Unit } from '../kind.ts';
+import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded } from '../puzzle/word-source.ts';
-import { wordSearchData } from './data.ts';
-import { drawWordSearchPage } from './draw.ts';
-import {
-  fillFromTheLeft,
-  fillWordSearch,
-  inspectWordSearch,
-  pinnedWordSearch,
-  type WordSearchItem,
-} from './fill.ts';
-import { firstLayout } from './first-layout.ts';
-import { wordSearchLayout } from './layout.ts';
+import { drawWordSearchPage, drawWordSearchSolution } from './draw.ts';
+import { first, second } from './earlier/index.ts';
+import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type SearchItem } from './fill.ts';
 import { inspectWordLists } from './lists.ts';
-import { pinSchema, type WordSearchOptions, wordSearchOptions } from './options.ts';
-import { drawWordSearchSolution } from './solution.ts';
+import { type WordSearchOptions, wordSearchOptions, wordSearchPin } from './options.ts';
+import { loadUnwanted } from './unwanted.ts';
 
-/** What every version says of itself. */
-const searched = {
+const SHOWN = { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] }, wordsPerPuzzle: 12 };
+
+export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
   id: 'word-search',
-  name: 'Word search',
-  purpose: 'Words hidden in a grid of letters, with solutions.',
-  family: 'Puzzles',
-  samples: [
-    { name: 'Word search', shown: { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] } } },
-  ],
-  extent: 'items',
-  defaultCount: 20,
-  numbered: true,
-  options: wordSearchOptions,
-  needs: bankNeeded,
-  itemName: 'puzzle',
-  units: ({ count }: { count: number }) => itemUnits(count),
-  fill: fillWordSearch,
-  pin: { schema: pinSchema, of: pinnedWordSearch },
-  data: wordSearchData,
-  formats: [
-    wordListFormat(({ words }: WordSearchItem) => words.map(({ word }) => word)),
-    ipuzFormat('wordsearch#1', ({ words, search: { columns, rows, letters } }: WordSearchItem) => ({
-      dimensions: { width: columns, height: rows },
-      dictionary: words.map(({ letters: spelled }) => spelled.join('')),
-      puzzle: rowsOf(columns, rows, (at) => letters[at]!),
-    })),
-  ],
-  solution: { box: drawWordSearchSolution },
-  inspect: inspectWordSearch,
-  inspectSection: inspectWordLists,
-} as const;
-
-const first = defineKind<WordSearchOptions, WordSearchItem>({
-  ...searched,
-  version: 1,
-  fill: fillFromTheLeft,
-  draw: drawWordSearchPage(firstLayout),
-});
-
-export const wordSearch = defineKind<WordSearchOptions, WordSearchItem>({
-  ...searched,
-  version: 2,
+  version: 3,
   earlier: [
     {
       version: 1,
       migrate: (same) => same,
       changes:
         'The grid takes the room that the page has, with the words beside it where that gives larger letters, in columns that come out even. Hebrew words run to the left in it.',
-      kept: first as unknown as PageKind,
+      kept: first,
+    },
+    {
+      version: 2,
+      migrate: ({ directions, ...options }) => ({
+        ...options,
+        ...(typeof directions === 'string' && Object.hasOwn(DIRECTION_SETS, directions)
+          ? { directions: [...DIRECTION_SETS[directions as keyof typeof DIRECTION_SETS]] }
+          : {}),
+      }),
+      changes:
+        'Grids are made anew: filled like the language, without unwanted words, in an outline if wished. The page has the head of other puzzles, words with rings to tick, and answers that show the words alone. Pinned puzzles keep their letters.',
+      kept: second,
     },
   ],
-  draw: drawWordSearchPage(wordSearchLayout),
+  name: 'Word search',
+  purpose: 'Words hidden in a grid of letters or in an outline, with solutions.',
+  family: 'Puzzles',
+  samples: [
+    { name: 'Word search', shown: SHOWN },
+    {
+      name: 'Word search in a heart',
+      options: { shape: 'heart', columns: 18, rows: 18, wordsPerPuzzle: 12 },
+      shown: SHOWN,
+    },
+  ],
+  extent: 'items',
+  defaultCount: 20,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: wordSearchOptions,
+  needs: bankNeeded,
+  itemName: 'puzzle',
+  usesPlace: true,
+  prepare: loadUnwanted,
+  units: ({ count, options: { place } }) =>
+    Array.from({ length: count }, (_, i): Unit => {
+      const items = [i + 1];
+      return place === 'facing' ? { side: 'facing', items } : { items };
+    }),
+  fill: fillWordSearch,
+  pin: { schema: wordSearchPin, of: pinnedWordSearch },
+  told: ({ level, words, directions, search: { decoys } }) =>
+    [
+      LEVEL_NAMES[level],
+      `${words.length} words`,
+      `${directions.length} directions`,
+      ...(decoys ? [`${decoys} near-misses`] : []),
+    ].join(', '),
+  data: ({ title, words, search: { columns, rows, letters, placements } }) => ({
+    ...(title ? { title } : {}),
+    rows: rowsOf(columns, rows, (at) => letters[at] ?? '.').map((row) => row.join('')),
+    words: words.map(({ word }) => {
+      const placed = placements.find((one) => one.word === word);
+      return { word, cells: placed ? cellsOf(placed, columns) : [] };
+    }),
+  }),
+  formats: [
+    wordListFormat(({ words }: SearchItem) => words.map(({ word }) => word)),
+    ipuzFormat('wordsearch#1', ({ words, search: { columns, rows, letters } }: SearchItem) => ({
+      dimensions: { width: columns, height: rows },
+      dictionary: words.map(({ letters: spelled }) => spelled.join('')),
+      puzzle: rowsOf(columns, rows, (at) => letters[at] ?? null),
+    })),
+  ],
+  draw: drawWordSearchPage,
+  solution: { box: drawWordSearchSolution },
+  inspect: inspectWordSearch,
+  inspectSection: inspectWordLists,
 });

@@ -1,15 +1,18 @@
 import type { Resources } from '../../resources/index.ts';
 import { gridWord } from '../../words/index.ts';
 import type { SectionProblem } from '../kind.ts';
-import { leftOutTold, listsOf, type Usable } from '../puzzle/word-source.ts';
-import { inside, type WordSearchItem } from './fill.ts';
-import type { WordSearchOptions } from './options.ts';
+import { leftOutTold, listsOf, type Usable, type WordSource } from '../puzzle/word-source.ts';
+import { inside } from './earlier/fill.ts';
+
+interface WithWords {
+  words: readonly Usable[];
+}
 
 /** In so many puzzles of a section a word may come back, on average, before that is told. Our own measure, no source. */
 const MOST_PUZZLES_A_WORD = 5;
 
 /** That few words serve many puzzles, so that a reader meets the same ones again and again. */
-function repeated(items: readonly WordSearchItem[]): string[] {
+function repeated(items: readonly WithWords[]): string[] {
   const uses = items.flatMap(({ words }) => words.map(({ letters }) => letters.join('')));
   const words = new Set(uses).size;
   const each = Math.round(uses.length / Math.max(1, words));
@@ -57,8 +60,8 @@ function insideOthers(words: readonly string[], wide: number): string[] {
 
 /** What is wrong with the words before any puzzle is made of them: said once for each list, and nothing is dropped in silence. */
 export function inspectWordLists(
-  items: readonly { number: number; label: string; item: WordSearchItem }[],
-  options: WordSearchOptions,
+  items: readonly { number: number; label: string; item: WithWords }[],
+  options: { words: WordSource; columns: number; rows: number },
   resources: Resources,
 ): SectionProblem[] {
   const lists = listsOf(options, resources);

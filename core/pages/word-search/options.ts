@@ -1,36 +1,168 @@
 import * as v from 'valibot';
-import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
+import { OUTLINE_LETTERS, SHAPES, type ShapeId } from '../../puzzles/outline/index.ts';
+import { DIRECTION_SETS, type Direction, FILLING_LANGUAGES, STEPS } from '../../puzzles/word-search/index.ts';
+import { chosenBy, enumOf, exactObject, integerBetween, someOf, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { LEVEL_NAMES, levels } from '../puzzle/level.ts';
 import { wordSource } from '../puzzle/word-source.ts';
+import { pinSchema as earlierPin } from './earlier/options.ts';
+import { UNWANTED_LANGUAGES } from './unwanted.ts';
 
-const size = integerBetween(8, 30);
-export const directions = enumOf(['straight', 'diagonal', 'backwards']);
+const side = integerBetween(6, 40);
+const DIRECTIONS = Object.keys(STEPS) as [Direction, ...Direction[]];
+const single = someOf(DIRECTIONS, 1);
+/** One by one; or by the name of a set, as in recipes that were written before they could be. */
+const directions = chosenBy(single, (input) =>
+  typeof input === 'string'
+    ? (v.pipe(
+        enumOf(Object.keys(DIRECTION_SETS) as (keyof typeof DIRECTION_SETS)[]),
+        v.transform((set) => [...DIRECTION_SETS[set]]),
+      ) as never)
+    : single,
+);
+const shapes = Object.keys(SHAPES) as [ShapeId, ...ShapeId[]];
+const shape = enumOf(['whole', ...shapes, 'character']);
+const character = v.pipe(
+  text(1, 1),
+  v.toUpperCase(),
+  v.check((letter) => OUTLINE_LETTERS.includes(letter), 'is no letter from A to Z and no digit from 0 to 9.'),
+);
+const crossings = enumOf(['few', 'some', 'many']);
+const filling = enumOf(['words', ...FILLING_LANGUAGES]);
+const decoys = integerBetween(0, 30);
 
-export const directionsSetting = () =>
-  setting(directions, 'diagonal', {
-    label: 'Directions',
-    help: 'Straight: across and down; diagonal: also slanting; backwards: also from right to left and upwards.',
-    values: { straight: '→ ↓', diagonal: '+ diagonal', backwards: '+ backwards' },
-  });
+const ARROWS: Record<Direction, string> = {
+  across: '→',
+  down: '↓',
+  'down-right': '↘',
+  'up-right': '↗',
+  back: '←',
+  up: '↑',
+  'up-left': '↖',
+  'down-left': '↙',
+};
+
+const LANGUAGE_NAMES: Record<(typeof UNWANTED_LANGUAGES)[number], string> = {
+  en: 'English',
+  es: 'Spanish',
+  de: 'German',
+  fr: 'French',
+  it: 'Italian',
+  pt: 'Portuguese',
+  nl: 'Dutch',
+  pl: 'Polish',
+};
+
+const named = (id: string) => id.charAt(0).toUpperCase() + id.slice(1);
+const ownMaking = { level: ['set'] };
 
 export const wordSearchOptions = exactObject({
   words: setting(wordSource, { lists: [] }, { label: 'Words', control: 'words' }),
-  columns: setting(size, 16, { label: 'Columns', help: 'Letters across the grid.' }),
-  rows: setting(size, 16, { label: 'Rows', help: 'Letters down the grid.' }),
-  wordsPerPuzzle: setting(integerBetween(10, 20), 15, { label: 'Words per puzzle' }),
-  directions: directionsSetting(),
+  columns: setting(side, 16, { label: 'Columns', help: 'Letters across the grid.' }),
+  rows: setting(side, 16, { label: 'Rows', help: 'Letters down the grid.' }),
+  shape: setting(shape, 'whole', {
+    label: 'Outline',
+    values: {
+      whole: 'Whole grid',
+      ...Object.fromEntries(shapes.map((id) => [id, named(id)])),
+      character: 'A letter or digit',
+    },
+  }),
+  character: setting(character, 'A', { label: 'Letter or digit', when: { shape: ['character'] } }),
+  wordsPerPuzzle: setting(integerBetween(4, 60), 15, { label: 'Words per puzzle' }),
+  level: setting(enumOf(['set', ...levels.options]), 'set', {
+    label: 'Level',
+    values: { set: 'As set below', ...LEVEL_NAMES, rising: 'Rising', mixed: 'Mixed' },
+    help: 'Measured on the finished puzzle. Sets directions, crossings, near-misses and filling letters.',
+  }),
+  directions: setting(directions, ['across', 'down', 'down-right', 'up-right'], {
+    label: 'Directions',
+    values: ARROWS,
+    when: ownMaking,
+  }),
+  crossings: setting(crossings, 'some', {
+    label: 'Crossings',
+    values: { few: 'Few', some: 'Some', many: 'Many' },
+    when: ownMaking,
+  }),
+  decoys: setting(decoys, 0, {
+    label: 'Near-misses',
+    help: 'Beginnings of listed words that end in another letter.',
+    when: ownMaking,
+  }),
+  filling: setting(filling, 'en', {
+    label: 'Filled with letters of',
+    values: { words: 'The words', en: 'English', es: 'Spanish', de: 'German', fr: 'French', it: 'Italian' },
+    when: ownMaking,
+  }),
+  unwanted: setting(someOf(UNWANTED_LANGUAGES, 0), ['en'], {
+    label: 'No unwanted words of',
+    values: LANGUAGE_NAMES,
+  }),
+  unwantedMore: setting(text(0, 4_000), '', {
+    label: 'Further unwanted words',
+    help: 'A word in each line. One with a plus before it may be read all the same: +SCUNTHORPE.',
+    rows: 2,
+  }),
+  messages: setting(text(0, 20_000), '', {
+    label: 'Messages in the left-over letters',
+    help: 'One in each line, for one puzzle after another.',
+    rows: 2,
+  }),
+  shown: setting(enumOf(['words', 'clues']), 'words', {
+    label: 'Listed',
+    values: { words: 'Words', clues: 'Clues' },
+  }),
+  clues: setting(text(0, 200_000), '', {
+    label: 'Clues',
+    help: 'Word | Clue, a word in each line.',
+    rows: 4,
+    when: { shown: ['clues'] },
+  }),
+  capitals: setting(enumOf(['capitals', 'typed']), 'capitals', {
+    label: 'Words in',
+    values: { capitals: 'Capitals', typed: 'As typed' },
+    when: { shown: ['words'] },
+  }),
+  order: setting(enumOf(['alphabet', 'length', 'typed', 'mixed']), 'alphabet', {
+    label: 'Order of the list',
+    values: { alphabet: 'Alphabetical', length: 'By length', typed: 'As typed', mixed: 'Mixed' },
+  }),
+  place: setting(enumOf(['best', 'below', 'beside', 'facing']), 'best', {
+    label: 'List',
+    values: { best: 'Best place', below: 'Below the grid', beside: 'Beside the grid', facing: 'Facing page' },
+  }),
+  answer: setting(enumOf(['outlines', 'strokes', 'letters']), 'outlines', {
+    label: 'Answers as',
+    values: { outlines: 'Outlines', strokes: 'Strokes', letters: 'Letters' },
+  }),
+  instructions: setting(v.boolean(), true, { label: 'Say which ways words run' }),
 });
 
 export type WordSearchOptions = v.InferOutput<typeof wordSearchOptions>;
 
-/** Everything a pinned puzzle is made from, so that no setting can change it. */
-export const pinSchema = exactObject({
+/** Everything a puzzle is made from, so that no setting can change one that is pinned. */
+const ownPin = exactObject({
   title: v.optional(text(1, 80)),
-  words: v.pipe(v.array(text(1, 60)), v.maxLength(20)),
-  columns: size,
-  rows: size,
-  directions,
+  words: v.pipe(v.array(text(1, 60)), v.maxLength(60)),
+  columns: side,
+  rows: side,
+  shape: enumOf(['whole', ...shapes, ...OUTLINE_LETTERS]),
+  directions: someOf(DIRECTIONS, 1),
+  crossings,
+  decoys,
+  filling,
+  message: text(0, 1_600),
+  unwanted: someOf(UNWANTED_LANGUAGES, 0),
+  unwantedMore: text(0, 4_000),
   roll: integerBetween(0, 1_000_000),
 });
 
-export type WordSearchPin = v.InferOutput<typeof pinSchema>;
+/** Puzzles that were pinned under an earlier version stay as that version makes them. */
+export const wordSearchPin = v.union(
+  [ownPin, earlierPin],
+  'is no puzzle that was pinned: words, columns, rows, directions or roll are missing.',
+);
+
+export type Making = v.InferOutput<typeof ownPin>;
+export type WordSearchPin = v.InferOutput<typeof wordSearchPin>;

@@ -1,11 +1,11 @@
-import { type Direction, STEPS, type WordSearch } from './grid.ts';
+import { type Direction, STEPS } from './grid.ts';
 
 /**
  * Every place where a word can be read in the grid, in all eight directions, by trying every cell: shares nothing
  * with the maker, so it can judge it. A word that reads the same both ways is counted once for each set of cells.
  */
 export function findWord(
-  grid: Pick<WordSearch, 'columns' | 'rows' | 'letters'>,
+  grid: { columns: number; rows: number; letters: readonly (string | null)[] },
   word: readonly string[],
 ): { column: number; row: number; direction: Direction }[] {
   const { columns, rows, letters } = grid;

@@ -52,16 +52,27 @@ export interface WordSearch {
 }
 
 /** The same puzzle as in a mirror, left for right: what runs across runs as words of scripts that run to the left do. */
-export function mirrored({ columns, rows, letters, placements, leftOut }: WordSearch): WordSearch {
+export function mirrored<
+  Puzzle extends { columns: number; letters: readonly unknown[]; placements: readonly Placement[] },
+>(puzzle: Puzzle): Puzzle {
+  const { columns, letters, placements } = puzzle;
   return {
-    columns,
-    rows,
-    letters: letters.map((_, at) => letters[at - (at % columns) + columns - 1 - (at % columns)]!),
+    ...puzzle,
+    letters: letters.map((_, at) => letters[acrossFrom(at, columns)]),
     placements: placements.map((placed) => ({
       ...placed,
       column: columns - 1 - placed.column,
       direction: MIRRORED[placed.direction],
     })),
-    leftOut,
   };
+}
+
+/** The cell that a mirror shows at the place of another, left for right. */
+export const acrossFrom = (at: number, columns: number): number =>
+  at - (at % columns) + columns - 1 - (at % columns);
+
+/** The cells of a word, from its first letter. */
+export function cellsOf({ column, row, direction, length }: Placement, columns: number): number[] {
+  const [dx, dy] = STEPS[direction];
+  return Array.from({ length }, (_, i) => (row + i * dy) * columns + column + i * dx);
 }

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { HIVE_WORDS, recipeOf } from '../../book/book.sample.ts';
-import { bookFrom, drawPage } from '../../book/index.ts';
-import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
-import { proofBook } from '../../proof/index.ts';
+import { HIVE_WORDS, recipeOf } from '../../../book/book.sample.ts';
+import { bookFrom, drawPage } from '../../../book/index.ts';
+import { typesetterFromDisk } from '../../../faces/faces-from-disk.ts';
+import { proofBook } from '../../../proof/index.ts';
 import { FRAME_PADDING, LIST_FACE, type PageToLayOut } from './draw.ts';
 import { firstLayout } from './first-layout.ts';
 import { wordSearchLayout } from './layout.ts';
@@ -117,7 +117,13 @@ describe('the layout of a word search', () => {
 
   it('is the same on all pages of a section, whatever their words', () => {
     const recipe = recipeOf([
-      { id: 'w', kind: 'word-search', items: 24, options: { words: { lists: [{ words: HIVE_WORDS }] } } },
+      {
+        id: 'w',
+        kind: 'word-search',
+        version: 2,
+        items: 24,
+        options: { words: { lists: [{ words: HIVE_WORDS }] } },
+      },
     ]);
     const book = bookFrom(recipe);
     const frames = book.plan.pages

@@ -1,4 +1,4 @@
-import { printedWords } from '../../printed-words/index.ts';
+import { printedWords } from '../../../printed-words/index.ts';
 
 /** What is printed with a puzzle and with its solution. */
 export const puzzleWords = printedWords({

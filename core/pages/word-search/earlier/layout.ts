@@ -1,5 +1,5 @@
-import type { Rect } from '../../print/index.ts';
-import { directionOf, fitText, type Typesetter } from '../../scene/index.ts';
+import type { Rect } from '../../../print/index.ts';
+import { directionOf, fitText, type Typesetter } from '../../../scene/index.ts';
 import {
   FRAME_PADDING,
   LIST_FACE,

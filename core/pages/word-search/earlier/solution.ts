@@ -1,7 +1,7 @@
-import type { Rect } from '../../print/index.ts';
-import { STEPS } from '../../puzzles/word-search/index.ts';
-import { BLACK, capsulePath, type Mark, rectPath, textLine } from '../../scene/index.ts';
-import type { PlacedItem, SolutionContext } from '../kind.ts';
+import type { Rect } from '../../../print/index.ts';
+import { STEPS } from '../../../puzzles/word-search/index.ts';
+import { BLACK, capsulePath, type Mark, rectPath, textLine } from '../../../scene/index.ts';
+import type { PlacedItem, SolutionContext } from '../../kind.ts';
 import { gridLetters } from './draw.ts';
 import type { WordSearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';

@@ -1,4 +1,4 @@
-import { fitText, type Typesetter } from '../../scene/index.ts';
+import { fitText, type Typesetter } from '../../../scene/index.ts';
 import { LIST_FACE, type PageLayout, type PageToLayOut, REFERENCE_SIZE, TITLE_FACE } from './draw.ts';
 
 interface ListLayout {

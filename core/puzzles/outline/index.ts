@@ -1,0 +1,72 @@
+import { LRUCache } from 'lru-cache';
+import { letterSolid, OUTLINE_LETTERS } from './letter.ts';
+import { SHAPES, type ShapeId } from './shapes.ts';
+
+export { OUTLINE_LETTERS, SHAPES, type ShapeId };
+
+/** A shape by its name, or a capital or digit itself. */
+export type Outline = ShapeId | (string & {});
+
+/** Points along the edge of a cell that are looked at, and how many of them must lie inside. */
+const LOOKS = 4;
+const ENOUGH = 8;
+
+const kept = new LRUCache<string, Uint8Array>({ max: 100 });
+
+/**
+ * The cells of a grid that lie in an outline, as it is when it fills the grid: the largest part of them that hangs together.
+ * @returns 1 for each cell inside and 0 for each outside, row by row; not to be changed
+ * @throws RangeError for an outline that does not exist
+ */
+export function cellsInside(outline: Outline, columns: number, rows: number): Uint8Array {
+  const key = `${outline} ${columns} ${rows}`;
+  const known = kept.get(key);
+  if (known) return known;
+  const solid = Object.hasOwn(SHAPES, outline) ? SHAPES[outline as ShapeId] : letterSolid(outline);
+  const inside = new Uint8Array(columns * rows);
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) {
+      let hits = 0;
+      for (let v = 0; v < LOOKS; v++)
+        for (let u = 0; u < LOOKS; u++)
+          if (
+            solid(
+              (2 * (column + (u + 0.5) / LOOKS)) / columns - 1,
+              (2 * (row + (v + 0.5) / LOOKS)) / rows - 1,
+            )
+          )
+            hits++;
+      if (hits >= ENOUGH) inside[row * columns + column] = 1;
+    }
+  const whole = largestPart(inside, columns);
+  kept.set(key, whole);
+  return whole;
+}
+
+/** Of cells, those of the largest part in which each shares a side with another. */
+function largestPart(cells: Uint8Array, columns: number): Uint8Array {
+  const seen = new Uint8Array(cells.length);
+  let best: number[] = [];
+  for (let start = 0; start < cells.length; start++) {
+    if (!cells[start] || seen[start]) continue;
+    const part = [start];
+    seen[start] = 1;
+    for (const at of part) {
+      const column = at % columns;
+      for (const next of [
+        at - columns,
+        at + columns,
+        column > 0 ? at - 1 : -1,
+        column < columns - 1 ? at + 1 : -1,
+      ])
+        if (cells[next] && !seen[next]) {
+          seen[next] = 1;
+          part.push(next);
+        }
+    }
+    if (part.length > best.length) best = part;
+  }
+  const whole = new Uint8Array(cells.length);
+  for (const at of best) whole[at] = 1;
+  return whole;
+}
