@@ -37,7 +37,7 @@ const section = fc.oneof(
     items: fc.integer({ min: 1, max: 90 }),
     solutions: fc.record({
       place: fc.constantFrom('end', 'after', 'none'),
-      perPage: fc.constantFrom(1, 2, 4, 6, 9),
+      perPage: fc.constantFrom(1, 2, 4, 6, 9, 12),
     }),
   }),
   fc.record({ kind: fc.constantFrom('title-page', 'belongs-to') }),

@@ -1,3 +1,4 @@
+import * as v from 'valibot';
 import type { HouseFaces } from '../faces/choice.ts';
 import type { ShippedFace } from '../faces/index.ts';
 import { type PageKind, pageKind } from '../pages/index.ts';
@@ -248,7 +249,10 @@ export const newerVersion = (section: Section) => newestOf<PageKind>(pageKind(se
 export const takeNewerVersion = (recipe: Recipe, id: string): Recipe =>
   changeSection(recipe, id, (section) => {
     const newer = newerVersion(section);
-    return newer ? { ...section, version: newer.version, options: newer.options } : section;
+    if (!newer) return section;
+    // With the defaults of what the newer version asks for besides.
+    const options = v.parse(pageKind(section.kind).options, newer.options) as Record<string, unknown>;
+    return { ...section, version: newer.version, options };
   });
 
 /**

@@ -10,7 +10,7 @@ const MOST_MEMBERS = 12;
 /** The most often a member comes in one round. */
 export const MOST_TIMES = 60;
 /** Values of `solutions.perPage`. */
-export const SOLUTIONS_PER_PAGE = [1, 2, 4, 6, 9] as const;
+export const SOLUTIONS_PER_PAGE = [1, 2, 4, 6, 9, 12] as const;
 
 /** Where and how the answers of a section, or of all members of a group, are shown. */
 export interface Solutions {

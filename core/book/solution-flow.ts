@@ -24,6 +24,7 @@ const GRIDS: Record<(typeof SOLUTIONS_PER_PAGE)[number], [columns: number, rows:
   4: [2, 2],
   6: [2, 3],
   9: [3, 3],
+  12: [3, 4],
 };
 
 /** Of solution pages, in points: the strip of the heading, and from line to line of running columns. */
@@ -49,7 +50,7 @@ export function pagesOfAnswers(
     ? wanted === 'lines'
     : kinds.every(({ lines }) => lines);
   const room = frame.body.height - SOLUTIONS_HEADING_STRIP;
-  const perPage = SOLUTIONS_PER_PAGE.find((n) => n >= Math.max(min, solutions.perPage)) ?? 9;
+  const perPage = SOLUTIONS_PER_PAGE.find((n) => n >= Math.max(min, solutions.perPage)) ?? 12;
   const [columns, rows] = GRIDS[perPage];
   const layout: SolutionLayout = inColumns
     ? { form: 'columns', columns: solutions.columns, lines: Math.max(1, Math.floor(room / SOLUTION_LEADING)) }

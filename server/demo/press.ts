@@ -8,10 +8,11 @@ import { labelBooks } from '../many-books.ts';
 import { listResources } from '../resources/resources.ts';
 import { begunBooks } from './begun-books.ts';
 import { DEMO_LABELS, demoBooks } from './books.ts';
+import { puzzleBooks } from './puzzle-books.ts';
 
 /**
  * Puts the pen names, books and word banks of Tin Lantern Press into a workspace. What is there already stays.
- * @param begun with the books that it began from starting points
+ * @param begun with the books that it began from starting points, and those of other puzzles
  */
 export async function seedPress(workspaceId: string, { begun = true } = {}): Promise<void> {
   if ((await listBooks(workspaceId, { limit: 1 })).total === 0) {
@@ -21,7 +22,7 @@ export async function seedPress(workspaceId: string, { begun = true } = {}): Pro
       .values(['Odile Marrow', 'Teodor Vance'].map((name) => ({ workspaceId, name })));
     const books = [
       ...demoBooks(() => newId()).map((recipe, i) => ({ recipe, labels: DEMO_LABELS[i] ?? [] })),
-      ...(begun ? begunBooks(() => newId()) : []),
+      ...(begun ? [...begunBooks(() => newId()), ...puzzleBooks(() => newId())] : []),
     ];
     // The first is the one that was changed last.
     for (const { recipe, labels } of books.reverse()) {

@@ -41,13 +41,33 @@ test('crosswords are made from words with clues, and a clue that is missing is t
   await expect(clues).toHaveValue(CLUES);
   await expect.poll(() => inkOf(page, 5)).toBeGreaterThan(0.01);
 
+  await add('Word search in a heart');
+  await expect(settings.getByRole('combobox', { name: 'Outline' })).toHaveText('Heart');
+  await settings.getByLabel('Number of puzzles').fill('1');
+  await settings.getByLabel('Number of puzzles').press('Tab');
+  await settings.getByRole('button', { name: '←' }).click();
+  await expect(settings.getByRole('button', { name: '←' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(settings.getByRole('button', { name: '↑' })).toHaveAttribute('aria-pressed', 'false');
+  await settings.getByRole('combobox', { name: 'Outline' }).click();
+  await page.getByRole('option', { name: 'A letter or digit' }).click();
+  await settings.getByLabel('Letter or digit').fill('?');
+  await settings.getByLabel('Letter or digit').press('Tab');
+  await expect(settings.getByText(/is no letter from A to Z and no digit/)).toBeVisible();
+  await settings.getByLabel('Letter or digit').fill('q');
+  await settings.getByLabel('Letter or digit').press('Tab');
+  await expect(settings.getByText(/is no letter from A to Z and no digit/)).toBeHidden();
+  await settings.getByRole('combobox', { name: 'Level' }).click();
+  await page.getByRole('option', { name: 'Rising' }).click();
+  await expect(settings.getByRole('button', { name: '←' })).toBeHidden();
+  await saved(page);
+
   await add('Round maze');
   await expect(settings.getByRole('combobox', { name: 'Grid' })).toHaveText('Circle');
-  await expect.poll(() => inkOf(page, 5)).toBeGreaterThan(0.03);
-  const round = await inkOf(page, 5);
+  await expect.poll(() => inkOf(page, 6)).toBeGreaterThan(0.03);
+  const round = await inkOf(page, 6);
   await settings.getByRole('combobox', { name: 'Grid' }).click();
   await page.getByRole('option', { name: 'Hexagons' }).click();
-  await expect.poll(() => inkOf(page, 5)).not.toBe(round);
+  await expect.poll(() => inkOf(page, 6)).not.toBe(round);
   await saved(page);
   await noSeriousFindings(page, 'puzzles');
 

@@ -60,7 +60,9 @@ const OF_LEVEL: Record<Level, (words: number) => Pick<Making, 'directions' | 'cr
 /** From this level on grids are filled with the letters of the words. */
 const OWN_LETTERS = 4;
 /** Puzzles made for a level, of which the nearest is taken. */
-const TRIES = 8;
+const TRIES = 24;
+/** After so many of them more or fewer near-misses are laid, as the level needs it. */
+const PLAIN_TRIES = 6;
 
 /** The letters that a text leaves in a grid. */
 const lettersIn = (said: string): string[] =>
@@ -123,7 +125,7 @@ function making(context: FillContext<WordSearchOptions>): Making & { wanted: Lev
     words: words.map(({ word }) => word),
     columns: options.columns,
     rows: options.rows,
-    shape: options.shape === 'character' ? (options.character as never) : options.shape,
+    shape: options.shape === 'character' ? (options.character.toUpperCase() as never) : options.shape,
     directions: [...own.directions],
     crossings: own.crossings,
     decoys: own.decoys,
@@ -173,6 +175,11 @@ export function fillWordSearch(context: FillContext<WordSearchOptions>): SearchI
   };
   let best: { search: Hidden; level: Level } | null = null;
   for (let i = 0; i < (wanted === null ? 1 : TRIES); i++) {
+    if (best && i >= PLAIN_TRIES) {
+      const more = best.level < wanted!;
+      order.crossings = more ? 'many' : 'few';
+      order.decoys = Math.max(0, Math.min(30, order.decoys + (more ? 3 : -3)));
+    }
     const search = hideWords(order, random);
     const level = searchLevel(searchEffort(search, directions));
     const off = (one: Level) => Math.abs(one - (wanted ?? one));

@@ -24,8 +24,10 @@ const shapes = Object.keys(SHAPES) as [ShapeId, ...ShapeId[]];
 const shape = enumOf(['whole', ...shapes, 'character']);
 const character = v.pipe(
   text(1, 1),
-  v.toUpperCase(),
-  v.check((letter) => OUTLINE_LETTERS.includes(letter), 'is no letter from A to Z and no digit from 0 to 9.'),
+  v.check(
+    (letter) => OUTLINE_LETTERS.includes(letter.toUpperCase()),
+    'is no letter from A to Z and no digit from 0 to 9.',
+  ),
 );
 const crossings = enumOf(['few', 'some', 'many']);
 const filling = enumOf(['words', ...FILLING_LANGUAGES]);
@@ -101,7 +103,7 @@ export const wordSearchOptions = exactObject({
   }),
   unwantedMore: setting(text(0, 4_000), '', {
     label: 'Further unwanted words',
-    help: 'A word in each line. One with a plus before it may be read all the same: +SCUNTHORPE.',
+    help: 'A word in each line. One with a plus before it may be read all the same: +HELLEBORE.',
     rows: 2,
   }),
   messages: setting(text(0, 20_000), '', {

@@ -220,6 +220,8 @@ describe('earlier versions', () => {
       directions: [...DIRECTION_SETS.backwards],
       wordsPerPuzzle: 10,
     });
+    expect(itemOf(after, 2).words).toHaveLength(10);
+    expect(drawPage(after, 2, type).layers[0]!.marks.length).toBeGreaterThan(20);
     const was = filledItem(before, before.sections.get('w')!, 1) as WordSearchItem;
     expect(itemOf(after).search.letters).toEqual(was.search.letters);
     expect(itemOf(after).search.placements).toEqual(was.search.placements);

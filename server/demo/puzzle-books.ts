@@ -1,0 +1,232 @@
+import { parseRecipe, type Recipe } from '#core/book/recipe.ts';
+import { resourcesOfBank } from '../banks/ready.ts';
+
+/** Words of the crosswords with their clues, a line for each. Made up for the demo. */
+const CLUES = `Propolis | Glue that bees make
+Nectar | Sweet drink from a flower
+Swarm | Half a colony on the move
+Skep | What a hive of straw is called
+Pollen | Yellow dust on hairy legs
+Queen | Mother of all in the house
+Drone | He does no work
+Comb | Wall of six-sided rooms
+Smoker | It calms those who live here
+Veil | Worn over the face at work
+Clover | Three leaves, seldom four
+Heather | It colors the moor in August
+Waggle | Dance that tells the way
+Brood | Young ones in their cells
+Sting | It hurts, and is used once
+Worker | She gathers, cleans and feeds
+Lantern | It shows the way after dark
+Hedge | A living fence
+Wren | Small bird with a loud song
+Acorn | An oak begins as one
+Bramble | Thorns first, then jam
+Badger | Striped digger of the night
+Thistle | Purple, and prickly
+Orchard | Rows of apple trees
+Meadow | Grass that is mown for hay
+Foxglove | Spotted bells, not for eating
+Sparrow | Chirper under the roof
+Beetle | It has a shell on its back
+Willow | Tree that weeps by the water
+Hazel | Its nuts fall in September
+Moth | It comes to the light
+Otter | Swimmer with a rudder
+Fern | It uncurls in spring
+Nettle | It stings, too
+Robin | Red breast on the spade
+Snail | Its house goes with it
+Toad | Warty guest of the pond
+Ivy | It climbs without a ladder
+Rowan | Tree with red berries
+Dew | Drops of the early morning
+Frost | It paints windows
+Puddle | What rain leaves behind
+Kettle | It sings for tea
+Stile | Steps over a fence
+Ember | It glows when the fire is low
+Harvest | What autumn brings in
+Mitten | It keeps four fingers together
+Compass | It always knows the north`;
+
+const SAYINGS = `Where there are bees, there is honey. | Old saying
+The lantern does not choose the road, it only shows the next step. | Odile Marrow
+A hedge between keeps friendship green. | Old saying
+Plant the tree whose shade is for somebody else. | Teodor Vance
+Whoever reads by lantern light learns to turn the page slowly. | Odile Marrow
+A year is a long hedge: trim a little every day. | Teodor Vance
+Do not count the jars before the bees are home. | Odile Marrow
+The wren is small and does not know it. | Teodor Vance`;
+
+const palettes = {
+  ember: { ground: '#4b2a1e', accent: '#eec56a', second: '#b3723a', light: '#f7ecd9' },
+  fern: { ground: '#2f3f2b', accent: '#e6c97a', second: '#8f9f5a', light: '#f5f1e2' },
+  dusk: { ground: '#3d2640', accent: '#eec7a4', second: '#a0708f', light: '#f6eee8' },
+  sea: { ground: '#12464a', accent: '#f0b8a0', second: '#7fb7a8', light: '#f7f1e1' },
+};
+
+/** Books of puzzles that the press has made, with their labels. Ids are given by the caller, since every workspace has its own. */
+export function puzzleBooks(
+  idFor: (name: string) => string,
+): { recipe: Recipe; labels: readonly string[] }[] {
+  const common = { quill: 4, imprint: 'Tin Lantern Press', language: 'en' };
+  const large = { trim: { width: '8.5in', height: '11in' }, paper: 'white' };
+  const front = [
+    { id: 'title', kind: 'title-page' },
+    { id: 'owner', kind: 'belongs-to' },
+  ];
+  return [
+    {
+      ...common,
+      id: idFor('sudoku'),
+      seed: 'ember-9',
+      title: 'Embers & Nines',
+      subtitle: 'One hundred sudoku, from very easy to very hard',
+      penName: 'Teodor Vance',
+      print: { service: 'wrenfair', ...large },
+      style: { palette: palettes.ember, motif: 'stars' },
+      sections: [
+        ...front,
+        {
+          ...{ id: 'grids', kind: 'sudoku', items: 100 },
+          options: { perPage: 2, level: 'rising' },
+          solutions: { perPage: 12 },
+        },
+      ],
+      cover: { fields: { blurb: 'One hundred grids that grow harder page by page, each with one answer.' } },
+      listing: {
+        description:
+          'One hundred sudoku on large pages, two to a page, from very easy to very hard. Every grid has exactly one answer, and every answer is at the back.',
+        keywords: ['sudoku for adults', 'sudoku gift'],
+        prices: { us: 8.99, gb: 7.99 },
+      },
+    },
+    {
+      ...common,
+      id: idFor('mazes'),
+      seed: 'fern-3',
+      title: 'Mazes for Small Foxes',
+      subtitle: 'Sixty ways through the fern',
+      penName: 'Odile Marrow',
+      print: { service: 'wrenfair', ...large },
+      style: { palette: palettes.fern, motif: 'leaves' },
+      sections: [
+        ...front,
+        {
+          ...{ id: 'first', kind: 'maze', items: 24 },
+          options: { columns: 10, rows: 11, level: 1, perPage: 2, start: 'bee', goal: 'flower' },
+          solutions: { perPage: 12 },
+        },
+        {
+          ...{ id: 'round', kind: 'maze', items: 18 },
+          options: { grid: 'circle', columns: 20, rows: 20, ends: 'middle', level: 'rising' },
+          solutions: { perPage: 12 },
+        },
+        {
+          ...{ id: 'combs', kind: 'maze', items: 18 },
+          options: { grid: 'hexagon', columns: 14, rows: 16, level: 'rising' },
+          solutions: { perPage: 12 },
+        },
+      ],
+      cover: {
+        fields: { blurb: 'Square ones, round ones, and some like honeycomb: find the way to the flower.' },
+      },
+      listing: {
+        description:
+          'Sixty mazes for children: easy ones first, then round ones, then some of six-sided cells.',
+        keywords: ['mazes for kids', 'activity book for children'],
+        prices: { us: 7.99, gb: 6.99 },
+      },
+    },
+    {
+      ...common,
+      id: idFor('crosswords'),
+      seed: 'dusk-5',
+      title: 'Crosswords from the Hedge',
+      subtitle: 'Thirty crosswords for quiet evenings',
+      series: { name: 'Hive & Hedge', volume: 5 },
+      penName: 'Odile Marrow',
+      print: { service: 'wrenfair', trim: { width: '6in', height: '9in' }, paper: 'cream' },
+      style: { palette: palettes.dusk, motif: 'leaves' },
+      sections: [
+        ...front,
+        {
+          ...{ id: 'crosswords', kind: 'crossword', items: 30 },
+          options: { clues: CLUES, words: 22 },
+          solutions: { perPage: 4 },
+        },
+        {
+          ...{ id: 'sayings', kind: 'cryptogram', items: 8 },
+          options: { texts: SAYINGS, given: 3 },
+          solutions: { perPage: 4 },
+        },
+      ],
+      cover: { fields: { blurb: 'What grows, hums and hides in the hedge, asked across and down.' } },
+      listing: {
+        description:
+          'Thirty crosswords about bees, birds and what grows by the lane, and eight sayings in cipher. All answers are at the back.',
+        keywords: ['crossword puzzles for adults', 'nature crossword'],
+        prices: { us: 6.99, gb: 5.99 },
+      },
+    },
+    {
+      ...common,
+      id: idFor('mixed'),
+      seed: 'tide-7',
+      title: 'The Large Lantern Puzzle Book',
+      subtitle: 'Word searches, sudoku, mazes and more in large print',
+      penName: 'Teodor Vance',
+      print: { service: 'wrenfair', ...large },
+      style: { palette: palettes.sea, motif: 'shells', largePrint: true },
+      resources: resourcesOfBank('sky'),
+      sections: [
+        ...front,
+        {
+          ...{ id: 'skies', kind: 'word-search', items: 20 },
+          options: { words: { bank: 'sky' }, columns: 14, rows: 14, wordsPerPuzzle: 12, level: 'rising' },
+          solutions: { perPage: 4 },
+        },
+        {
+          ...{ id: 'stars', kind: 'word-search', items: 8 },
+          options: {
+            words: { bank: 'sky' },
+            ...{ shape: 'star', columns: 22, rows: 22, wordsPerPuzzle: 8 },
+          },
+          solutions: { perPage: 4 },
+        },
+        {
+          ...{ id: 'sudoku', kind: 'sudoku', items: 16 },
+          options: { perPage: 1, level: 'rising' },
+          solutions: { perPage: 6 },
+        },
+        {
+          ...{ id: 'mazes', kind: 'maze', items: 12 },
+          options: { columns: 20, rows: 24, level: 'rising' },
+          solutions: { perPage: 6 },
+        },
+        {
+          ...{ id: 'sayings', kind: 'cryptogram', items: 8 },
+          options: { texts: SAYINGS, given: 4, key: false },
+          solutions: { perPage: 4 },
+        },
+        {
+          ...{ id: 'numbers', kind: 'number-search', items: 8 },
+          options: { columns: 12, rows: 12, numbers: 12 },
+          solutions: { perPage: 4 },
+        },
+      ],
+      cover: { fields: { blurb: 'Seventy-two puzzles in letters that are easy on the eyes.' } },
+      listing: {
+        description:
+          'Seventy-two puzzles in large print: word searches, sudoku, mazes, sayings in cipher and number searches, with every answer at the back.',
+        keywords: ['large print puzzle book', 'activity book for seniors'],
+        prices: { us: 10.99, gb: 9.99 },
+      },
+    },
+  ].map((recipe, i) => ({ recipe: parseRecipe(recipe), labels: LABELS[i]! }));
+}
+
+/** Of these books, in their order. */
+const LABELS: readonly (readonly string[])[] = [['Fall list'], ['Summer list'], ['Fall list'], ['Gifts']];
