@@ -1,9 +1,11 @@
 import { spawnSync } from 'node:child_process';
 import { SudokuSolver } from '@algorithm.ts/sudoku';
+import WordSearch from '@blex41/word-search';
 import layout from 'crossword-layout-generator';
 import { DancingLinks } from 'dancing-links';
 import generateMaze from 'generate-maze';
 import { HIVE_WORDS } from '#core/book/book.sample.ts';
+import { loadUnwanted, unwantedOf } from '#core/pages/word-search/unwanted.ts';
 import { freeFormSteps } from '#core/puzzles/crossword/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
 import { GRIDS, makeMaze, mazeGrid } from '#core/puzzles/maze/index.ts';
@@ -12,6 +14,7 @@ import { BandSolver } from '#core/puzzles/sudoku/bands.ts';
 import { rate, shapeOf, sudokuSteps } from '#core/puzzles/sudoku/index.ts';
 import { SudokuMaker } from '#core/puzzles/sudoku/make.ts';
 import { GRADES, type Grade } from '#core/puzzles/sudoku/rate.ts';
+import { type Direction, hideWords, lettersOfLanguage, STEPS } from '#core/puzzles/word-search/index.ts';
 import { randomStream } from '#core/random.ts';
 import { atOnce } from '#core/steps.ts';
 import { gridWord } from '#core/words/index.ts';
@@ -228,5 +231,44 @@ for (const [grade, { level, count, times }] of AGAINST.entries()) {
   const ratio = median(rounds.map(({ ours, theirs }) => ours / theirs));
   console.log(
     `Crosswords of 25 words   ${median(rounds.map(({ ours }) => ours)).toFixed(0)} ms, ${ratio.toFixed(2)} × crossword-layout-generator (at most 2), density ${(100 * median(density)).toFixed(0)} % (42), words left out ${Math.max(...left)}`,
+  );
+}
+
+{
+  const words = HIVE_WORDS.slice(0, 20).flatMap((word) => {
+    const read = gridWord(word);
+    return 'letters' in read ? [read] : [];
+  });
+  await loadUnwanted();
+  const unwanted = unwantedOf({ unwanted: ['en'], unwantedMore: '' });
+  const filling = lettersOfLanguage('en');
+  const side = { columns: 20, rows: 20 };
+  const directions = Object.keys(STEPS) as Direction[];
+  let left = 0;
+  const hide = (seed: string) => {
+    const order = {
+      ...side,
+      directions,
+      words,
+      filling,
+      unwanted,
+      crossings: 'some',
+      decoys: 0,
+      message: [],
+    } as const;
+    left += hideWords(order, randomStream('bench', 'search', seed)).leftOut.length;
+  };
+  hide('warm');
+  const rounds = Array.from({ length: 10 }, (_, round) => ({
+    ours: cpu(() => {
+      for (let i = 0; i < 50; i++) hide(`${round} ${i}`);
+    }),
+    theirs: cpu(() => {
+      for (let i = 0; i < 50; i++)
+        new WordSearch({ cols: 20, rows: 20, dictionary: words.map(({ word }) => word), maxWords: 20 });
+    }),
+  }));
+  console.log(
+    `Word searches 20 × 20 with 20 words, without unwanted ones   ${median(rounds.map(({ ours }) => ours / 50)).toFixed(2)} ms, ${median(rounds.map(({ ours, theirs }) => theirs / ours)).toFixed(1)} × as fast as @blex41/word-search, which leaves them in (7 ×); words left out ${left}`,
   );
 }

@@ -38,8 +38,8 @@ function placeIn({ width, height }: Grid, box: Rect): Place {
 }
 
 /** The outer wall that is left open at a cell. */
-function openingAt({ walls }: Grid, cell: number): number {
-  return walls.one.findIndex((one, wall) => one === cell && walls.other[wall]! < 0);
+function openingAt({ walls, doors }: Grid, cell: number): number {
+  return doors?.get(cell) ?? walls.one.findIndex((one, wall) => one === cell && walls.other[wall]! < 0);
 }
 
 /** Openings in the outer wall: at both ends, or at the start alone. */

@@ -21,6 +21,11 @@ export const maze = defineKind<MazeOptions, MazeItem>({
     { name: 'Maze of triangles', options: { grid: 'triangle', columns: 18, rows: 22 }, shown: { level: 3 } },
     { name: 'Maze of octagons', options: { grid: 'octagon', columns: 16, rows: 19 }, shown: { level: 3 } },
     {
+      name: 'Maze in an outline',
+      options: { shape: 'cat', columns: 26, rows: 26 },
+      shown: { level: 3 },
+    },
+    {
       name: 'Mazes for children, four a page',
       options: { columns: 9, rows: 10, perPage: 4, level: 1, start: 'bee', goal: 'flower' },
     },
@@ -30,6 +35,7 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   numbered: true,
   inHouseFaces: () => true,
   options: mazeOptions,
+  later: { shape: 'whole', character: 'A' },
   itemName: 'puzzle',
   itemsPerUnit: ({ perPage }) => perPage,
   units: ({ count, options: { perPage } }) => itemUnits(count, perPage),

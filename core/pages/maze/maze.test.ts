@@ -48,6 +48,25 @@ describe('a section of mazes', () => {
     expect(proofBook(book, type).filter(({ place }) => place?.view === 'page')).toEqual([]);
   });
 
+  it('in an outline has the level that is asked for, and the same maze when pinned', () => {
+    const book = mazes(5, { shape: 'cat', columns: 24, rows: 24 });
+    const items = [1, 2, 3, 4, 5].map((number) => itemOf(book, number));
+    expect(items.map(({ level }) => level)).toEqual([1, 2, 3, 4, 5]);
+    for (const item of items) expect(inspectMaze(item, { label: 'Puzzle 1' })).toEqual([]);
+    const pin = kind.pin!.of({
+      options: book.sections.get('s')!.options as never,
+      resources: book.resources,
+      streamKey: [book.recipe.seed, 's'],
+      item: 2,
+      roll: 0,
+      pin: undefined,
+      total: 5,
+    });
+    const pinned = mazes(5, { grid: 'hexagon' }, {}, { pins: { 2: pin } });
+    expect(itemOf(pinned, 2)).toEqual(items[1]);
+    expect(gridOf(items[1]!).cells).toBeLessThan(24 * 24);
+  });
+
   it('its data are a graph: passages by index, and the way along them', () => {
     const { cells, passages, start, goal, path } = kind.data!(itemOf(mazes(1, { grid: 'circle' }), 1)) as {
       cells: number;
@@ -122,7 +141,7 @@ describe('any page of mazes', () => {
   it('stays inside the safe area with lines that print', () => {
     fc.assert(
       fc.property(
-        anyOptions('maze'),
+        anyOptions('maze', { character: ['B', '7'] }),
         fc.constantFrom(...TRIMS),
         anySetting,
         fc.constantFrom(5, 12, 80),

@@ -4,6 +4,7 @@ import { enumOf, exactObject, integerBetween, numberBetween } from '../../schema
 import { setting } from '../../settings.ts';
 import { ICONS } from '../blocks/icons.ts';
 import { levelSetting } from '../puzzle/level.ts';
+import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline-options.ts';
 
 const side = integerBetween(5, 80);
 const grid = enumOf(GRIDS);
@@ -30,6 +31,8 @@ export const mazeOptions = exactObject({
   }),
   columns: setting(side, 24, { label: 'Columns', help: 'Cells across. A circle has rings as many as fit.' }),
   rows: setting(side, 28, { label: 'Rows', help: 'Cells down.' }),
+  shape: shapeSetting({ when: { grid: GRIDS.filter((id) => id !== 'circle') } }),
+  character: characterSetting(),
   level: levelSetting(),
   winding: setting(winding, 70, {
     label: 'Winding, %',
@@ -72,6 +75,7 @@ export const mazePin = exactObject({
   grid,
   columns: side,
   rows: side,
+  shape: v.optional(pinnedOutline, 'whole'),
   winding,
   ends,
   level: enumOf([1, 2, 3, 4, 5]),

@@ -23,6 +23,7 @@ import type { FillContext, ItemProblem } from '../kind.ts';
 import { dealtFrom } from '../puzzle/deal.ts';
 import { givesAway, levelProblems } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
+import { outlineOf } from '../puzzle/outline-options.ts';
 import { listsOf, type Usable, usableWords } from '../puzzle/word-source.ts';
 import { cluesOf } from './clues.ts';
 import { fillWordSearch as fillEarlier, inside } from './earlier/fill.ts';
@@ -34,7 +35,8 @@ export interface SearchItem {
   /** In the order in which they are listed. */
   words: Usable[];
   search: Hidden;
-  shape: Outline | 'whole';
+  /** `whole` for none. */
+  shape: Outline;
   directions: readonly Direction[];
   /** As it was written. */
   message: string;
@@ -125,7 +127,7 @@ function making(context: FillContext<WordSearchOptions>): Making & { wanted: Lev
     words: words.map(({ word }) => word),
     columns: options.columns,
     rows: options.rows,
-    shape: options.shape === 'character' ? (options.character.toUpperCase() as never) : options.shape,
+    shape: outlineOf(options),
     directions: [...own.directions],
     crossings: own.crossings,
     decoys: own.decoys,

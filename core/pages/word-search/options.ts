@@ -1,9 +1,9 @@
 import * as v from 'valibot';
-import { OUTLINE_LETTERS, SHAPES, type ShapeId } from '../../puzzles/outline/index.ts';
 import { DIRECTION_SETS, type Direction, FILLING_LANGUAGES, STEPS } from '../../puzzles/word-search/index.ts';
 import { chosenBy, enumOf, exactObject, integerBetween, someOf, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { LEVEL_NAMES, levels } from '../puzzle/level.ts';
+import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline-options.ts';
 import { wordSource } from '../puzzle/word-source.ts';
 import { pinSchema as earlierPin } from './earlier/options.ts';
 import { UNWANTED_LANGUAGES } from './unwanted.ts';
@@ -19,15 +19,6 @@ const directions = chosenBy(single, (input) =>
         v.transform((set) => [...DIRECTION_SETS[set]]),
       ) as never)
     : single,
-);
-const shapes = Object.keys(SHAPES) as [ShapeId, ...ShapeId[]];
-const shape = enumOf(['whole', ...shapes, 'character']);
-const character = v.pipe(
-  text(1, 1),
-  v.check(
-    (letter) => OUTLINE_LETTERS.includes(letter.toUpperCase()),
-    'is no letter from A to Z and no digit from 0 to 9.',
-  ),
 );
 const crossings = enumOf(['few', 'some', 'many']);
 const filling = enumOf(['words', ...FILLING_LANGUAGES]);
@@ -55,22 +46,14 @@ const LANGUAGE_NAMES: Record<(typeof UNWANTED_LANGUAGES)[number], string> = {
   pl: 'Polish',
 };
 
-const named = (id: string) => id.charAt(0).toUpperCase() + id.slice(1);
 const ownMaking = { level: ['set'] };
 
 export const wordSearchOptions = exactObject({
   words: setting(wordSource, { lists: [] }, { label: 'Words', control: 'words' }),
   columns: setting(side, 16, { label: 'Columns', help: 'Letters across the grid.' }),
   rows: setting(side, 16, { label: 'Rows', help: 'Letters down the grid.' }),
-  shape: setting(shape, 'whole', {
-    label: 'Outline',
-    values: {
-      whole: 'Whole grid',
-      ...Object.fromEntries(shapes.map((id) => [id, named(id)])),
-      character: 'A letter or digit',
-    },
-  }),
-  character: setting(character, 'A', { label: 'Letter or digit', when: { shape: ['character'] } }),
+  shape: shapeSetting(),
+  character: characterSetting(),
   wordsPerPuzzle: setting(integerBetween(4, 60), 15, { label: 'Words per puzzle' }),
   level: setting(enumOf(['set', ...levels.options]), 'set', {
     label: 'Level',
@@ -149,7 +132,7 @@ const ownPin = exactObject({
   words: v.pipe(v.array(text(1, 60)), v.maxLength(60)),
   columns: side,
   rows: side,
-  shape: enumOf(['whole', ...shapes, ...OUTLINE_LETTERS]),
+  shape: pinnedOutline,
   directions: someOf(DIRECTIONS, 1),
   crossings,
   decoys,

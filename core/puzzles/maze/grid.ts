@@ -28,6 +28,8 @@ export interface Grid {
   first: Int32Array;
   next: Int32Array;
   through: Int32Array;
+  /** In an outline, by cell: the wall to the outside that has room before it. Any wall to the outside has, if left out. */
+  doors?: ReadonlyMap<number, number>;
 }
 
 interface Wall {
@@ -264,4 +266,77 @@ export function mazeGrid(id: GridId, columns: number, rows: number): Grid {
     case 'circle':
       return rings(Math.max(2, Math.floor((Math.min(columns, rows) - 1) / 2)));
   }
+}
+
+/** What stands before a door reaches so far, in cells, and comes no nearer to a cell than this. */
+const REACH = [0.6, 1.2, 1.8];
+const CLEAR = 1.02;
+
+/**
+ * The part of a grid that lies in an outline: the largest that hangs together, of cells whose middle does.
+ * @param grid of straight walls
+ * @param inside the outline, in the square from −1 to 1
+ */
+export function gridWithin(grid: Grid, inside: (x: number, y: number) => boolean): Grid {
+  const { cells, x, y, first, next, walls } = grid;
+  const kept = new Int32Array(cells).fill(-1);
+  const isInside = Uint8Array.from(x, (_, cell) =>
+    inside((2 * x[cell]!) / grid.width - 1, (2 * y[cell]!) / grid.height - 1) ? 1 : 0,
+  );
+  const seen = new Uint8Array(cells);
+  let best: number[] = [];
+  for (let start = 0; start < cells; start++) {
+    if (!isInside[start] || seen[start]) continue;
+    const part = [start];
+    seen[start] = 1;
+    for (const cell of part)
+      for (const other of next.subarray(first[cell]!, first[cell + 1]!))
+        if (isInside[other] && !seen[other]) {
+          seen[other] = 1;
+          part.push(other);
+        }
+    if (part.length > best.length) best = part;
+  }
+  best.sort((a, b) => a - b);
+  best.forEach((cell, i) => {
+    kept[cell] = i;
+  });
+  const left: Wall[] = [];
+  walls.one.forEach((one, wall) => {
+    const other = walls.other[wall]!;
+    const [a, b] = [kept[one]!, other < 0 ? -1 : kept[other]!];
+    if (a < 0 && b < 0) return;
+    const ends = [0, 1, 2, 3].map((i) => walls.ends[4 * wall + i]!) as [number, number, number, number];
+    left.push({ one: a < 0 ? b : a, other: a < 0 ? -1 : b, ends });
+  });
+  const part = gridOf(
+    grid.id,
+    best.map((cell) => [x[cell]!, y[cell]!] as const),
+    left,
+  );
+  return { ...part, doors: doorsOf(part) };
+}
+
+/** By cell, the first of its walls to the outside before which no other cell lies. */
+function doorsOf({ x, y, walls }: Grid): Map<number, number> {
+  const doors = new Map<number, number>();
+  walls.other.forEach((other, wall) => {
+    const cell = walls.one[wall]!;
+    if (other >= 0 || doors.has(cell)) return;
+    const [x1, y1, x2, y2] = [0, 1, 2, 3].map((i) => walls.ends[4 * wall + i]!) as [
+      number,
+      number,
+      number,
+      number,
+    ];
+    const at = [(x1 + x2) / 2, (y1 + y2) / 2] as const;
+    const away = Math.hypot(at[0] - x[cell]!, at[1] - y[cell]!);
+    const out = [(at[0] - x[cell]!) / away, (at[1] - y[cell]!) / away] as const;
+    const isClear = REACH.every((reach) => {
+      const [px, py] = [at[0] + out[0] * reach, at[1] + out[1] * reach];
+      return x.every((cx, i) => i === cell || Math.hypot(cx - px, y[i]! - py) >= CLEAR);
+    });
+    if (isClear) doors.set(cell, wall);
+  });
+  return doors;
 }

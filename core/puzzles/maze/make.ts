@@ -83,8 +83,9 @@ export function distances(
 
 const outers = new WeakMap<Grid, readonly number[]>();
 
-/** Cells with a wall to the outside. */
+/** Cells with a wall to the outside; in an outline, those with room before it. */
 export function outerCells(grid: Grid): readonly number[] {
+  if (grid.doors?.size) return [...grid.doors.keys()].sort((a, b) => a - b);
   const known = outers.get(grid);
   if (known) return known;
   const { one, other } = grid.walls;

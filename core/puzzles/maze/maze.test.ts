@@ -4,8 +4,19 @@ import { connectedComponents } from 'graphology-components';
 import { bidirectional } from 'graphology-shortest-path/unweighted';
 import { describe, expect, it } from 'vitest';
 import { randomStream } from '../../random.ts';
+import { cellsInside, OUTLINE_LETTERS, SHAPES, solidOf } from '../outline/index.ts';
 import { levelOn } from '../scale.ts';
-import { difficulty, ENDS, GRIDS, type Grid, makeMaze, mazeGrid, mazeScale, onlyWay } from './index.ts';
+import {
+  difficulty,
+  ENDS,
+  GRIDS,
+  type Grid,
+  gridWithin,
+  makeMaze,
+  mazeGrid,
+  mazeScale,
+  onlyWay,
+} from './index.ts';
 import { distances, outerCells } from './make.ts';
 
 const everything = process.env.QUILL_SWEEP === 'all';
@@ -230,3 +241,53 @@ function deepBranches(grid: Grid, open: Uint8Array, way: readonly number[]): num
   }
   return deep;
 }
+
+describe('mazes in an outline', () => {
+  const OUTLINES = [...Object.keys(SHAPES), ...OUTLINE_LETTERS];
+  const TILINGS = GRIDS.filter((id) => id !== 'circle');
+
+  it('have the largest part that lies in it, one way through it, and doors with room before them', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...TILINGS),
+        fc.constantFrom(...OUTLINES),
+        fc.integer({ min: 8, max: 30 }),
+        fc.constantFrom(...ENDS),
+        fc.integer(),
+        (id, outline, side, ends, seed) => {
+          const whole = mazeGrid(id, side, side);
+          const solid = solidOf(outline);
+          const grid = gridWithin(whole, solid);
+          expect(grid.cells).toBeGreaterThan(3);
+          expect(grid.cells).toBeLessThan(whole.cells);
+          // By a library of graphs: all cells of the grid in one part, and a tree of passages.
+          const graph = new Graph({ type: 'undirected' });
+          for (let cell = 0; cell < grid.cells; cell++) graph.addNode(cell);
+          const maze = makeMaze(grid, ends, 0.7, randomStream('outline', seed));
+          maze.open.forEach((open, wall) => {
+            if (open) graph.addEdge(grid.walls.one[wall], grid.walls.other[wall]);
+          });
+          expect(graph.size).toBe(grid.cells - 1);
+          expect(connectedComponents(graph)).toHaveLength(1);
+          expect(bidirectional(graph, maze.start, maze.goal)?.map(Number)).toEqual(maze.way);
+          if (ends === 'outer')
+            for (const end of [maze.start, maze.goal]) expect(grid.doors!.has(end)).toBe(true);
+          for (const [cell, wall] of grid.doors!) {
+            expect(grid.walls.one[wall]).toBe(cell);
+            expect(grid.walls.other[wall]).toBe(-1);
+          }
+        },
+      ),
+      { numRuns: everything ? 1_000 : 60 },
+    );
+  });
+
+  it('of squares are the cells that the outline of letters has, but for those at its edge', () => {
+    const squares = mazeGrid('square', 24, 24);
+    for (const outline of ['heart', 'star', 'cat', 'E']) {
+      const cells = gridWithin(squares, solidOf(outline)).cells;
+      const looked = cellsInside(outline, 24, 24).reduce((sum, one) => sum + one, 0);
+      expect(Math.abs(cells - looked) / looked).toBeLessThan(0.08);
+    }
+  });
+});

@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { letterSolid, OUTLINE_LETTERS } from './letter.ts';
 import { SHAPES, type ShapeId } from './shapes.ts';
+import type { Solid } from './solid.ts';
 
 export { OUTLINE_LETTERS, SHAPES, type ShapeId };
 
@@ -13,6 +14,10 @@ const ENOUGH = 8;
 
 const kept = new LRUCache<string, Uint8Array>({ max: 100 });
 
+/** What lies in an outline. @throws RangeError for one that does not exist */
+export const solidOf = (outline: Outline): Solid =>
+  Object.hasOwn(SHAPES, outline) ? SHAPES[outline as ShapeId] : letterSolid(outline);
+
 /**
  * The cells of a grid that lie in an outline, as it is when it fills the grid: the largest part of them that hangs together.
  * @returns 1 for each cell inside and 0 for each outside, row by row; not to be changed
@@ -22,7 +27,7 @@ export function cellsInside(outline: Outline, columns: number, rows: number): Ui
   const key = `${outline} ${columns} ${rows}`;
   const known = kept.get(key);
   if (known) return known;
-  const solid = Object.hasOwn(SHAPES, outline) ? SHAPES[outline as ShapeId] : letterSolid(outline);
+  const solid = solidOf(outline);
   const inside = new Uint8Array(columns * rows);
   for (let row = 0; row < rows; row++)
     for (let column = 0; column < columns; column++) {

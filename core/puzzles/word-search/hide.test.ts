@@ -272,8 +272,9 @@ describe('the matcher of many patterns', () => {
           const found: string[] = [];
           let state = 0;
           codes(text).forEach((letter, i) => {
-            state = next[state * letters + letter]!;
-            for (let at = state; at; at = also[at]!)
+            state = next[(state >> 1) * letters + letter]!;
+            expect(state % 2 === 1).toBe(ends[state >> 1]! >= 0 || also[state >> 1]! > 0);
+            for (let at = state >> 1; at; at = also[at]!)
               if (ends[at]! >= 0) {
                 expect(lengths[ends[at]!]).toBe(patterns[ends[at]!]!.length);
                 found.push(`${i} ${patterns[ends[at]!]}`);

@@ -42,14 +42,15 @@ export interface Hidden {
 
 /** Whole layouts tried before words are left out. */
 const LAYOUTS = 40;
-/** Places looked at for one word. */
-const LOOKS = 60;
+/** Places looked at for one word: many crossings take many looks. */
+const LOOKS = { few: 20, some: 20, many: 240 } as const;
+const LEAST_LOOKS = 6;
+/** Looks for one near-miss, on average. */
+const DECOY_LOOKS = 60;
 /** Changes of filling letters, before a layout is given up. */
 const REPAIRS = 600;
 /** Of a layout with an outline, most places lie outside: more are looked at. */
 const OUTLINE_LOOKS = 3;
-/** Many crossings take many looks. */
-const MANY_LOOKS = 4;
 const LEAST_DECOY = 4;
 
 const EMPTY = -1;
@@ -141,15 +142,12 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
     : fillers;
   let isStuck = false;
   const draw = () => (isStuck ? random.pick(wide) : weighted());
-  const { kept, within } = withoutContained(coded);
-  const words = matcherOf(
-    kept.flatMap(({ codes }) => [codes, codes.slice().reverse()]),
-    alphabet.letters.length,
-  );
+  const isWithin = contained(coded, beginningsOf(coded, alphabet.letters.length));
+  const kept = coded.filter((_, i) => !isWithin[i]);
+  const words = beginningsOf(kept, alphabet.letters.length);
   const unwanted = unwantedMatcher(order.unwanted, alphabet);
-  const blank = Int16Array.from({ length: columns * rows }, (_, at) =>
-    order.inside && !order.inside[at] ? OUTSIDE : EMPTY,
-  );
+  const blank = new Int16Array(columns * rows).fill(EMPTY);
+  if (order.inside) for (let at = 0; at < blank.length; at++) if (!order.inside[at]) blank[at] = OUTSIDE;
   const longestFirst = kept.slice().sort((a, b) => b.codes.length - a.codes.length);
 
   let best:
@@ -168,14 +166,13 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
       (placed.size === best.placed.size && best.message.length < message.length);
     if (!isMore) continue;
     const free: number[] = [];
-    cells.forEach((cell, at) => {
-      if (cell === EMPTY) free.push(at);
-    });
+    for (let at = 0; at < cells.length; at++) if (cells[at] === EMPTY) free.push(at);
     const spelled = free.slice(0, message.length);
     spelled.forEach((at, i) => {
       cells[at] = message[i]!;
     });
-    const fixed = Uint8Array.from(cells, (cell) => (cell === EMPTY ? 0 : 1));
+    const fixed = new Uint8Array(cells.length);
+    for (let at = 0; at < cells.length; at++) if (cells[at] !== EMPTY) fixed[at] = 1;
     const decoys = message.length ? [] : layDecoys(cells, order, kept, draw, random);
     for (const at of free) if (cells[at] === EMPTY) cells[at] = draw();
     const state = cleaned(
@@ -203,7 +200,7 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
     rows,
     letters: Array.from(cells, (cell) => (cell === OUTSIDE ? null : alphabet.letters[cell]!)),
     placements: kept.flatMap((word) => placed.get(word) ?? []),
-    leftOut: [...within, ...kept.filter((word) => !placed.has(word))].map(({ word }) => word),
+    leftOut: coded.filter((word) => !placed.has(word)).map(({ word }) => word),
     message: best?.message ?? [],
     decoys: best?.decoys ?? 0,
   };
@@ -229,21 +226,49 @@ function drawer(letters: readonly number[], weights: readonly number[], random: 
   };
 }
 
-/** A word inside another, forwards or backwards, could always be read twice. */
-function withoutContained(words: readonly Coded[]): { kept: Coded[]; within: Coded[] } {
-  const texts = words.map(({ codes }) => ({
-    there: String.fromCharCode(...codes),
-    back: String.fromCharCode(...codes.slice().reverse()),
-  }));
-  const isWithin = texts.map(({ there, back }, i) =>
-    texts.some(
-      (other, j) =>
-        i !== j &&
-        (other.there.length > there.length || (other.there.length === there.length && j < i)) &&
-        (other.there.includes(there) || other.there.includes(back)),
-    ),
-  );
-  return { kept: words.filter((_, i) => !isWithin[i]), within: words.filter((_, i) => isWithin[i]) };
+/** Words from both ends, by their first two letters. */
+interface Beginnings {
+  letters: number;
+  /** By two letters, one more than the place of the first of those that begin with them; 0 for none. */
+  first: Int16Array;
+  /** One more than the place of the next one that begins so. */
+  next: Int16Array;
+  /** Of word n at 2n, and from its end at 2n + 1. */
+  codes: readonly Int16Array[];
+}
+
+/** As quick to set up as to use; an automaton takes longer to build than a grid of a few words to fill. */
+function beginningsOf(words: readonly Coded[], letters: number): Beginnings {
+  const codes = words.flatMap((word) => [word.codes, word.codes.slice().reverse()]);
+  const first = new Int16Array(letters * letters);
+  const next = new Int16Array(codes.length);
+  for (let id = codes.length - 1; id >= 0; id--) {
+    const pair = codes[id]![0]! * letters + codes[id]![1]!;
+    next[id] = first[pair]!;
+    first[pair] = id + 1;
+  }
+  return { letters, first, next, codes };
+}
+
+/**
+ * Which words can be read inside another one, forwards or backwards: those could always be read twice. Of words that are the
+ * same, the first is none of them.
+ */
+function contained(words: readonly Coded[], { letters, first, next, codes }: Beginnings): boolean[] {
+  const isWithin = words.map(() => false);
+  words.forEach((whole, i) => {
+    const line = whole.codes;
+    for (let at = 0; at + 1 < line.length; at++)
+      for (let id = first[line[at]! * letters + line[at + 1]!]!; id; id = next[id - 1]!) {
+        const word = (id - 1) >> 1;
+        const part = codes[id - 1]!;
+        if (word === i || part.length > line.length - at) continue;
+        let n = 2;
+        while (n < part.length && part[n] === line[at + n]) n++;
+        if (n === part.length) isWithin[part.length === line.length ? Math.max(word, i) : word] = true;
+      }
+  });
+  return isWithin;
 }
 
 /** From where to where the first letter may stand, along one side of the grid. */
@@ -278,11 +303,11 @@ function place(
   if (!open.length) return null;
   let best: { at: number; direction: Direction } | null = null;
   let worth = Number.NEGATIVE_INFINITY;
-  const most = LOOKS * (inside ? OUTLINE_LOOKS : 1) * (crossings === 'many' ? MANY_LOOKS : 1);
+  const most = LOOKS[crossings] * (inside ? OUTLINE_LOOKS : 1);
   const worthOf = (shared: number) => (crossings === 'few' ? -shared : shared);
   // Without need for crossings the first place that is as good as can be is taken.
   const enough = crossings === 'few' ? 0 : crossings === 'some' ? 1 : n;
-  for (let look = 0; look < most && (worth < enough || look < most / 6); look++) {
+  for (let look = 0; look < most && (worth < enough || look < LEAST_LOOKS); look++) {
     const direction = random.pick(open);
     const [dx, dy] = STEPS[direction];
     const [left, right] = span(dx, columns, n);
@@ -330,7 +355,7 @@ function layDecoys(
   const long = words.filter(({ codes }) => codes.length >= LEAST_DECOY);
   const laid: { at: number[]; codes: number[] }[] = [];
   if (!long.length || !directions.length) return laid;
-  for (let look = 0; look < decoys * LOOKS && laid.length < decoys; look++) {
+  for (let look = 0; look < decoys * DECOY_LOOKS && laid.length < decoys; look++) {
     const { codes } = random.pick(long);
     // The wrong letter is the last one, or the one before it.
     const wrong = codes.length - 1 - (codes.length > LEAST_DECOY ? random.int(2) : 0);
@@ -385,7 +410,7 @@ function cleaned(
   cells: Int16Array,
   fixed: Uint8Array,
   laid: ReadonlyMap<number, readonly OnLine[]>,
-  { words, unwanted }: { words: Matcher; unwanted: Matcher },
+  { words, unwanted }: { words: Beginnings; unwanted: Matcher },
   { columns, rows }: HideOrder,
   draw: () => number,
   random: RandomStream,
@@ -394,32 +419,37 @@ function cleaned(
   const waiting = lines.map((_, line) => line).reverse();
   const isWaiting = new Uint8Array(lines.length).fill(1);
   let repairs = 0;
+  const { letters, first, next, codes } = words;
+  const { next: nextUnwanted } = unwanted;
   /** The first reading on a line that must go: from and to. */
   const bad = (line: number): [number, number] | null => {
     const own = laid.get(line) ?? [];
     const at = lines[line]!;
-    let word = 0;
-    let other = 0;
-    for (let i = 0; i < at.length; i++) {
+    const last = at.length - 1;
+    let state = 0;
+    for (let i = 0; i <= last; i++) {
       const letter = cells[at[i]!]!;
       if (letter < 0) {
-        word = 0;
-        other = 0;
+        state = 0;
         continue;
       }
-      word = words.next[word * words.letters + letter]!;
-      for (let state = word; state; state = words.also[state]!) {
-        const id = words.ends[state]!;
-        if (id < 0) continue;
-        const from = i - words.lengths[id]! + 1;
-        if (!own.some((one) => one.word === id >> 1 && one.from === from && one.to === i)) return [from, i];
-      }
-      other = unwanted.next[other * unwanted.letters + letter]!;
-      for (let state = other; state; state = unwanted.also[state]!) {
-        const id = unwanted.ends[state]!;
+      state = nextUnwanted[(state >> 1) * letters + letter]!;
+      for (let ending = state & 1 ? state >> 1 : 0; ending; ending = unwanted.also[ending]!) {
+        const id = unwanted.ends[ending]!;
         if (id < 0) continue;
         const from = i - unwanted.lengths[id]! + 1;
         if (!own.some((one) => one.from <= from && one.to >= i)) return [from, i];
+      }
+      const follows = i < last ? cells[at[i + 1]!]! : OUTSIDE;
+      if (follows < 0) continue;
+      for (let id = first[letter * letters + follows]!; id; id = next[id - 1]!) {
+        const word = codes[id - 1]!;
+        const to = i + word.length - 1;
+        if (to > last) continue;
+        let n = 2;
+        while (n < word.length && cells[at[i + n]!] === word[n]) n++;
+        if (n < word.length) continue;
+        if (!own.some((one) => one.word === (id - 1) >> 1 && one.from === i && one.to === to)) return [i, to];
       }
     }
     return null;
