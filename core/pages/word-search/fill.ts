@@ -102,8 +102,8 @@ function inOrder(
   return words.slice().sort((a, b) => a.letters.length - b.letters.length || byLetters(a, b));
 }
 
-/** What one puzzle is made from, and the level it is to have. */
-function making(context: FillContext<WordSearchOptions>): Making & { wanted: Level | null; words: string[] } {
+/** What one puzzle is made from. */
+export function pinnedWordSearch(context: FillContext<WordSearchOptions>): Making {
   const { options, streamKey, item, roll, total = item } = context;
   const source = sourceOf(context);
   const [seed, section] = streamKey;
@@ -135,14 +135,9 @@ function making(context: FillContext<WordSearchOptions>): Making & { wanted: Lev
     message: messages.length ? messages[(item - 1) % messages.length]!.trim() : '',
     unwanted: options.unwanted,
     unwantedMore: options.unwantedMore,
+    ...(wanted === null ? {} : { level: wanted }),
     roll,
-    wanted,
   };
-}
-
-export function pinnedWordSearch(context: FillContext<WordSearchOptions>): Making {
-  const { wanted: _, ...made } = making(context);
-  return made;
 }
 
 /** Letters of a language fill no grid of another script. */
@@ -157,8 +152,8 @@ function fillingFor(filling: Making['filling'], words: readonly Usable[]) {
 export function fillWordSearch(context: FillContext<WordSearchOptions>): SearchItem {
   const pin = context.pin as WordSearchPin | undefined;
   if (pin && !Array.isArray(pin.directions)) return fromEarlier(context, pin.directions);
-  const made = (pin as Making | undefined) ?? making(context);
-  const wanted = pin ? null : (made as ReturnType<typeof making>).wanted;
+  const made = (pin as Making | undefined) ?? pinnedWordSearch(context);
+  const wanted = made.level ?? null;
   const source = pin ? null : sourceOf(context);
   const words = made.words.flatMap((word): Usable[] => {
     const read = gridWord(word);

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { LEVELS } from '../../puzzles/level.ts';
 import { DIRECTION_SETS, type Direction, FILLING_LANGUAGES, STEPS } from '../../puzzles/word-search/index.ts';
 import { chosenBy, enumOf, exactObject, integerBetween, someOf, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
@@ -140,6 +141,8 @@ const ownPin = exactObject({
   message: text(0, 1_600),
   unwanted: someOf(UNWANTED_LANGUAGES, 0),
   unwantedMore: text(0, 4_000),
+  /** That was asked for, if one was. */
+  level: v.optional(enumOf(LEVELS)),
   roll: integerBetween(0, 1_000_000),
 });
 

@@ -151,6 +151,25 @@ describe('grids', () => {
     expect(levels.map(({ level }) => level)).toEqual([1, 2, 3, 4, 5]);
   });
 
+  it('of a level stay as they are when they are pinned, near-misses and all', () => {
+    const options = { level: 'rising', columns: 14, rows: 14, wordsPerPuzzle: 12 };
+    const book = bookOf(options, { items: 10 });
+    const numbers = Array.from({ length: 10 }, (_, i) => i + 1);
+    const pins = Object.fromEntries(
+      numbers.map((item) => [
+        item,
+        pageKind('word-search').pin!.of({
+          options: book.sections.get('w')!.options,
+          resources: book.resources,
+          streamKey: [book.recipe.seed, 'w'],
+          ...{ item, roll: 0, pin: undefined, total: 10 },
+        }),
+      ]),
+    );
+    const pinned = bookOf({ shape: 'heart', unwanted: ['de'] }, { items: 10, pins });
+    for (const item of numbers) expect(itemOf(pinned, item).search).toEqual(itemOf(book, item).search);
+  });
+
   it('of words that run to the left do so, message and all', () => {
     const item = itemOf(
       bookOf({ ...listOf('דבש', 'כוורת', 'דבורה', 'דונג'), directions: ['across'], messages: 'שלום' }),
