@@ -398,7 +398,7 @@ describe('groups', () => {
     ]);
     expect(items.a!.solutionPages).toEqual([7, 7, 8]);
     const said = textsOn(recipe, 7).join(' ');
-    for (const name of ['Puzzle 1 (page 1)', '2 page 2', 'Puzzle 3 (page 3)', 'Puzzle 4'])
+    for (const name of ['Puzzle 1 (page 1)', '2 page 2', 'Puzzle 3 (page 3)', '4 page 4'])
       expect(said).toContain(name);
     expect(textsOn(recipe, 1).join()).toContain('answer on page 7');
   });
