@@ -63,8 +63,10 @@ export function AddPagesDialog({
             if (event.key !== 'Enter') return;
             // The button that gets the focus back must not take the same key for a press.
             event.preventDefault();
-            // The only one that is left is meant.
-            if (found.length === 1) add([found[0]!.id]);
+            // The only one that is left is meant, or the one whose whole name was typed.
+            const named = found.filter(({ name }) => name.toLowerCase() === typed.trim().toLowerCase());
+            const [meant, other] = found.length === 1 ? found : named;
+            if (meant && !other) add([meant.id]);
           }}
           sx={{ width: 260 }}
         />
