@@ -2,25 +2,17 @@ import { defineConfig } from '@playwright/test';
 
 const home = process.env.QUILL_TEST_HOME ?? '.quill-test';
 
-const ALONE = /faults\.test\.ts$/;
-
 export default defineConfig({
   testDir: 'tests/browser',
   // Long enough for a machine that others slow down; a test that fails has waited in vain all the same.
   timeout: 900_000,
   expect: { timeout: 90_000 },
-  workers: 2,
+  workers: 1,
   retries: 0,
   forbidOnly: true,
   outputDir: `${home}/results`,
   reporter: [['list'], ['json', { outputFile: `${home}/browser.json` }]],
   globalSetup: './tests/browser/global-setup.ts',
-  projects: [
-    // Each test has a workspace to itself, so that files need not wait for each other.
-    { name: 'together', testIgnore: ALONE },
-    // These stop programs or fill disks that all others use.
-    { name: 'alone', testMatch: ALONE, workers: 1, dependencies: ['together'] },
-  ],
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'off',
