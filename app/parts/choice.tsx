@@ -1,8 +1,4 @@
-import Box from '@mui/material/Box';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Typography from '@mui/material/Typography';
-import { useId } from 'react';
+import { Toggles } from './toggles.tsx';
 
 /** A choice of a few, all in view. */
 export function Choice<T extends string | number>({
@@ -16,26 +12,14 @@ export function Choice<T extends string | number>({
   choices: readonly { value: T; label: string }[];
   onChange: (value: T) => void;
 }) {
-  const id = useId();
   return (
-    <Box>
-      <Typography variant="caption" id={id} component="div" sx={{ mb: 1 }}>
-        {label}
-      </Typography>
-      <ToggleButtonGroup
-        exclusive
-        fullWidth
-        size="small"
-        value={value}
-        aria-labelledby={id}
-        onChange={(_, next: T | null) => next !== null && onChange(next)}
-      >
-        {choices.map((choice) => (
-          <ToggleButton key={choice.value} value={choice.value}>
-            {choice.label}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
-    </Box>
+    <Toggles
+      exclusive
+      fullWidth
+      label={label}
+      choices={choices}
+      value={value}
+      onChange={(_, next: T | null) => next !== null && onChange(next)}
+    />
   );
 }

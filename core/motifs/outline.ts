@@ -1,4 +1,5 @@
 import { LRUCache } from 'lru-cache';
+import { largestPart } from '../largest-part.ts';
 import { CURVE, type Mark, type Matrix, meanScale, readPath, walk } from '../scene/index.ts';
 import { type MotifId, motif } from './index.ts';
 
@@ -135,23 +136,13 @@ const BESIDE = [1, -1, SIDE, -SIDE] as const;
 
 /** The largest of the parts that hang together. */
 function largest(cells: Uint8Array): Uint8Array {
-  const seen = new Uint8Array(cells.length);
-  let best: number[] = [];
-  for (let start = 0; start < cells.length; start++) {
-    if (!cells[start] || seen[start]) continue;
-    const part = [start];
-    seen[start] = 1;
-    for (let i = 0; i < part.length; i++)
-      for (const step of BESIDE) {
-        const next = part[i]! + step;
-        if (!cells[next] || seen[next]) continue;
-        seen[next] = 1;
-        part.push(next);
-      }
-    if (part.length > best.length) best = part;
-  }
   const whole = new Uint8Array(cells.length);
-  for (const cell of best) whole[cell] = 1;
+  const part = largestPart(
+    cells.length,
+    (cell) => cells[cell] === 1,
+    (cell) => BESIDE.map((step) => cell + step),
+  );
+  for (const cell of part) whole[cell] = 1;
   return whole;
 }
 

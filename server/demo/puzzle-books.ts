@@ -1,23 +1,9 @@
 import { parseRecipe, type Recipe } from '#core/book/recipe.ts';
+import { SHOWN_CLUES } from '#core/pages/puzzle/shown-words.ts';
 import { resourcesOfBank } from '../banks/ready.ts';
 
 /** Words of the crosswords with their clues, a line for each. Made up for the demo. */
-const CLUES = `Propolis | Glue that bees make
-Nectar | Sweet drink from a flower
-Swarm | Half a colony on the move
-Skep | What a hive of straw is called
-Pollen | Yellow dust on hairy legs
-Queen | Mother of all in the house
-Drone | He does no work
-Comb | Wall of six-sided rooms
-Smoker | It calms those who live here
-Veil | Worn over the face at work
-Clover | Three leaves, seldom four
-Heather | It colors the moor in August
-Waggle | Dance that tells the way
-Brood | Young ones in their cells
-Sting | It hurts, and is used once
-Worker | She gathers, cleans and feeds
+const CLUES = `${SHOWN_CLUES}
 Lantern | It shows the way after dark
 Hedge | A living fence
 Wren | Small bird with a loud song

@@ -1,6 +1,7 @@
 import { ipuzFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
+import { SHOWN_CLUES } from '../puzzle/shown-words.ts';
 import { drawCrosswordPage } from './draw.ts';
 import {
   type CrosswordItem,
@@ -13,24 +14,6 @@ import {
 } from './fill.ts';
 import { type CrosswordOptions, crosswordOptions, crosswordPin } from './options.ts';
 
-/** Of the small page by which it is offered. */
-const SHOWN = `Propolis | Glue that bees make
-Nectar | Sweet drink from a flower
-Swarm | Half a colony on the move
-Skep | What a hive of straw is called
-Pollen | Yellow dust on hairy legs
-Queen | Mother of all in the house
-Drone | He does no work
-Comb | Wall of six-sided rooms
-Smoker | It calms those who live here
-Veil | Worn over the face at work
-Clover | Three leaves, seldom four
-Heather | It colors the moor in August
-Waggle | Dance that tells the way
-Brood | Young ones in their cells
-Sting | It hurts, and is used once
-Worker | She gathers, cleans and feeds`;
-
 const ipuz = ipuzFormat('crossword#1', crosswordIpuz);
 
 export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
@@ -39,7 +22,7 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   name: 'Crossword',
   purpose: 'Crossing words with clues of your own, with solutions.',
   family: 'Puzzles',
-  samples: [{ name: 'Crossword', shown: { clues: SHOWN, words: 16 } }],
+  samples: [{ name: 'Crossword', shown: { clues: SHOWN_CLUES, words: 16 } }],
   extent: 'items',
   defaultCount: 20,
   numbered: true,

@@ -1,3 +1,5 @@
+import { largestPart } from '../../largest-part.ts';
+
 /** The tilings that a maze can stand on. */
 export const GRIDS = ['square', 'triangle', 'hexagon', 'octagon', 'circle'] as const;
 export type GridId = (typeof GRIDS)[number];
@@ -283,20 +285,11 @@ export function gridWithin(grid: Grid, inside: (x: number, y: number) => boolean
   const isInside = Uint8Array.from(x, (_, cell) =>
     inside((2 * x[cell]!) / grid.width - 1, (2 * y[cell]!) / grid.height - 1) ? 1 : 0,
   );
-  const seen = new Uint8Array(cells);
-  let best: number[] = [];
-  for (let start = 0; start < cells; start++) {
-    if (!isInside[start] || seen[start]) continue;
-    const part = [start];
-    seen[start] = 1;
-    for (const cell of part)
-      for (const other of next.subarray(first[cell]!, first[cell + 1]!))
-        if (isInside[other] && !seen[other]) {
-          seen[other] = 1;
-          part.push(other);
-        }
-    if (part.length > best.length) best = part;
-  }
+  const best = largestPart(
+    cells,
+    (cell) => isInside[cell] === 1,
+    (cell) => next.subarray(first[cell]!, first[cell + 1]!),
+  );
   best.sort((a, b) => a - b);
   best.forEach((cell, i) => {
     kept[cell] = i;

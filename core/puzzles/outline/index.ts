@@ -1,4 +1,5 @@
 import { LRUCache } from 'lru-cache';
+import { largestPart } from '../../largest-part.ts';
 import { letterSolid, OUTLINE_LETTERS } from './letter.ts';
 import { SHAPES, type ShapeId } from './shapes.ts';
 import type { Solid } from './solid.ts';
@@ -43,35 +44,21 @@ export function cellsInside(outline: Outline, columns: number, rows: number): Ui
             hits++;
       if (hits >= ENOUGH) inside[row * columns + column] = 1;
     }
-  const whole = largestPart(inside, columns);
+  const whole = new Uint8Array(inside.length);
+  for (const at of largestPart(
+    inside.length,
+    (cell) => inside[cell] === 1,
+    (cell) => beside(cell, columns),
+  ))
+    whole[at] = 1;
   kept.set(key, whole);
   return whole;
 }
 
-/** Of cells, those of the largest part in which each shares a side with another. */
-function largestPart(cells: Uint8Array, columns: number): Uint8Array {
-  const seen = new Uint8Array(cells.length);
-  let best: number[] = [];
-  for (let start = 0; start < cells.length; start++) {
-    if (!cells[start] || seen[start]) continue;
-    const part = [start];
-    seen[start] = 1;
-    for (const at of part) {
-      const column = at % columns;
-      for (const next of [
-        at - columns,
-        at + columns,
-        column > 0 ? at - 1 : -1,
-        column < columns - 1 ? at + 1 : -1,
-      ])
-        if (cells[next] && !seen[next]) {
-          seen[next] = 1;
-          part.push(next);
-        }
-    }
-    if (part.length > best.length) best = part;
-  }
-  const whole = new Uint8Array(cells.length);
-  for (const at of best) whole[at] = 1;
-  return whole;
-}
+/** The cells that share a side with one; −1 for one beyond the side of the grid. */
+const beside = (at: number, columns: number): number[] => [
+  at - columns,
+  at + columns,
+  at % columns ? at - 1 : -1,
+  (at + 1) % columns ? at + 1 : -1,
+];
