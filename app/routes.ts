@@ -15,6 +15,8 @@ export default [
   route('catalog', 'routes/catalog.ts'),
   route('standing-pages', 'routes/standing-pages.ts'),
   route('find', 'routes/find.ts'),
+  route('topic-lists', 'routes/topic-lists.ts'),
+  route('check-words', 'routes/check-words.ts'),
   route('preferences', 'routes/preferences.ts'),
   route('books/:book/save', 'routes/save-book.ts'),
   route('books/:book/history', 'routes/book-history.ts'),

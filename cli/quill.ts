@@ -9,6 +9,7 @@ import { pack, unpack } from './pack.ts';
 import { pages } from './pages.ts';
 import { BadCall } from './reading.ts';
 import { reference } from './reference.ts';
+import { topic } from './topic.ts';
 
 const USAGE = `quill: books from recipes, without a server
 
@@ -21,6 +22,7 @@ const USAGE = `quill: books from recipes, without a server
   quill pages book.json --out folder  draws pages as pictures: --png (or --svg), --pages 1-4,9
   quill pack book.json --out book.zip joins a recipe and its resources in one file
   quill unpack book.zip --out folder  parts them again: recipe.json and resources/
+  quill topic "birds of prey"         prints lists of words for a topic
   quill kinds                         lists kinds of page, compositions and services; with --json their options
   quill reference                     prints all that a recipe may name, for people (Markdown)
   quill schema                        prints the recipe's JSON Schema
@@ -70,10 +72,16 @@ async function run(): Promise<number> {
     items: () => items(file!, { json, as, out }),
     pages: () => pages(file!, { list, out, svg, json }),
     pack: () => pack(file!, out, json),
+    topic: () => topic(file!, json),
     unpack: () => unpack(file!, out, json),
   };
   if (!Object.hasOwn(commands, command)) throw new BadCall(`There is no command “${command}”.\n\n${USAGE}`);
-  if (file === undefined) throw new BadCall(`Name the recipe: quill ${command} book.json`);
+  if (file === undefined)
+    throw new BadCall(
+      command === 'topic'
+        ? 'Name the topic: quill topic "birds"'
+        : `Name the recipe: quill ${command} book.json`,
+    );
   return commands[command as keyof typeof commands]();
 }
 

@@ -1,4 +1,5 @@
-// Bundles the programs that run in Node beside the application: the command, the worker and the stand-ins.
+// Bundles the programs that run in Node beside the application: the command, the worker and the stand-ins; and packs the lexicon.
+import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { build } from 'esbuild';
 
 await build({
@@ -11,6 +12,7 @@ await build({
     standins: 'standins/main.ts',
     seed: 'server/demo/main.ts',
     migrate: 'server/db/migrate.ts',
+    lexicon: 'core/lexicon/lexicon-from-disk.ts',
   },
   outdir: 'build/node',
   outExtension: { '.js': '.mjs' },
@@ -22,3 +24,12 @@ await build({
   packages: 'external',
   logLevel: 'warning',
 });
+
+const LEXICON = 'build/lexicon.bin';
+const madeFrom = ['package-lock.json', ...readdirSync('core/lexicon').map((file) => `core/lexicon/${file}`)];
+const changed = Math.max(...madeFrom.map((path) => statSync(path).mtimeMs));
+// It takes some seconds, and its words change only with a package.
+if (!existsSync(LEXICON) || statSync(LEXICON).mtimeMs < changed) {
+  const { buildLexiconFromPackages } = await import(`${process.cwd()}/build/node/lexicon.mjs`);
+  writeFileSync(LEXICON, buildLexiconFromPackages());
+}

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useState } from 'react';
-import { useFetcher } from 'react-router';
+import { useFetcher, useRevalidator } from 'react-router';
 import * as v from 'valibot';
 import type { Formatting } from '#core/formats.ts';
 import { type BankRow, listBanks, replaceBank, setBanksRemoved } from '#server/banks/banks.ts';
@@ -15,6 +15,7 @@ import type { RowColumn, Sort } from '../parts/table-columns.ts';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
 import { BankDialog } from '../words/bank-dialog.tsx';
 import { loadBank } from '../words/load-bank.ts';
+import { TopicBanks } from '../words/topic-banks.tsx';
 import type { Route } from './+types/word-banks.ts';
 
 const hash = v.pipe(v.string(), v.regex(/^sha256-[0-9a-f]{64}$/));
@@ -89,10 +90,12 @@ export default function WordBanks({ loaderData }: Route.ComponentProps) {
   const formats = useFormats();
   const columns = useMemo(() => columnsOf(formats), [formats]);
   const fetcher = useFetcher<typeof action>();
+  const revalidator = useRevalidator();
   const [sort, setSort] = useState<Sort<BankSort>>({ by: 'name', down: false });
   const [search, setSearch] = useState('');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [editing, setEditing] = useState<Editing | null>(null);
+  const [asking, setAsking] = useState(false);
   const rows = useMemo(() => {
     const asked = search.toLowerCase().split(/\s+/).filter(Boolean);
     return banks
@@ -148,6 +151,7 @@ export default function WordBanks({ loaderData }: Route.ComponentProps) {
         <Typography variant="h1" sx={{ flex: 1 }}>
           Word banks
         </Typography>
+        <Button onClick={() => setAsking(true)}>From a topic…</Button>
         <Button variant="contained" onClick={() => setEditing({ bank: null, words: [] })}>
           New word bank
         </Button>
@@ -195,6 +199,15 @@ export default function WordBanks({ loaderData }: Route.ComponentProps) {
             : 'No word bank has these words in its name.'
         }
       />
+      {asking && (
+        <TopicBanks
+          onSaved={() => {
+            setAsking(false);
+            void revalidator.revalidate();
+          }}
+          onClose={() => setAsking(false)}
+        />
+      )}
       {editing && (
         <BankDialog
           name={editing.bank?.name ?? ''}

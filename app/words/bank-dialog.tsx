@@ -55,7 +55,7 @@ export function BankDialog({
           value={name}
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: MOST_NAME } }}
-          helperText="One word per line, or separated by commas; paste columns from a spreadsheet, or drop a CSV or text file here."
+          helperText="One word per line, or separated by commas; paste columns from a spreadsheet, or drop a CSV, XLSX or text file here."
           sx={{ mt: 2, mb: 4 }}
         />
         <WordsEditor words={text} titles={false} />

@@ -2,13 +2,28 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { decodeText, refuseLarge } from '#core/decode-text.ts';
+import { isPacked, rowsOfTable, TABLE_LIMITS } from '#core/text-lists/table-file.ts';
 import { readWords, WORD_LIST_LIMITS, type WordList } from '#core/words/index.ts';
-import { readTextFile } from '../parts/read-text-file.ts';
+import { CheckedWordsNote } from './checked-words.tsx';
 
 const asText = (lists: readonly WordList[]) =>
   lists.map(({ title, words }) => [...(title ? [`# ${title}`] : []), ...words].join('\n')).join('\n\n');
+
+/** The words of a text file, or of the first sheet of a spreadsheet as a table. */
+async function readWordsFile(file: File): Promise<{ text: string } | { problem: string }> {
+  try {
+    refuseLarge(file.size, TABLE_LIMITS.file);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    if (isPacked(bytes)) return { text: Papa.unparse(await rowsOfTable(bytes)) };
+    return { text: decodeText(bytes, WORD_LIST_LIMITS.bytes) };
+  } catch (error) {
+    return { problem: `${file.name}: ${(error as Error).message}` };
+  }
+}
 
 /** A text of words as it is typed, pasted or dropped, and what is read from it. */
 export function useWordsText(start: readonly WordList[]) {
@@ -22,12 +37,15 @@ export function useWordsText(start: readonly WordList[]) {
     multiple: false,
     onDrop: async ([file]) => {
       if (!file) return;
-      const found = await readTextFile(file, WORD_LIST_LIMITS.bytes);
+      const found = await readWordsFile(file);
       setError('problem' in found ? found.problem : '');
       if ('text' in found) setText(found.text);
     },
   });
-  return { text, setText, error, setError, read, total, drop };
+  /** Puts lists behind what is there. */
+  const add = (lists: readonly WordList[]) =>
+    setText((now) => [now.trimEnd(), asText(lists)].filter(Boolean).join('\n\n'));
+  return { text, setText, add, error, setError, read, total, drop };
 }
 
 /** The text beside what was understood of it: lists, titles, and every word left out with the reason. */
@@ -69,6 +87,7 @@ export function WordsEditor({
             ))}
           </Alert>
         )}
+        <CheckedWordsNote words={read.lists.flatMap((list) => list.words)} />
         {error && (
           <Alert severity="error" variant="outlined" sx={{ mt: 2 }}>
             {error}

@@ -31,11 +31,10 @@ const cellText = (cell: unknown): string =>
     : (cell instanceof Date ? cell.toISOString().slice(0, 10) : String(cell)).replace(/\s+/g, ' ').trim();
 
 /**
- * The rows of the first sheet of a spreadsheet (XLSX) as a list of texts: a line for each, its second cell after a tab. A first row
- * that names its columns is left out.
+ * The cells of the first sheet of a spreadsheet (XLSX), row by row, as texts.
  * @throws RangeError, with a sentence, for what is no such file or too large
  */
-export async function linesOfTable(bytes: Uint8Array): Promise<string> {
+export async function rowsOfTable(bytes: Uint8Array): Promise<string[][]> {
   if (bytes.length > TABLE_LIMITS.file)
     throw new RangeError('The table is larger than 4 MB. Take out what is not needed.');
   const { readSheet } = await import('read-excel-file/universal');
@@ -50,7 +49,17 @@ export async function linesOfTable(bytes: Uint8Array): Promise<string> {
     throw new RangeError(
       `The table has ${rows.length.toLocaleString('en-US')} rows; ${TABLE_LIMITS.rows.toLocaleString('en-US')} are read.`,
     );
-  const lines = rows.map(([text, credit]) => [cellText(text), cellText(credit)]).filter(([text]) => text);
+  return rows.map((row) => row.map(cellText));
+}
+
+/**
+ * The rows of a spreadsheet as a list of texts: a line for each, its second cell after a tab. A first row that names its columns is
+ * left out.
+ * @throws RangeError, as rowsOfTable
+ */
+export async function linesOfTable(bytes: Uint8Array): Promise<string> {
+  const rows = await rowsOfTable(bytes);
+  const lines = rows.map(([text = '', credit = '']) => [text, credit]).filter(([text]) => text);
   const named =
     lines[0]?.[0] !== undefined &&
     /^(text|prompt|quotation|quote|verse|riddle|fact|joke|word|name)s?$/i.test(lines[0][0]);

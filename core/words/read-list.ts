@@ -52,7 +52,11 @@ export function readWords(text: string): ReadWords {
     filled.length > 2 &&
     filled.filter((row) => row.length === columns).length >= filled.length * 0.9;
   const problems: ReadWords['problems'] = [];
-  const lists = isTable ? readTable(rows, columns, problems) : readBlocks(rows, problems);
+  const lists = isListsByRow(filled)
+    ? readRows(rows, problems)
+    : isTable
+      ? readTable(rows, columns, problems)
+      : readBlocks(rows, problems);
   return { lists: keepWithinLimit(lists, problems), problems };
 }
 
@@ -72,6 +76,22 @@ function isHeader([first, ...rest]: string[][]): boolean {
     below.every((cell) => !/\p{Lu}/u.test(cell))
   );
 }
+
+/** Rows that are lists: a capitalized title in each first cell, words in small letters after it. */
+const isListsByRow = (rows: string[][]): boolean =>
+  rows.length > 1 &&
+  rows.every(
+    ([title, ...words]) =>
+      /^\p{Lu}/u.test(title ?? '') &&
+      words.filter(Boolean).length > 1 &&
+      words.every((word) => !/\p{Lu}/u.test(word)),
+  );
+
+const readRows = (rows: string[][], problems: ReadWords['problems']): WordList[] =>
+  rows.flatMap(([title, ...words], i) => {
+    const cells = words.filter(Boolean).map((text) => ({ line: i + 1, text }));
+    return cells.length ? listOf(cleanTitle(title!), cells, problems) : [];
+  });
 
 type Numbered = { line: number; text: string };
 

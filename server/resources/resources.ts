@@ -1,5 +1,5 @@
 import { createWriteStream } from 'node:fs';
-import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
@@ -189,6 +189,34 @@ export async function keepFile(
       set: { name, rights, facts, removedAt: null },
     });
   return row;
+}
+
+/** What comes with the program itself: read before it was shipped, so that nobody reads it again. */
+export interface Shipped extends Pick<KeptResource, 'type' | 'hash' | 'name' | 'facts'> {
+  content: Uint8Array;
+}
+
+/** Puts what comes with the program into a workspace, all in one statement. Contents that the store has are not written again. */
+export async function keepShipped(workspaceId: string, shipped: readonly Shipped[]): Promise<void> {
+  const folder = await scratchFolder();
+  try {
+    for (const { hash, content } of shipped) {
+      const named = { hash: hash.replace('sha256-', ''), size: content.length };
+      if (await fileStore().has(named.hash)) continue;
+      const path = join(folder, named.hash);
+      await writeFile(path, content);
+      await fileStore().take(path, named);
+    }
+  } finally {
+    await rm(folder, { recursive: true, force: true });
+  }
+  const rows = shipped.map(({ content, ...row }) => ({
+    workspaceId,
+    size: content.length,
+    rights: {},
+    ...row,
+  }));
+  await db().insert(resource).values(rows).onConflictDoNothing();
 }
 
 /** Of the resources of a recipe, the hashes of those that the workspace has. */

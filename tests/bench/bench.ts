@@ -15,8 +15,9 @@ import { randomStream } from '#core/random.ts';
 import { hashOf, pdf } from '#core/resources/index.ts';
 import { NODE_TOOLS } from '#core/resources/node-tools.ts';
 import { boundsOf, eachMark, readPath } from '#core/scene/index.ts';
+import { READY_LISTS } from '#core/word-lists/index.ts';
 import { graphemes as graphemesOf } from '#core/words/graphemes.ts';
-import { READY_BANKS } from '#server/banks/ready.ts';
+
 import { recipeOf } from '../support/books.ts';
 import { trustOf, tryJudgment } from '../trial/judgment.ts';
 import { curvesScene, drawCurves, FIGURES } from './curves.ts';
@@ -111,7 +112,7 @@ async function pdfRow(name: string, recipe: Recipe, max: number) {
   );
 }
 
-const words = READY_BANKS[0]!.words;
+const words = READY_LISTS.find(({ title }) => title === 'Bees & hives')!.words;
 const ruled = (pages: number) => recipeOf([{ id: 'r', kind: 'ruled', pages }]);
 const searches = (items: number) =>
   recipeOf([

@@ -5,7 +5,7 @@ import layout from 'crossword-layout-generator';
 import { DancingLinks } from 'dancing-links';
 import generateMaze from 'generate-maze';
 import { HIVE_WORDS } from '#core/book/book.sample.ts';
-import { loadUnwanted, unwantedOf } from '#core/pages/word-search/unwanted.ts';
+import { unwantedOf } from '#core/pages/word-search/unwanted.ts';
 import { freeFormSteps } from '#core/puzzles/crossword/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
 import { GRIDS, makeMaze, mazeGrid } from '#core/puzzles/maze/index.ts';
@@ -17,7 +17,7 @@ import { GRADES, type Grade } from '#core/puzzles/sudoku/rate.ts';
 import { type Direction, hideWords, lettersOfLanguage, STEPS } from '#core/puzzles/word-search/index.ts';
 import { randomStream } from '#core/random.ts';
 import { atOnce } from '#core/steps.ts';
-import { gridWord } from '#core/words/index.ts';
+import { gridWord, loadUnwanted } from '#core/words/index.ts';
 
 const median = (values: number[]) => values.slice().sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 

@@ -1,7 +1,7 @@
 import { type Book, gatherBook, type Recipe } from '#core/book/index.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
-import { hashOf, type ResourceLoader } from '#core/resources/index.ts';
-import { contentOfBank, READY_BANKS } from '#server/banks/ready.ts';
+import type { ResourceLoader } from '#core/resources/index.ts';
+import { READY_BANKS } from '#server/banks/ready.ts';
 import { demoBooks } from '#server/demo/books.ts';
 
 /** The demo's books with readable ids. */
@@ -13,7 +13,7 @@ export const [beekeeper, nightSkies, tidePool, hedgerow, yearAtTheHive] = demoBo
   Recipe,
 ];
 
-const banks = new Map(READY_BANKS.map(({ id }) => [hashOf(contentOfBank(id)), contentOfBank(id)]));
+const banks = new Map(READY_BANKS.map(({ hash, content }) => [hash, content]));
 
 /** The word banks of the demo, and no pictures. */
 const demoLoader: ResourceLoader = {

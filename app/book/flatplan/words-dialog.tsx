@@ -8,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { WordList } from '#core/words/index.ts';
+import { TopicDialog } from '../../words/topic-dialog.tsx';
 import { useWordsText, WordsEditor } from '../../words/words-editor.tsx';
 
 interface WordsDialogProps {
@@ -22,6 +23,7 @@ interface WordsDialogProps {
 export function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps) {
   const words = useWordsText(start);
   const [name, setName] = useState('');
+  const [asking, setAsking] = useState(false);
   const { read, total, setError, drop } = words;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
@@ -29,14 +31,15 @@ export function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps
       <DialogContent {...drop.getRootProps()}>
         <input {...drop.getInputProps()} aria-label="Word list file" />
         <Typography variant="body2" sx={{ mb: 3 }}>
-          One word per line, or separated by commas; paste columns from a spreadsheet, or drop a CSV or text
-          file here. A line that begins with # or ends with a colon titles the list below it; each list
+          One word per line, or separated by commas; paste columns from a spreadsheet, or drop a CSV, XLSX or
+          text file here. A line that begins with # or ends with a colon titles the list below it; each list
           becomes a puzzle.
         </Typography>
         <WordsEditor words={words} titles />
       </DialogContent>
       <DialogActions sx={{ gap: 2, px: 6, pb: 4 }}>
         <Button onClick={drop.open}>Open a file…</Button>
+        <Button onClick={() => setAsking(true)}>From a topic…</Button>
         <TextField
           label="New word bank name"
           value={name}
@@ -58,6 +61,23 @@ export function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps
           Use these words
         </Button>
       </DialogActions>
+      {asking && (
+        <TopicDialog
+          onClose={() => setAsking(false)}
+          actions={(lists) => (
+            <Button
+              variant="contained"
+              disabled={lists.length === 0}
+              onClick={() => {
+                words.add(lists);
+                setAsking(false);
+              }}
+            >
+              Add these lists
+            </Button>
+          )}
+        />
+      )}
     </Dialog>
   );
 }

@@ -1,4 +1,5 @@
 import { cellsOf, DIRECTION_SETS } from '../../puzzles/word-search/index.ts';
+import { loadUnwanted } from '../../words/index.ts';
 import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
@@ -9,7 +10,6 @@ import { first, second } from './earlier/index.ts';
 import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type SearchItem } from './fill.ts';
 import { inspectWordLists } from './lists.ts';
 import { type WordSearchOptions, wordSearchOptions, wordSearchPin } from './options.ts';
-import { loadUnwanted } from './unwanted.ts';
 
 const SHOWN = { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] }, wordsPerPuzzle: 12 };
 

@@ -3,11 +3,11 @@ import { LEVELS } from '../../puzzles/level.ts';
 import { DIRECTION_SETS, type Direction, FILLING_LANGUAGES, STEPS } from '../../puzzles/word-search/index.ts';
 import { chosenBy, enumOf, exactObject, integerBetween, someOf, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { UNWANTED_LANGUAGES } from '../../words/index.ts';
 import { LEVEL_NAMES, levels } from '../puzzle/level.ts';
 import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline-options.ts';
 import { wordSource } from '../puzzle/word-source.ts';
 import { pinSchema as earlierPin } from './earlier/options.ts';
-import { UNWANTED_LANGUAGES } from './unwanted.ts';
 
 const side = integerBetween(6, 40);
 const DIRECTIONS = Object.keys(STEPS) as [Direction, ...Direction[]];
