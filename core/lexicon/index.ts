@@ -1,3 +1,4 @@
+export * from './definitions.ts';
 export * from './lexicon.ts';
 export * from './look-up.ts';
 export * from './spelling.ts';

@@ -7,6 +7,7 @@ import { READY_LISTS } from '../word-lists/index.ts';
 import { couldOffend, gridWord } from '../words/index.ts';
 import {
   checkWords,
+  definitionOf,
   lookUpTopic,
   openLexicon,
   type TopicQuestion,
@@ -179,5 +180,27 @@ describe('checking words', () => {
   it('calls nothing unknown in a list of another language, and marks what could offend', () => {
     expect(checkWords(lexicon, ['Schmetterling', 'Rotkehlchen', 'Nachtigall', 'garden']).unknown).toEqual([]);
     expect(checkWords(lexicon, ['garden', 'shit', 'peacock']).offending).toEqual(['shit']);
+  });
+});
+
+describe('definitions as clues', () => {
+  it('are short, and give no word of their answer away', () => {
+    const words = READY_LISTS.flatMap(({ words: listed }) => listed);
+    const clues = words.flatMap((word) => {
+      const clue = definitionOf(lexicon, word);
+      return clue ? [{ word, clue }] : [];
+    });
+    expect(clues.length).toBeGreaterThan(words.length / 2);
+    for (const { word, clue } of clues) {
+      expect(clue.length, clue).toBeLessThanOrEqual(100);
+      for (const part of word.toLowerCase().split(/[^a-z]+/))
+        if (part.length > 2) expect(clue.toLowerCase(), word).not.toContain(part);
+    }
+  });
+
+  it('are of the usual meaning, and there is none for what the dictionary does not have', () => {
+    expect(definitionOf(lexicon, 'wren')).toMatch(/small active brown birds/);
+    expect(definitionOf(lexicon, 'Kettle')).toMatch(/pot/);
+    expect(definitionOf(lexicon, 'quuxly')).toBeNull();
   });
 });

@@ -4,7 +4,7 @@ import { FOREIGN, type PartOfSpeech, POINTERS, type Pointer, sectionsOf, wordsIn
 export interface Lexicon {
   words: number;
   synsets: number;
-  /** Numbers of the words that are written so, whatever their capitals. */
+  /** Numbers of the words that are written so, whatever their capitals; a common word before a name: “wren” before “Wren”. */
   find(text: string): number[];
   /** Numbers of the words from one text on, in order: where words that begin alike lie. */
   from(text: string): number;
@@ -51,7 +51,7 @@ export function openLexicon(pack: Uint8Array): Lexicon {
     const key = text.toLowerCase();
     const found: number[] = [];
     for (let id = from(text); id < words && word(id).toLowerCase() === key; id++) found.push(id);
-    return found;
+    return found.reverse();
   };
   const definition = (synset: number) =>
     decoder.decode(s.definitionText.subarray(s.definitionAt[synset], s.definitionAt[synset + 1]));

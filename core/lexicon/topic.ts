@@ -64,7 +64,7 @@ const MOST_SENSES = 12;
 const LEAST_SHARE = 0.15;
 const LAST_RANK = 2;
 /** Definitions that call a word an insult, or that are none of a puzzle's. */
-const OFFENSIVE =
+export const OFFENSIVE =
   /\b(ethnic slur|offensive|disparaging|derogatory|obscene|vulgar|slang for|coitus|sexual|prostitut\w+|genital\w*|feces|excrement)\b/i;
 
 /**
@@ -72,10 +72,8 @@ const OFFENSIVE =
  * An empty list where it is no noun of the lexicon.
  */
 export function topicSenses(lexicon: Lexicon, topic: string): TopicSense[] {
-  const ids = topicForms(topic).flatMap(lexicon.find);
-  // “tree” before the actor of that name.
-  const common = ids.filter((id) => !/^[A-Z]/.test(lexicon.word(id)));
-  const nouns = [...common, ...ids]
+  const nouns = topicForms(topic)
+    .flatMap(lexicon.find)
     .flatMap((id) => lexicon.senses(id).map(({ synset }) => synset))
     .filter((synset) => lexicon.kind(synset) === 0 && !OFFENSIVE.test(lexicon.definition(synset)));
   return [...new Set(nouns)].slice(0, MOST_SENSES).map((synset) => ({

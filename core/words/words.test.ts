@@ -27,6 +27,16 @@ describe('words of a grid', () => {
 });
 
 describe('reading word lists', () => {
+  it('takes rows of a table as lists where each begins with a title', () => {
+    const lists = [
+      { title: 'Animals', words: ['fox', 'badger', 'mole'] },
+      { title: 'Trees', words: ['oak', 'ash'] },
+    ];
+    expect(readWords('Animals,fox,badger,mole\nTrees,oak,ash').lists).toEqual(lists);
+    expect(readWords('Animals\tfox\tbadger\tmole\nTrees\toak\tash\t').lists).toEqual(lists);
+    expect(readWords('Animals,Trees\nfox,oak\nbadger,ash\nmole,').lists).toEqual(lists);
+  });
+
   it('recognizes title lines by mark, by blank line and by case', () => {
     expect(readWords('# In the hive\nqueen\ndrone\n\nTools:\nsmoker\nveil').lists).toEqual([
       { title: 'In the hive', words: ['queen', 'drone'] },

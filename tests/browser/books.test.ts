@@ -74,13 +74,65 @@ test('books are selected by mouse and keys, labeled, duplicated, deleted, restor
   }).toPass();
 });
 
+test('lists for a topic are looked up, edited and saved as word banks', async ({ page }) => {
+  await page.goto(url('/words'));
+  await page.getByRole('button', { name: 'From a topic…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Word lists from a topic' });
+  const topic = dialog.getByRole('textbox', { name: 'Topic' });
+  await topic.fill('birdz');
+  await topic.press('Enter');
+  await expect(dialog.getByText(/No words for “birdz”/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'bird', exact: true }).click();
+  await expect(dialog.getByText(/lists for “bird”/)).toBeVisible();
+  await expect(topic).toHaveValue('bird');
+  await noSeriousFindings(page, 'topic');
+
+  // Another meaning, and back.
+  await dialog.getByRole('combobox', { name: /Meaning/ }).click();
+  await page.getByRole('option', { name: /^shuttlecock/ }).click();
+  await expect(dialog.getByRole('region', { name: 'Owls', exact: true })).toHaveCount(0);
+  await dialog.getByRole('combobox', { name: /Meaning/ }).click();
+  await page.getByRole('option', { name: /feathers and forelimbs/ }).click();
+  const owls = dialog.getByRole('region', { name: 'Owls', exact: true });
+  await expect(owls.getByRole('button', { name: 'screech owl' })).toBeVisible();
+
+  // One list alone, under a name of its own and without a word; other settings leave that as it is.
+  await dialog.getByRole('button', { name: 'Select none' }).click();
+  await owls.getByRole('checkbox', { name: 'Take Owls' }).check();
+  await owls.getByRole('button', { name: 'screech owl' }).click();
+  await owls.getByRole('textbox', { name: 'Title' }).fill('Owls at night');
+  await dialog.getByRole('checkbox', { name: /Names of people/ }).uncheck();
+  const renamed = dialog.getByRole('region', { name: 'Owls at night' });
+  await expect(renamed.getByRole('button', { name: 'screech owl' })).toHaveAttribute('aria-pressed', 'false');
+  await dialog.getByRole('button', { name: 'Save as word bank', exact: true }).click();
+  await expect(page.getByText('“Owls at night” saved.')).toBeVisible();
+
+  await page.getByLabel('Search word banks').fill('owls at');
+  await page
+    .getByRole('grid', { name: /Word banks/ })
+    .getByRole('row')
+    .filter({ hasText: 'Owls at night' })
+    .getByRole('checkbox')
+    .check();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  const words = page.getByRole('textbox', { name: 'Words' });
+  await expect(words).toHaveValue(/barn owl/);
+  await expect(words).not.toHaveValue(/screech owl/);
+  await words.fill('barn owl\nrecieve\nshit');
+  await expect(page.getByText('Not in the English dictionary: recieve (receive?).')).toBeVisible();
+  await expect(page.getByText('Could offend: shit.')).toBeVisible();
+});
+
 test('a word bank is made, changed in the books that use it, renamed, removed and put back', async ({
   page,
 }) => {
   await page.goto(url('/words'));
   const table = page.getByRole('grid', { name: /Word banks/ });
   const rows = table.getByRole('row');
+  const search = page.getByLabel('Search word banks');
+  await search.fill('hives');
   await expect(rows.filter({ hasText: 'Bees & hives' })).toContainText('1 book');
+  await search.fill('');
   await noSeriousFindings(page, 'word banks');
   await picture(page, 'words');
 
@@ -89,12 +141,13 @@ test('a word bank is made, changed in the books that use it, renamed, removed an
   await page.getByRole('textbox', { name: 'Words' }).fill('lamp, lens, fog horn\nlamp\nroute 66');
   await expect(page.getByText(/left out:/)).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
+  await search.fill('lighthouses');
   const made = rows.filter({ hasText: 'Lighthouses' });
   await expect(made).toContainText('3');
   await expect(made).toContainText('no book');
 
   // A word more, for the book as well: its history says so.
-  await page.getByLabel('Search word banks').fill('bees');
+  await search.fill('hives');
   await expect(page.getByText('1 word bank', { exact: true })).toBeVisible();
   await rows.filter({ hasText: 'Bees & hives' }).getByRole('checkbox').check();
   await page.getByRole('button', { name: 'Edit' }).click();
@@ -108,7 +161,6 @@ test('a word bank is made, changed in the books that use it, renamed, removed an
   await page.getByRole('checkbox', { name: /Also in the book that uses it/ }).check();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('1 book has the new words.')).toBeVisible();
-  await page.getByLabel('Search word banks').fill('');
   await expect(rows.filter({ hasText: 'Bees & hives' })).toHaveCount(0);
   const changed = rows.filter({ hasText: 'Bees and hives' });
   await expect(changed).toContainText('1 book');

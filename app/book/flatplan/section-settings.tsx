@@ -13,6 +13,7 @@ import { NumberField } from '../../parts/number-field.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
+import { CluesField } from './clues-field.tsx';
 import { DatesField } from './dates-field.tsx';
 import { DesignField } from './design-field.tsx';
 import { GroupSettings } from './group-settings.tsx';
@@ -42,6 +43,7 @@ const CONTROLS: Record<
   design: DesignField,
   dates: DatesField,
   texts: TextsField,
+  clues: CluesField,
   'imported-files': ImportedFiles,
   'other-books': OtherBooksField,
   picture: PictureField,

@@ -1,20 +1,6 @@
-import { newStemmer } from 'snowball-stemmers';
+import { stem } from '../../words/stem.ts';
 
-const english = newStemmer('english');
-const kept = new Map<string, string>();
-const STEMS_KEPT = 50_000;
 const LITTLE_WORDS = new Set('a an and by for from in my of on or our the to with your'.split(' '));
-
-/** The stem of an English word (Porter's second stemmer, as published by the Snowball project). */
-export function stem(word: string): string {
-  let found = kept.get(word);
-  if (found === undefined) {
-    if (kept.size >= STEMS_KEPT) kept.clear();
-    found = english.stem(word);
-    kept.set(word, found);
-  }
-  return found;
-}
 
 const words = (phrase: string): string[] =>
   (phrase.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).filter((word) => !LITTLE_WORDS.has(word));

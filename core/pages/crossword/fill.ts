@@ -16,6 +16,9 @@ export interface Clued extends Usable {
   clue: string;
 }
 
+/** Before a clue that nobody has read yet, as of a dictionary; it is not printed. */
+const UNREVIEWED = /^~\s*/;
+
 /** A word in the grid, as it is asked for. */
 export interface Asked {
   /** Of the cell at which it begins. */
@@ -35,22 +38,32 @@ export interface CrosswordItem extends Pick<Crossword, 'columns' | 'rows' | 'let
 }
 
 const KEPT = 20;
-const read = new LRUCache<string, { clued: Clued[]; reasons: string[] }>({ max: KEPT });
+interface ReadClues {
+  clued: Clued[];
+  reasons: string[];
+  /** Words whose clue has not been reviewed. */
+  unreviewed: string[];
+}
+const read = new LRUCache<string, ReadClues>({ max: KEPT });
 
 /** The words of a list with their clues, each word once, and why others cannot stand in a grid. */
-export function cluedWords(source: string): { clued: Clued[]; reasons: string[] } {
+export function cluedWords(source: string): ReadClues {
   const known = read.get(source);
   if (known) return known;
   const clued = new Map<string, Clued>();
   const reasons: string[] = [];
+  const unreviewed: string[] = [];
   for (const { text, credit } of readTexts(source)) {
     const found = gridWord(text);
     if ('problem' in found) reasons.push(`“${found.word}” ${found.problem}`);
     else if (clued.has(found.letters.join('')))
       reasons.push(`${found.word.toLocaleUpperCase('en')} is listed twice; it is used once.`);
-    else clued.set(found.letters.join(''), { ...found, clue: credit });
+    else {
+      clued.set(found.letters.join(''), { ...found, clue: credit.replace(UNREVIEWED, '') });
+      if (UNREVIEWED.test(credit)) unreviewed.push(found.word);
+    }
   }
-  const all = { clued: [...clued.values()], reasons };
+  const all = { clued: [...clued.values()], reasons, unreviewed };
   read.set(source, all);
   return all;
 }
@@ -105,6 +118,13 @@ export function* fillCrossword(context: FillContext<CrosswordOptions>): Generato
   };
 }
 
+const FEW = 4;
+const namedFew = (words: readonly string[]): string =>
+  words
+    .slice(0, FEW)
+    .map((word) => word.toLocaleUpperCase('en'))
+    .join(', ') + (words.length > FEW ? ' …' : '');
+
 const lettersOf = (word: string): string => {
   const found = gridWord(word);
   return 'letters' in found ? found.letters.join('') : '';
@@ -141,7 +161,7 @@ export function inspectCrosswords(
 ): SectionProblem[] {
   const [first] = items;
   if (!first) return [];
-  const { clued, reasons } = cluedWords(options.clues);
+  const { clued, reasons, unreviewed } = cluedWords(options.clues);
   const wide = longest(options);
   const tooLong = clued.filter(({ letters }) => letters.length > wide);
   const all = [
@@ -163,6 +183,12 @@ export function inspectCrosswords(
     problems.push({
       severity: 'look',
       message: `From ${first.label.toLowerCase()}: the list gives ${clued.length - tooLong.length} of the ${options.words} words asked for. Add words or ask for fewer.`,
+      item: first.number,
+    });
+  if (unreviewed.length)
+    problems.push({
+      severity: 'look',
+      message: `${first.label}: the list has ${unreviewed.length === 1 ? 'a clue' : `${unreviewed.length} clues`} from the dictionary that nobody has reviewed (${namedFew(unreviewed)}). Read each and take its ~ away.`,
       item: first.number,
     });
   if (all.length)

@@ -8,8 +8,8 @@ const side = integerBetween(7, 25);
 export const crosswordOptions = exactObject({
   clues: setting(text(0, 400_000), '', {
     label: 'Words and clues',
-    help: 'A line for each: the word, an upright bar or a tab, its clue: Propolis | Glue that bees make.',
-    control: 'texts',
+    help: 'A line for each: the word, an upright bar or a tab, its clue: Propolis | Glue that bees make. A clue after ~ has not been reviewed.',
+    control: 'clues',
   }),
   words: setting(integerBetween(5, 40), 18, { label: 'Words per puzzle' }),
   columns: setting(side, 17, { label: 'Columns', help: 'At most; a grid is as wide as its words need.' }),

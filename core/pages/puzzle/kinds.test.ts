@@ -160,6 +160,16 @@ describe('words with clues', () => {
     );
   });
 
+  it('from the dictionary are printed without their mark, and asked to be reviewed', () => {
+    const book = crossword(list.replace('| It hums', '| ~ It hums'));
+    const texts = [1, 2].map((page) => textsOn(book, page).join(' ')).join(' ');
+    expect(texts).toContain('It hums (3)');
+    expect(texts).not.toContain('~');
+    expect(findings(book)).toContain(
+      'Puzzle 1: the list has a clue from the dictionary that nobody has reviewed (BEE). Read each and take its ~ away.',
+    );
+  });
+
   it('stand on the facing page where that is asked for', () => {
     const book = crossword(list, { clueSide: 'facing' });
     const [left, right] = book.plan.pages.filter(({ part }) => part === 'left' || part === 'right');

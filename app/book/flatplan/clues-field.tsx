@@ -1,0 +1,97 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { type ComponentProps, useState } from 'react';
+import { readTexts } from '#core/text-lists/index.ts';
+import { complain, tell } from '../../parts/notices.tsx';
+import { TopicDialog } from '../../words/topic-dialog.tsx';
+import { TextsField } from './texts-field.tsx';
+
+/** The dictionary’s clues for words. @throws Error where it cannot be asked */
+async function definitionsOf(words: readonly string[]): Promise<Record<string, string>> {
+  const response = await fetch('/definitions', {
+    method: 'POST',
+    body: new URLSearchParams({ words: words.join('\n') }),
+  });
+  if (!response.ok) throw new Error('The dictionary did not answer.');
+  return ((await response.json()) as { definitions: Record<string, string> }).definitions;
+}
+
+const lineOf = (word: string, clue: string) => `${word} | ~ ${clue}`;
+
+/** Words with their clues: typed, from a file, or from a topic; clues from the dictionary are marked until somebody has read them. */
+export function CluesField(props: ComponentProps<typeof TextsField>) {
+  const { section, option, onChange } = props;
+  const value = section.options[option] as string;
+  const [asking, setAsking] = useState(false);
+  const lines = value.split('\n');
+  const bare = readTexts(value).filter(({ credit }) => !credit);
+  const ask = async (words: readonly string[], write: (clues: Record<string, string>) => string) => {
+    try {
+      const clues = await definitionsOf(words);
+      const problem = onChange(write(clues));
+      if (problem) return complain(problem);
+      const found = words.filter((word) => clues[word]).length;
+      tell(
+        `${found} of ${words.length} words have a clue from the dictionary. Read each and take its ~ away.`,
+      );
+    } catch {
+      complain('The dictionary cannot be reached. Try again.');
+    }
+  };
+  const fillIn = () =>
+    ask(
+      bare.map(({ text }) => text),
+      (clues) =>
+        lines
+          .map((line) => {
+            const [one] = readTexts(line);
+            return one && !one.credit && clues[one.text] ? lineOf(one.text, clues[one.text]) : line;
+          })
+          .join('\n'),
+    );
+  return (
+    <Box>
+      <TextsField {...props} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button size="small" onClick={() => setAsking(true)}>
+          Words from a topic…
+        </Button>
+        {bare.length > 0 && (
+          <Button size="small" onClick={() => void fillIn()}>
+            Clues for {bare.length} without one
+          </Button>
+        )}
+        {/\|\s*~/.test(value) && (
+          <Button size="small" onClick={() => onChange(value.replace(/\|\s*~\s*/g, '| '))}>
+            All clues are reviewed
+          </Button>
+        )}
+      </Box>
+      {asking && (
+        <TopicDialog
+          onClose={() => setAsking(false)}
+          actions={(lists) => (
+            <Button
+              variant="contained"
+              disabled={lists.length === 0}
+              onClick={() => {
+                const words = [...new Set(lists.flatMap((list) => list.words))];
+                setAsking(false);
+                void ask(words, (clues) =>
+                  [
+                    value.trimEnd(),
+                    ...words.flatMap((word) => (clues[word] ? [lineOf(word, clues[word])] : [])),
+                  ]
+                    .filter(Boolean)
+                    .join('\n'),
+                );
+              }}
+            >
+              Add these words
+            </Button>
+          )}
+        />
+      )}
+    </Box>
+  );
+}
