@@ -123,6 +123,10 @@ const SAMPLES: Record<string, object[]> = {
   'number-search 1': [
     { items: 2, options: { columns: 12, rows: 14, numbers: 12 }, solutions: { perPage: 2 } },
   ],
+  'number-search 2': [
+    { items: 2, options: { columns: 12, rows: 14, numbers: 12 }, solutions: { perPage: 2 } },
+    { items: 1, options: { directions: 'backwards', answer: 'letters', instructions: false } },
+  ],
   'kakuro 1': [
     { items: 2, options: {}, rolls: { 2: 1 }, solutions: { perPage: 2 } },
     { items: 1, options: { columns: 7, rows: 10, perPage: 1, level: 1 } },

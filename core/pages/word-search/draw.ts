@@ -1,118 +1,20 @@
-import type { FaceId } from '../../faces/index.ts';
 import type { Rect } from '../../print/index.ts';
-import type { PrintedLanguage } from '../../printed-words/index.ts';
-import { cellsOf, type Direction } from '../../puzzles/word-search/index.ts';
-import {
-  BLACK,
-  type Color,
-  capsulePath,
-  ellipsePath,
-  linePath,
-  type Mark,
-  rectPath,
-  type Typesetter,
-  textLine,
-} from '../../scene/index.ts';
+import { BLACK, linePath, type Mark, textLine } from '../../scene/index.ts';
 import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
-import { gridLines } from '../puzzle/cells.ts';
-import { cellIn, gridAlone, gridWithList, largestAlone, listAlone } from '../puzzle/grid-with-list.ts';
+import { gridAlone, gridWithList, largestAlone, listAlone } from '../puzzle/grid-with-list.ts';
+import { type HiddenGrid, hiddenGrid, hiddenSolution, paddedSize, waysOf } from '../puzzle/hidden-grid.ts';
 import type { Listed } from '../puzzle/list-columns.ts';
-import { aroundPuzzles, clearOfLeft, solutionInBox } from '../puzzle/page.ts';
+import { aroundPuzzles, clearOfLeft } from '../puzzle/page.ts';
 import { listsOf, type Usable, usableWords } from '../puzzle/word-source.ts';
 import { cluesOf } from './clues.ts';
 import type { SearchItem } from './fill.ts';
 import type { WordSearchOptions } from './options.ts';
 import { searchWords } from './words.ts';
 
-const LETTERS: FaceId = 'alegreya-sans-medium';
-/** Height of a letter's line, by the side of its cell. */
-const LETTER = 0.66;
-/** Letters of a crowded answer are kept at this size, in points, as long as the widest stand apart. */
-const LEAST_LETTER = 7;
-const WIDEST_LETTER = 1;
-/** Around the letters of a whole grid, in cells on all sides together. */
-const PADDING = 0.5;
-const FRAME = 1.1;
 /** A column of words is no narrower, in ems: ten capitals and a ring. */
 const LEAST_COLUMN = 8.4;
-const RING = 0.75;
-const OTHERS = { gray: 0.45 };
 
-/** Where the letters of a grid are on the sheet. */
-interface Place {
-  x: number;
-  y: number;
-  cell: number;
-}
-
-const sizeOf = ({ search: { columns, rows } }: SearchItem) => ({
-  columns: columns + PADDING,
-  rows: rows + PADDING,
-});
-
-/** A grid that was given room with its padding. */
-const within = ({ x, y, cell }: Place): Place => ({
-  cell,
-  x: x + (cell * PADDING) / 2,
-  y: y + (cell * PADDING) / 2,
-});
-
-/** The letters in the middle of their cells, a mark for each row. @param shown whether a letter is printed */
-function letterMarks(
-  { search: { columns, rows, letters } }: SearchItem,
-  { x, y, cell }: Place,
-  size: number,
-  color: Color,
-  type: Typesetter,
-  shown: (at: number) => boolean = () => true,
-): Mark[] {
-  const drop = (cell + type.capHeight(LETTERS) * size) / 2;
-  return Array.from({ length: rows }, (_, row): Mark[] => {
-    const at = Array.from({ length: columns }, (_, column) => row * columns + column).filter(
-      (cell) => letters[cell] !== null && shown(cell),
-    );
-    if (!at.length) return [];
-    return [
-      {
-        type: 'text',
-        text: at.map((one) => letters[one]).join(''),
-        face: LETTERS,
-        size,
-        x,
-        y: y + row * cell + drop,
-        color,
-        centers: at.map((one) => x + ((one % columns) + 0.5) * cell),
-      },
-    ];
-  }).flat();
-}
-
-/** The frame of a whole grid, or the outline of its cells. */
-function frameMarks(
-  { search: { columns, rows, letters }, shape }: SearchItem,
-  place: Place,
-  width: number,
-): Mark[] {
-  const { x, y, cell } = place;
-  const stroke = { width, paint: BLACK };
-  if (shape === 'whole') {
-    const more = (cell * PADDING) / 2;
-    return [
-      {
-        type: 'path',
-        path: rectPath(x - more, y - more, cell * columns + 2 * more, cell * rows + 2 * more),
-        stroke,
-      },
-    ];
-  }
-  const isInside = (at: number) => at >= 0 && letters[at] !== null;
-  const lines = gridLines<1>({ columns, rows, ...place }, (one, other) =>
-    isInside(one) === isInside(other) ? 0 : 1,
-  );
-  return [...lines.values()].map(
-    (path): Mark => ({ type: 'path', path, stroke: { ...stroke, cap: 'square' } }),
-  );
-}
+const gridOf = ({ search, shape }: SearchItem): HiddenGrid => ({ ...search, outlined: shape !== 'whole' });
 
 const shownAs = ({ word }: Usable, { capitals }: WordSearchOptions): string =>
   capitals === 'capitals' ? word.toLocaleUpperCase('en').normalize('NFC') : word;
@@ -124,15 +26,6 @@ function listOf({ words }: SearchItem, options: WordSearchOptions): Listed[] {
     ring: true,
     text: asked?.get(word.letters.join('')) ?? shownAs(word, options),
   }));
-}
-
-/** What says which ways the words of a puzzle run. */
-function rulesOf(directions: readonly Direction[], language: PrintedLanguage): string {
-  const backwards = ['back', 'up', 'up-left', 'down-left'].some((one) =>
-    directions.includes(one as Direction),
-  );
-  const slanting = ['down-right', 'up-right'].some((one) => directions.includes(one as Direction));
-  return searchWords(language, backwards ? 'backwards' : slanting ? 'slanting' : 'straight');
 }
 
 /** Between lines of blanks, by the width of one. */
@@ -196,7 +89,7 @@ export function drawWordSearchPage(context: DrawContext<WordSearchOptions, Searc
   const { marks, room: all } = aroundPuzzles(
     {
       title: searchWords(language, 'title'),
-      rules: options.instructions ? rulesOf(item.directions, language) : null,
+      rules: options.instructions ? searchWords(language, waysOf(item.directions)) : null,
       subject: item.title,
     },
     items,
@@ -204,20 +97,21 @@ export function drawWordSearchPage(context: DrawContext<WordSearchOptions, Searc
   );
   const message = messageMarks(item.message, all, context);
   const { room } = message;
-  const gridAt = (place: Place): Mark[] => {
-    const at = within(place);
-    return [...frameMarks(item, at, FRAME), ...letterMarks(item, at, at.cell * LETTER, BLACK, type)];
-  };
+  const grid = gridOf(item);
   if (part === 'left' || !list.length)
-    return [...marks, ...message.marks, ...gridAt(gridAlone(sizeOf(item), room, largestAlone(context)))];
+    return [
+      ...marks,
+      ...message.marks,
+      ...hiddenGrid(grid, gridAlone(paddedSize(grid), room, largestAlone(context)), type),
+    ];
   const widest = options.shown === 'words' ? widestOf(list, context) : 0;
-  const page = gridWithList(sizeOf(item), list, room, context, {
+  const page = gridWithList(paddedSize(grid), list, room, context, {
     leastColumn: Math.max(LEAST_COLUMN, widest),
     ...(options.place === 'beside' || options.place === 'below' ? { place: options.place } : {}),
     large: LARGE_CELL,
   });
   if (!page) throw new RangeError('There is no room for the words of the puzzle on this page.');
-  return [...marks, ...message.marks, ...gridAt(page), ...page.marks];
+  return [...marks, ...message.marks, ...hiddenGrid(grid, page, type), ...page.marks];
 }
 
 const widths = new WeakMap<readonly string[], Map<string, number>>();
@@ -253,60 +147,8 @@ const RINGED = 1.8;
 /** Larger cells than this do not make a page better, in points at 6 × 9 in. */
 const LARGE_CELL = 34;
 
-/** The grid small, with its words shown. */
-export function drawWordSearchSolution(
+export const drawWordSearchSolution = (
   placed: PlacedItem<SearchItem>,
   box: Rect,
   context: SolutionContext<WordSearchOptions>,
-): Mark[] {
-  const { item } = placed;
-  const size = sizeOf(item);
-  return solutionInBox(placed, box, context, {
-    width: (room) => cellIn(size, room.width, room.height) * size.columns,
-    draw: (room) => answerMarks(item, within(gridAlone(size, room)), context),
-  });
-}
-
-function answerMarks(
-  item: SearchItem,
-  place: Place,
-  { options, type }: SolutionContext<WordSearchOptions>,
-): Mark[] {
-  const { search } = item;
-  const { x, y, cell } = place;
-  const middle = (at: number): [number, number] => [
-    x + ((at % search.columns) + 0.5) * cell,
-    y + (Math.floor(at / search.columns) + 0.5) * cell,
-  ];
-  const size = Math.max(cell * LETTER, Math.min(LEAST_LETTER, cell * WIDEST_LETTER));
-  const ways = search.placements.map((one) => cellsOf(one, search.columns));
-  const own = new Set([...ways.flat(), ...search.message]);
-  const marks: Mark[] = [];
-  const paint = { gray: 0.25 };
-  for (const cells of ways) {
-    const [x1, y1] = middle(cells[0]!);
-    const [x2, y2] = middle(cells.at(-1)!);
-    if (options.answer === 'outlines')
-      marks.push({
-        type: 'path',
-        path: capsulePath(x1, y1, x2, y2, cell * 0.42),
-        stroke: { width: RING, paint },
-      });
-    if (options.answer === 'strokes')
-      marks.push({
-        type: 'path',
-        path: linePath(x1, y1, x2, y2),
-        stroke: { width: cell * 0.62, paint: { gray: 0.8 }, cap: 'round' },
-      });
-  }
-  marks.push(...frameMarks(item, place, RING));
-  if (options.answer === 'letters') {
-    search.letters.forEach((letter, at) => {
-      if (letter === null || own.has(at)) return;
-      const [cx, cy] = middle(at);
-      marks.push({ type: 'path', path: ellipsePath(cx, cy, Math.max(0.45, cell * 0.06)), fill: OTHERS });
-    });
-  } else marks.push(...letterMarks(item, place, size, OTHERS, type, (at) => !own.has(at)));
-  marks.push(...letterMarks(item, place, size, BLACK, type, (at) => own.has(at)));
-  return marks;
-}
+): Mark[] => hiddenSolution(placed, gridOf(placed.item), context.options.answer, box, context);

@@ -4,6 +4,7 @@ import { DIRECTION_SETS, type Direction, FILLING_LANGUAGES, STEPS } from '../../
 import { chosenBy, enumOf, exactObject, integerBetween, someOf, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { UNWANTED_LANGUAGES } from '../../words/index.ts';
+import { answerSetting, waysSetting } from '../puzzle/hidden-grid.ts';
 import { LEVEL_NAMES, levels } from '../puzzle/level.ts';
 import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline-options.ts';
 import { wordSource } from '../puzzle/word-source.ts';
@@ -118,11 +119,8 @@ export const wordSearchOptions = exactObject({
     label: 'List',
     values: { best: 'Best place', below: 'Below the grid', beside: 'Beside the grid', facing: 'Facing page' },
   }),
-  answer: setting(enumOf(['outlines', 'strokes', 'letters']), 'outlines', {
-    label: 'Answers as',
-    values: { outlines: 'Outlines', strokes: 'Strokes', letters: 'Letters' },
-  }),
-  instructions: setting(v.boolean(), true, { label: 'Say which ways words run' }),
+  answer: answerSetting(),
+  instructions: waysSetting('words'),
 });
 
 export type WordSearchOptions = v.InferOutput<typeof wordSearchOptions>;
