@@ -35,7 +35,108 @@ Stile | Steps over a fence
 Ember | It glows when the fire is low
 Harvest | What autumn brings in
 Mitten | It keeps four fingers together
-Compass | It always knows the north`;
+Compass | It always knows the north
+Blackbird | Evening singer with a golden beak
+Cuckoo | It leaves its egg in another's nest
+Swallow | It comes home from Africa in April
+Kestrel | It hangs in the wind over a field
+Pheasant | Long tail, loud call, short flight
+Magpie | One for sorrow
+Starling | Thousands of them turn at dusk
+Woodpecker | Drummer in the trees
+Nightingale | It sings when others sleep
+Partridge | Where it sat, there was a pear tree
+Rabbit | White tail that runs for its burrow
+Hare | It boxes in March
+Weasel | Thin hunter that fits into any hole
+Mole | Its hills ruin the lawn
+Vole | Small, round, and always hungry
+Shrew | It has the longest nose of all mice, and is none
+Hedgehog | It rolls up and waits
+Dormouse | It sleeps the winter through
+Squirrel | It forgets where it buried them
+Fox | Red coat, white tip
+Deer | It looks up, and is gone
+Adder | Zigzag on its back
+Newt | It has a crest in spring
+Dragonfly | Four wings over the pond
+Cricket | It plays in the grass at night
+Grasshopper | Long legs in a dry meadow
+Ladybug | Seven spots, often
+Butterfly | First it crawls, then it flies
+Caterpillar | It eats until it sleeps
+Spider | Eight legs and a thread
+Earthworm | It turns the soil for nothing
+Slug | It eats the lettuce at night
+Ant | It carries more than itself
+Wasp | Guest at every picnic
+Buttercup | Held below the chin, it shines
+Daisy | He loves me, he loves me not
+Dandelion | Clock that is blown
+Poppy | Red among the corn
+Cornflower | Blue among the wheat
+Primrose | Pale yellow on the first warm bank
+Violet | Sweet, small, and out of sight
+Cowslip | Yellow bells on a stalk in May
+Honeysuckle | Sweet climber that moths visit
+Campion | Pink star by the lane
+Yarrow | Flat white heads, feathery leaves
+Clematis | Old man's beard in autumn
+Mallow | Purple stripes by the roadside
+Teasel | It once combed wool
+Burdock | It travels on your coat
+Plantain | It grows where people tread
+Mint | You smell it when you step on it
+Parsley | Cow's lace by the lane
+Elder | White plates in June, black berries later
+Blackthorn | Its flowers come before its leaves
+Hawthorn | May, as country people say
+Holly | Green and prickly at Christmas
+Oak | It may stand for nine hundred years
+Beech | Smooth gray bark, copper leaves
+Birch | White bark that peels
+Chestnut | Children play with what falls from it
+Sycamore | Its seeds are wings
+Alder | It grows with its feet in the brook
+Maple | Its sap is boiled to syrup
+Rosehip | Red fruit after the flower of June
+Sloe | Blue, and sour until the frost
+Mushroom | It comes up overnight
+Toadstool | Red cap, white spots
+Moss | Cushion on the north side
+Lichen | Gray crust on old stones
+Cobweb | Strung with dew at dawn
+Stream | It talks all the way down the hill
+Brook | Small, clear, and quick
+Bridge | It carries you over
+Gate | Leave it as you found it
+Ditch | The lane's other edge
+Furrow | What the plow leaves
+Haystack | Bad place for a needle
+Scarecrow | It wears old clothes and works all day
+Lane | Grass grows in the middle of it
+Mill | It stands still without wind
+Barn | The owl lives here
+Basket | Blackberries go home in it
+Thimble | Armor for one finger
+Teapot | Short and stout
+Candle | It grows shorter as it works
+Blanket | Half of it is always on the other side
+Window | Frost writes on it
+Garden | Where Sunday goes
+Spade | One of four suits, and digs
+Apple | It fell, and somebody thought about it
+Pear | It hangs like a lamp
+Plum | Thumb in a pie finds it
+Walnut | Small brain in a hard shell
+Pumpkin | Face with a candle in it
+Autumn | It pays in gold
+Thunder | It comes after the flash
+Rainbow | Seven, after rain
+Shower | It is over before the umbrella is up
+Sunset | Red, and tomorrow fair
+Twilight | Not day, not yet night
+Shadow | Longest in the evening`;
 
 const SAYINGS = `Where there are bees, there is honey. | Old saying
 The lantern does not choose the road, it only shows the next step. | Odile Marrow
@@ -102,7 +203,7 @@ export function puzzleBooks(
         ...front,
         {
           ...{ id: 'first', kind: 'maze', items: 24 },
-          options: { columns: 10, rows: 11, level: 1, perPage: 2, start: 'bee', goal: 'flower' },
+          options: { columns: 15, rows: 10, level: 1, perPage: 2, start: 'bee', goal: 'flower' },
           solutions: { perPage: 12 },
         },
         {
@@ -140,13 +241,13 @@ export function puzzleBooks(
         ...front,
         {
           ...{ id: 'crosswords', kind: 'crossword', items: 30 },
-          options: { clues: CLUES, words: 22 },
+          options: { clues: CLUES, words: 20 },
           solutions: { perPage: 4 },
         },
         {
           ...{ id: 'sayings', kind: 'cryptogram', items: 8 },
           options: { texts: SAYINGS, given: 3 },
-          solutions: { perPage: 4 },
+          solutions: { perPage: 12 },
         },
       ],
       cover: { fields: { blurb: 'What grows, hums and hides in the hedge, asked across and down.' } },
