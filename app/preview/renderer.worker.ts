@@ -2,6 +2,7 @@ import { expose, transfer } from 'comlink';
 import type { Book } from '#core/book/book.ts';
 import { type DesignPage, designPage } from '#core/book/design-page.ts';
 import { drawPage } from '#core/book/draw.ts';
+import { withCandidate } from '#core/book/edit.ts';
 import { findSteps } from '#core/book/find.ts';
 import { GALLERY_SEED } from '#core/book/gallery.ts';
 import { loadGalleryItems } from '#core/book/gallery-items.ts';
@@ -53,6 +54,13 @@ export interface Sampler {
   pages: Picture[];
   /** Pages of the whole book. */
   count: number;
+}
+
+/** An item that may be taken. */
+export interface Candidate {
+  picture: Picture;
+  /** Empty for a kind that has nothing to say of its items. */
+  told: string;
 }
 
 /** Of a sheet, in points. */
@@ -231,6 +239,24 @@ const renderer = {
     if (!of) return null;
     const made = await inStretches(itemSteps(whole, of, item), () => book === asked);
     return made ? (kindOf(of).told?.(made) ?? null) : null;
+  },
+
+  /** The page of an item as it would be with another roll, and what the item would be like. @param width of the page */
+  async candidate(
+    recipe: Recipe,
+    { section: id, item, roll }: { section: string; item: number; roll: number },
+    width: number,
+  ): Promise<Candidate> {
+    const whole = await gathered(withCandidate(recipe, id, item, roll));
+    const page = whole.plan.items[id]!.pages[item - 1]!;
+    for (const step of pageSteps(whole, whole.plan.pages[page - 1]!)) {
+      if (step) await step;
+      await otherWork();
+    }
+    const section = whole.sections.get(id)!;
+    const told = kindOf(section).told?.(await finished(itemSteps(whole, section, item))) ?? '';
+    const picture = pictureOf(drawPage(whole, page, type), width);
+    return transfer({ picture, told }, [picture.pixels.buffer]);
   },
 
   /** Items of a section of the recipe at hand as a file for other programs; null when another recipe came meanwhile. */

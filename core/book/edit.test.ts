@@ -14,7 +14,9 @@ import {
   removeSection,
   reroll,
   sectionsOf,
+  takeRoll,
   togglePin,
+  withCandidate,
 } from './index.ts';
 
 /** What the running order should be, told as plainly as can be. */
@@ -138,6 +140,27 @@ const edits = fc.commands(
   ],
   { maxCommands: 25 },
 );
+
+describe('candidates', () => {
+  const start = recipeOf([
+    { id: 's', kind: 'sudoku', items: 9, options: { perPage: 4 }, pins: {} },
+    { id: 'r', kind: 'ruled', pages: 2 },
+  ]);
+
+  it('are the items of so many re-rolls, each alone on its page', () => {
+    const twice = reroll(reroll(start, 's', 3), 's', 3);
+    expect(takeRoll(start, 's', 3, 2)).toEqual(twice);
+    const shown = sectionsOf(withCandidate(start, 's', 3, 2).sections)[0]!;
+    expect(shown).toEqual({ ...sectionsOf(twice.sections)[0]!, options: { ...shown.options, perPage: 1 } });
+  });
+
+  it('are none of a pinned item, nor of pages without items', () => {
+    const pinned = togglePin(start, 's', 3);
+    expect(takeRoll(pinned, 's', 3, 5)).toEqual(pinned);
+    expect(takeRoll(start, 'r', 1, 5)).toEqual(start);
+    expect(takeRoll(start, 'gone', 1, 5)).toEqual(start);
+  });
+});
 
 describe('any run of changes', () => {
   it('gives the running order that was asked for, a sound recipe at every step, and leaves every state behind as it was', () => {

@@ -189,13 +189,33 @@ export function showLayer(recipe: Recipe, id: string, shown: boolean): Recipe {
   return { ...recipe, cover: { ...recipe.cover, layers } };
 }
 
-/** Makes one item anew. A pinned item stays as it is, and so do pages that are not made of items. */
-export function reroll(recipe: Recipe, id: string, item: number): Recipe {
-  return changeSection(recipe, id, (section) =>
+/** How often an item was made anew. */
+export const rollOf = ({ rolls }: Section, item: number): number => rolls?.[item] ?? 0;
+
+const setRoll = (recipe: Recipe, id: string, item: number, roll: (before: number) => number): Recipe =>
+  changeSection(recipe, id, (section) =>
     section.pins?.[item] || kindOf(section).extent !== 'items'
       ? section
-      : { ...section, rolls: { ...section.rolls, [item]: (section.rolls?.[item] ?? 0) + 1 } },
+      : { ...section, rolls: { ...section.rolls, [item]: roll(rollOf(section, item)) } },
   );
+
+/** Takes the item of a certain roll. A pinned item stays as it is, and so do pages that are not made of items. */
+export const takeRoll = (recipe: Recipe, id: string, item: number, roll: number): Recipe =>
+  setRoll(recipe, id, item, () => roll);
+
+/** Makes one item anew, with the exceptions of `takeRoll`. */
+export const reroll = (recipe: Recipe, id: string, item: number): Recipe =>
+  setRoll(recipe, id, item, (before) => before + 1);
+
+/**
+ * The book as it would be with an item of another roll, for that item to be looked at: a kind that sets several on a page sets one.
+ */
+export function withCandidate(recipe: Recipe, id: string, item: number, roll: number): Recipe {
+  return changeSection(takeRoll(recipe, id, item, roll), id, (section) => {
+    const alone = { ...section.options, perPage: 1 };
+    const fits = 'perPage' in section.options && v.is(kindOf(section).options, alone);
+    return fits ? { ...section, options: alone } : section;
+  });
 }
 
 /**

@@ -146,11 +146,13 @@ export const itemLabel = ({ plan }: Pick<Book, 'plan'>, section: string, item: n
 
 /** An item with all that is printed of where it stands. */
 export function placedItem(book: Book, section: Section, item: number): PlacedItem<unknown> {
-  const { pages, displayNumbers, solutionPages } = book.plan.items[section.id]!;
+  const { pages, noun, displayNumbers, solutionPages } = book.plan.items[section.id]!;
+  const alike = Object.values(book.plan.items).filter((planned) => planned.noun === noun);
   const solutionPage = solutionPages[item - 1];
   return {
     number: item,
     displayNumber: displayNumbers[item - 1]!,
+    total: alike.reduce((sum, { count }) => sum + count, 0),
     label: itemLabel(book, section.id, item),
     item: filledItem(book, section, item),
     page: folioNumber(book.recipe, book.plan, pages[item - 1]!),

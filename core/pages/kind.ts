@@ -92,6 +92,8 @@ export interface PlacedItem<Item> {
   number: number;
   /** What the reader sees: counted from 1 through all sections whose items are called the same. */
   displayNumber: number;
+  /** How many are counted so in the whole book. */
+  total: number;
   /** What messages call it with its number, unlike any other in the book: “Puzzle 12”. Pages print their own words. */
   label: string;
   item: Item;

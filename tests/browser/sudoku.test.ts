@@ -29,6 +29,27 @@ test('sudokus are added, set, rolled anew and pinned', async ({ page }) => {
   const before = await inkOf(page, 3);
   await settings.getByRole('button', { name: 'Re-roll' }).click();
   await expect.poll(() => inkOf(page, 3)).not.toBe(before);
+
+  // Twenty of them side by side; the one that is taken is the one of so many re-rolls, and undone at once.
+  await settings.getByRole('button', { name: '20 candidates…' }).click();
+  const candidates = page.getByRole('dialog', { name: 'Candidates for Puzzle 1' });
+  await expect(candidates.getByRole('radio')).toHaveCount(20);
+  await expect(candidates.getByRole('radio').first()).toHaveAccessibleName(
+    'Candidate 1, as it is now, Very easy, naked single',
+  );
+  await noSeriousFindings(page, 'candidates');
+  const rolled = await inkOf(page, 3);
+  await candidates.getByRole('radio').first().focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(candidates.getByRole('radio').nth(1)).toBeChecked();
+  await candidates.getByRole('button', { name: 'Take this one' }).click();
+  await expect(candidates).toBeHidden();
+  await expect.poll(() => inkOf(page, 3)).not.toBe(rolled);
+  const taken = await inkOf(page, 3);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => inkOf(page, 3)).toBeCloseTo(rolled, 5);
+  await settings.getByRole('button', { name: 'Re-roll' }).click();
+  await expect.poll(() => inkOf(page, 3)).toBeCloseTo(taken, 5);
   await settings.getByRole('button', { name: 'Pin' }).click();
   const pinned = await inkOf(page, 3);
   // A pinned puzzle stays, while the page is set anew: its grids grow where the line at the foot was.

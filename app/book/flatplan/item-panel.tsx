@@ -16,6 +16,7 @@ import { usePages } from '../../preview/use-pages.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook, useBookStore } from '../store.ts';
 import { BringInDialog } from './bring-in-dialog.tsx';
+import { CANDIDATES, CandidatesDialog } from './candidates-dialog.tsx';
 import { ItemTold } from './item-told.tsx';
 import { SaveItemMenu } from './save-item-menu.tsx';
 
@@ -52,6 +53,7 @@ export function ItemPanel({
   const kind = kindOf(section);
   const name = kind.itemName ?? 'item';
   const [bringingIn, setBringingIn] = useState(false);
+  const [choosing, setChoosing] = useState(false);
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
   const go = (to: number) => {
     const target = pages[Math.max(1, Math.min(count, to)) - 1];
@@ -96,6 +98,9 @@ export function ItemPanel({
           <Button size="small" onClick={roll} disabled={pinned} title="R">
             Re-roll
           </Button>
+          <Button size="small" onClick={() => setChoosing(true)} disabled={pinned}>
+            {CANDIDATES} candidates…
+          </Button>
           <Button size="small" color="warning" onClick={pin} title="P">
             {pinned ? 'Unpin' : 'Pin'}
           </Button>
@@ -133,6 +138,14 @@ export function ItemPanel({
           </Box>
         </Box>
       </Box>
+      {choosing && (
+        <CandidatesDialog
+          section={section}
+          item={item}
+          label={itemLabel(book, section.id, item)}
+          onClose={() => setChoosing(false)}
+        />
+      )}
       {bringingIn && (
         <BringInDialog section={section} plural={`${name}s`} onClose={() => setBringingIn(false)} />
       )}

@@ -19,6 +19,7 @@ const ipuz = ipuzFormat('crossword#1', crosswordIpuz);
 export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   id: 'crossword',
   version: 1,
+  later: { heading: '' },
   name: 'Crossword',
   purpose: 'Crossing words with clues of your own, with solutions.',
   family: 'Puzzles',

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { aroundSetting } from '../puzzle/letter-grid.ts';
 
 const side = integerBetween(7, 25);
@@ -23,6 +24,7 @@ export const crosswordOptions = exactObject({
     help: 'How many letters the answer has, after each clue.',
   }),
   around: aroundSetting(),
+  heading: headingSetting(),
 });
 
 export type CrosswordOptions = v.InferOutput<typeof crosswordOptions>;

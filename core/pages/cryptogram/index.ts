@@ -16,6 +16,7 @@ const SHOWN =
 export const cryptogram = defineKind<CryptogramOptions, CryptogramItem>({
   id: 'cryptogram',
   version: 1,
+  later: { heading: '' },
   name: 'Cryptogram',
   purpose: 'Sayings in which each letter stands for another one, with solutions.',
   family: 'Puzzles',

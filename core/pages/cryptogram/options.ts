@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ORDERS, type Order } from '../../text-lists/index.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 
 const given = integerBetween(0, 7);
 
@@ -22,6 +23,7 @@ export const cryptogramOptions = exactObject({
     label: 'Instructions',
     help: 'A line at the foot of each page.',
   }),
+  heading: headingSetting(),
 });
 
 export type CryptogramOptions = v.InferOutput<typeof cryptogramOptions>;

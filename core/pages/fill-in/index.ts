@@ -10,6 +10,7 @@ import { type FillInOptions, fillInOptions, fillInPin } from './options.ts';
 export const fillIn = defineKind<FillInOptions, FillInItem>({
   id: 'fill-in',
   version: 1,
+  later: { heading: '' },
   name: 'Fill-in',
   purpose: 'Words of a list to put into a grid, in one way alone, with solutions.',
   family: 'Puzzles',

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { aroundSetting } from '../puzzle/letter-grid.ts';
 import { wordSource } from '../puzzle/word-source.ts';
 
@@ -20,6 +21,7 @@ export const fillInOptions = exactObject({
     help: 'A line at the foot of each page.',
   }),
   around: aroundSetting(),
+  heading: headingSetting(),
 });
 
 export type FillInOptions = v.InferOutput<typeof fillInOptions>;

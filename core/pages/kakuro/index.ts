@@ -8,6 +8,7 @@ import { type KakuroOptions, kakuroOptions, kakuroPin } from './options.ts';
 export const kakuro = defineKind<KakuroOptions, KakuroItem>({
   id: 'kakuro',
   version: 1,
+  later: { heading: '' },
   name: 'Kakuro',
   purpose: 'Crossing sums with one answer each, their levels measured, with solutions.',
   family: 'Puzzles',

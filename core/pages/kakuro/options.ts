@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
 const side = integerBetween(5, 15);
@@ -14,6 +15,7 @@ export const kakuroOptions = exactObject({
     label: 'Instructions',
     help: 'A line at the foot of each page.',
   }),
+  heading: headingSetting(),
 });
 
 export type KakuroOptions = v.InferOutput<typeof kakuroOptions>;

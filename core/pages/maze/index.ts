@@ -35,7 +35,7 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   numbered: true,
   inHouseFaces: () => true,
   options: mazeOptions,
-  later: { shape: 'whole', character: 'A' },
+  later: { shape: 'whole', character: 'A', heading: '' },
   itemName: 'puzzle',
   itemsPerUnit: ({ perPage }) => perPage,
   units: ({ count, options: { perPage } }) => itemUnits(count, perPage),

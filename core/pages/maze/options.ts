@@ -3,6 +3,7 @@ import { ENDS, GRIDS } from '../../puzzles/maze/index.ts';
 import { enumOf, exactObject, integerBetween, numberBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ICONS } from '../blocks/icons.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { levelSetting } from '../puzzle/level.ts';
 import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline-options.ts';
 
@@ -66,6 +67,7 @@ export const mazeOptions = exactObject({
     values: { line: 'Line', dots: 'Dots' },
     group: GROUP.look,
   }),
+  heading: headingSetting(),
 });
 
 export type MazeOptions = v.InferOutput<typeof mazeOptions>;

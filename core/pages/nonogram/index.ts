@@ -8,6 +8,7 @@ import { type NonogramOptions, nonogramOptions, nonogramPin } from './options.ts
 export const nonogram = defineKind<NonogramOptions, NonogramItem>({
   id: 'nonogram',
   version: 1,
+  later: { heading: '' },
   name: 'Nonogram',
   purpose: 'Pictures to find by the numbers at rows and columns, one answer each, with solutions.',
   family: 'Puzzles',

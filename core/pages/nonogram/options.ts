@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
 const side = integerBetween(5, 30);
@@ -21,6 +22,7 @@ export const nonogramOptions = exactObject({
     label: 'Instructions',
     help: 'A line at the foot of each page.',
   }),
+  heading: headingSetting(),
 });
 
 export type NonogramOptions = v.InferOutput<typeof nonogramOptions>;

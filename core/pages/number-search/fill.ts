@@ -4,6 +4,7 @@ import { type RandomStream, randomStream } from '../../random.ts';
 import { exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import type { FillContext } from '../kind.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { answerSetting, waysSetting } from '../puzzle/hidden-grid.ts';
 import type { WordSearchItem } from '../word-search/earlier/fill.ts';
 import { directions, directionsSetting } from '../word-search/earlier/options.ts';
@@ -27,6 +28,7 @@ export const numberSearchOptions = exactObject({
   ...making,
   answer: answerSetting(),
   instructions: waysSetting('numbers'),
+  heading: headingSetting(),
 });
 export type FirstOptions = v.InferOutput<typeof firstOptions>;
 export type NumberSearchOptions = v.InferOutput<typeof numberSearchOptions>;

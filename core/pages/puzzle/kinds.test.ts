@@ -127,6 +127,15 @@ describe.each(Object.keys(KINDS))('any page of %s', (kind) => {
   }
 });
 
+describe('titles by a pattern', () => {
+  it('stands on the page: of one level where all of them are, with what the whole book counts', () => {
+    const sudokus = (level: unknown) =>
+      bookOf('sudoku', { items: 4, options: { perPage: 2, level, heading: '{level} {n} of {total}' } });
+    expect(textsOn(sudokus(1), 2)).toContain('Very easy 3–4 of 4');
+    expect(textsOn(sudokus('rising'), 1)).toContain('1–2 of 4');
+  });
+});
+
 describe('words with clues', () => {
   const crossword = (clues: string, options: object = {}) =>
     bookOf('crossword', { items: 2, options: { clues, words: 5, ...options } });

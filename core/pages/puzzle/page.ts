@@ -13,6 +13,7 @@ import {
   textLine,
 } from '../../scene/index.ts';
 import type { DrawContext, PlacedItem } from '../kind.ts';
+import { headingOf } from './heading.ts';
 import { dotsWidth, levelDots, levelKey, levelWords } from './level.ts';
 
 /** What is printed around puzzles of every kind. */
@@ -47,7 +48,7 @@ const DOT = 4.4;
 const LEAST_NOTE = 8;
 
 type Context = Pick<DrawContext<never, unknown>, 'frame' | 'body' | 'type' | 'faces' | 'language'>;
-type Placed = Pick<PlacedItem<unknown>, 'displayNumber' | 'solutionPage'>;
+type Placed = Pick<PlacedItem<unknown>, 'displayNumber' | 'total' | 'solutionPage'>;
 
 /** A line of text whose ink begins no further left than it does itself: some letters reach over. */
 export function clearOfLeft(line: TextMark, type: Typesetter): TextMark {
@@ -151,17 +152,26 @@ function puzzleFoot(
   };
 }
 
-/** What is around the puzzles of a page: a title with their numbers, where their answers are, and what to do. @param subject of it */
+/** What is around the puzzles of a page: a title with their numbers, where their answers are, and what to do. @param subject of it @param levels of the puzzles */
 export function aroundPuzzles(
-  { title, rules, subject }: { title: string; rules: string | null; subject?: string | undefined },
+  {
+    title,
+    rules,
+    subject,
+    levels = [],
+  }: { title: string; rules: string | null; subject?: string | undefined; levels?: readonly Level[] },
   placed: readonly Placed[],
-  context: Context,
+  context: Context & { options: { heading?: string } },
 ): { marks: Mark[]; room: Rect } {
-  const head = puzzleHead(
-    [`${title} ${numbersOf(placed)}`, subject].filter(Boolean).join(': '),
-    placed,
-    context,
-  );
+  const [level] = levels;
+  const titled = {
+    title,
+    numbers: numbersOf(placed),
+    total: placed[0]!.total,
+    topic: subject,
+    level: levels.every((one) => one === level) ? level : null,
+  };
+  const head = puzzleHead(headingOf(context.options.heading, titled, context.language), placed, context);
   if (rules === null) return head;
   const foot = puzzleFoot(rules, head.room, context);
   return { marks: [...head.marks, ...foot.marks], room: foot.room };
@@ -284,14 +294,15 @@ interface Puzzles<Item> {
 }
 
 /** A page of puzzles, each under its number and level in a box of its own; all boxes of a section are of one size. */
-export function puzzlesOnPage<Options extends { perPage: number }, Item>(
+export function puzzlesOnPage<Options extends { perPage: number; heading?: string }, Item>(
   context: DrawContext<Options, Item>,
   { title, rules, ratio = 1, stacked, level, draw }: Puzzles<Item>,
 ): Mark[] {
   const { items, options, frame } = context;
   if (!items.length) return [];
   const alone = options.perPage === 1;
-  const { marks, room } = aroundPuzzles({ title, rules }, items, context);
+  const levels = level ? items.map(({ item }) => level(item)) : [];
+  const { marks, room } = aroundPuzzles({ title, rules, levels }, items, context);
   const above = alone && !level ? 0 : captionHeight(context);
   const gap = GAP * frame.grid.typeScale;
   const boxes =

@@ -186,7 +186,11 @@ export function drawSudokuPage(context: DrawContext<SudokuOptions, SudokuItem>):
   const { size, variant } = first.item;
   const signs = sudokuWords(language, size > 9 ? 'letters' : 'digits', { last: SIGNS[size - 1]! });
   const rules = options.instructions ? sudokuWords(language, `${variant}Rules`, { signs }) : null;
-  const { marks, room } = aroundPuzzles({ title: sudokuWords(language, variant), rules }, items, context);
+  const { marks, room } = aroundPuzzles(
+    { title: sudokuWords(language, variant), rules, levels: items.map(({ item }) => item.level) },
+    items,
+    context,
+  );
   const above = captionHeight(context);
   const line = LARGE.lines[2];
   const inner: Rect = {

@@ -11,6 +11,7 @@ import { type SudokuOptions, sudokuOptions, sudokuPin } from './options.ts';
 export const sudoku = defineKind<SudokuOptions, SudokuItem>({
   id: 'sudoku',
   version: 1,
+  later: { heading: '' },
   name: 'Sudoku',
   purpose: 'Grids of digits with one answer each, their levels measured, with solutions.',
   family: 'Puzzles',

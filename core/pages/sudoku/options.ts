@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { SIZES, SYMMETRIES, VARIANTS } from '../../puzzles/sudoku/index.ts';
 import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
 const size = enumOf(SIZES);
@@ -34,6 +35,7 @@ export const sudokuOptions = exactObject({
     label: 'Corners for candidates',
     help: 'A small box in the corner of each empty cell, to pencil candidates in.',
   }),
+  heading: headingSetting(),
 });
 
 export type SudokuOptions = v.InferOutput<typeof sudokuOptions>;

@@ -14,6 +14,7 @@ What calms bees at work? | Smoke | Song | Rain`;
 export const trivia = defineKind<TriviaOptions, TriviaItem>({
   id: 'trivia',
   version: 1,
+  later: { heading: '' },
   name: 'Quiz',
   purpose: 'Questions of your own, to choose an answer or write it down, with an answer key.',
   family: 'Puzzles',

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ORDERS, type Order } from '../../text-lists/index.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 
 export const triviaOptions = exactObject({
   questions: setting(text(0, 400_000), '', {
@@ -15,6 +16,7 @@ export const triviaOptions = exactObject({
     label: 'Instructions',
     help: 'A line at the foot of each page.',
   }),
+  heading: headingSetting(),
 });
 
 export type TriviaOptions = v.InferOutput<typeof triviaOptions>;

@@ -11,6 +11,7 @@ const shown = { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] }
 export const wordScramble = defineKind<ScrambleOptions, ScrambleItem>({
   id: 'word-scramble',
   version: 1,
+  later: { heading: '' },
   name: 'Word scramble',
   purpose: 'Words whose letters are in disorder, or whose vowels are missing, with solutions.',
   family: 'Puzzles',

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { TASKS } from '../../puzzles/scramble/index.ts';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { wordSource } from '../puzzle/word-source.ts';
 
 const task = enumOf(TASKS);
@@ -20,6 +21,7 @@ export const scrambleOptions = exactObject({
     label: 'Instructions',
     help: 'A line at the foot of each page.',
   }),
+  heading: headingSetting(),
 });
 
 export type ScrambleOptions = v.InferOutput<typeof scrambleOptions>;

@@ -91,6 +91,7 @@ export function drawWordSearchPage(context: DrawContext<WordSearchOptions, Searc
       title: searchWords(language, 'title'),
       rules: options.instructions ? searchWords(language, waysOf(item.directions)) : null,
       subject: item.title,
+      levels: [item.level],
     },
     items,
     context,

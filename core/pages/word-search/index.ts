@@ -37,6 +37,7 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
       kept: second,
     },
   ],
+  later: { heading: '' },
   name: 'Word search',
   purpose: 'Words hidden in a grid of letters or in an outline, with solutions.',
   family: 'Puzzles',

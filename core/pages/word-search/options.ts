@@ -4,6 +4,7 @@ import { DIRECTION_SETS, type Direction, FILLING_LANGUAGES, STEPS } from '../../
 import { chosenBy, enumOf, exactObject, integerBetween, someOf, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { UNWANTED_LANGUAGES } from '../../words/index.ts';
+import { headingSetting } from '../puzzle/heading.ts';
 import { answerSetting, waysSetting } from '../puzzle/hidden-grid.ts';
 import { LEVEL_NAMES, levels } from '../puzzle/level.ts';
 import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline-options.ts';
@@ -121,6 +122,7 @@ export const wordSearchOptions = exactObject({
   }),
   answer: answerSetting(),
   instructions: waysSetting('words'),
+  heading: headingSetting(),
 });
 
 export type WordSearchOptions = v.InferOutput<typeof wordSearchOptions>;
