@@ -131,6 +131,10 @@ const SAMPLES: Record<string, object[]> = {
     { items: 2, options: {}, rolls: { 2: 1 }, solutions: { perPage: 2 } },
     { items: 1, options: { columns: 7, rows: 10, perPage: 1, level: 1 } },
   ],
+  'inequality 1': [
+    { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
+    { items: 2, options: { size: 4, perPage: 1, level: 1, instructions: false } },
+  ],
   'nonogram 1': [
     { items: 2, options: { columns: 12, rows: 14 }, solutions: { perPage: 2 } },
     { items: 4, options: { columns: 9, rows: 9, perPage: 4, symmetry: 'mirror', filled: 45, level: 1 } },

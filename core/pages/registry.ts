@@ -27,6 +27,7 @@ import { handwriting } from './handwriting/index.ts';
 import { hexagonal } from './hexagonal/index.ts';
 import { imported } from './imported/index.ts';
 import { indexLines } from './index-lines/index.ts';
+import { inequality } from './inequality/index.ts';
 import { isometric } from './isometric/index.ts';
 import { kakuro } from './kakuro/index.ts';
 import { makesItems, type PageKind } from './kind.ts';
@@ -110,6 +111,7 @@ for (const kind of [
   trivia,
   sudoku,
   kakuro,
+  inequality,
   nonogram,
   maze,
   bingo,

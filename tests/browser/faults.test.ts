@@ -126,7 +126,7 @@ test('another press sees nothing of this one', async ({ page, browser }) => {
   await stranger.getByRole('button', { name: 'Word search', exact: true }).dblclick();
   await expect(needs).toBeHidden();
   await stranger.getByRole('combobox', { name: 'Words', exact: true }).click();
-  await stranger.getByRole('option', { name: /^Garden/ }).click();
+  await stranger.getByRole('option', { name: 'Garden', exact: true }).click();
   await saved(stranger);
   await expect(ticket(stranger, 'Proof')).toContainText('3 to fix');
   await context.close();

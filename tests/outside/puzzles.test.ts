@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { HIVE_WORDS, recipeOf } from '#core/book/book.sample.ts';
 import { bookFrom, filledItem } from '#core/book/index.ts';
 import { pageKind } from '#core/pages/index.ts';
+import { inequalitySteps } from '#core/puzzles/inequality/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
 import { type Clues, cluesOf, FILLED, nonogramSteps } from '#core/puzzles/nonogram/index.ts';
 import { randomStream } from '#core/random.ts';
@@ -69,6 +70,37 @@ describe('as a solver of formulas finds', () => {
       expect(found).toHaveLength(1);
       const filled = [...cells.keys()].filter((at) => cells[at] === FILLED).map(cellName);
       expect(found[0]!.filter((name) => /^c\d+$/.test(name)).sort()).toEqual(filled.sort());
+    }
+  });
+
+  it('inequality grids have one answer, the one in the book', () => {
+    for (let seed = 0; seed < COUNT; seed++) {
+      const size = 4 + (seed % 4);
+      const { solution, givens, signs } = atOnce(
+        inequalitySteps(size, randomStream('outside', 'inequality', seed)),
+      );
+      const solver = new Logic.Solver();
+      const numbers = Array.from({ length: size }, (_, i) => i + 1);
+      const name = (cell: number, number: number) => `n${cell}_${number}`;
+      const sides = [...numbers.keys()];
+      for (const cell of solution.keys()) {
+        solver.require(Logic.exactlyOne(numbers.map((number) => name(cell, number))));
+        if (givens[cell]) solver.require(name(cell, givens[cell]));
+      }
+      for (const number of numbers)
+        for (const i of sides) {
+          solver.require(Logic.exactlyOne(sides.map((j) => name(i * size + j, number))));
+          solver.require(Logic.exactlyOne(sides.map((j) => name(j * size + i, number))));
+        }
+      for (const { less, more } of signs)
+        for (const low of numbers)
+          for (const high of numbers)
+            if (low >= high)
+              solver.require(Logic.or([Logic.not(name(less, low)), Logic.not(name(more, high))]));
+      const found = solutions(solver);
+      expect(found).toHaveLength(1);
+      const meant = Array.from(solution, (number, cell) => name(cell, number));
+      expect(found[0]!.filter((one) => one.startsWith('n')).sort()).toEqual(meant.sort());
     }
   });
 

@@ -9,6 +9,7 @@ import type { CrosswordItem } from '../crossword/fill.ts';
 import type { CryptogramItem } from '../cryptogram/fill.ts';
 import type { FillInItem } from '../fill-in/fill.ts';
 import { pageKind } from '../index.ts';
+import type { InequalityItem } from '../inequality/fill.ts';
 import type { KakuroItem } from '../kakuro/fill.ts';
 import type { NonogramItem } from '../nonogram/fill.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
@@ -68,6 +69,7 @@ const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; m
   'number-search': { least: 3.5 },
   // Small cells have small numbers; the proof tells what a press does not print well.
   kakuro: { least: 2.5, most: { columns: 10, rows: 10 } },
+  inequality: { least: 3.5 },
   nonogram: { least: 2, most: { columns: 20, rows: 20 } },
   bingo: { given: { words: WORDS }, least: 4.9 },
   'game-sheet': {},
@@ -223,6 +225,19 @@ describe('what is wrong with a puzzle is found by code that did not make it', ()
     expect(said('kakuro', item)).toEqual([]);
     const two = { ...item, columns: 3, rows: 3, solution: '....12.21' };
     expect(said('kakuro', two)).toEqual(['Puzzle 1: has more than one answer. Re-roll the puzzle.']);
+  });
+
+  it('in an inequality grid', () => {
+    const item = itemOf<InequalityItem>(
+      bookOf('inequality', { items: 1, options: { size: 4, level: 2, perPage: 1 } }),
+      1,
+    );
+    expect(said('inequality', item)).toEqual([]);
+    const open = { ...item, givens: '.'.repeat(16), signs: [] };
+    expect(said('inequality', open)).toEqual(['Puzzle 1: has more than one answer. Re-roll the puzzle.']);
+    const [first, ...others] = item.signs;
+    const turned = { ...item, signs: [{ less: first!.more, more: first!.less }, ...others] };
+    expect(said('inequality', turned)[0]).toMatch(/has no answer|is another/);
   });
 
   it('in a fill-in', () => {

@@ -1,0 +1,5 @@
+export { INEQUALITY_SIZES, type Sign } from './grid.ts';
+export { answersOf } from './judge.ts';
+export { inequalitySteps } from './make.ts';
+export { inequalityScales } from './scale.ts';
+export { solveByLogic } from './solve.ts';
