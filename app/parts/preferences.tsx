@@ -4,7 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useFetcher } from 'react-router';
 import type { Formats } from '#core/formats.ts';
 import { printServices } from '#core/print/service.ts';
@@ -23,8 +23,15 @@ export function Preferences({ name }: { name: string }) {
   const [open, setOpen] = useState(false);
   const fetcher = useFetcher();
   useCommand({ does: 'Preferences', group: 'Everywhere' }, () => setOpen(true));
-  const choose = (change: Partial<Formats>) =>
-    void fetcher.submit({ ...change }, { method: 'post', action: '/preferences' });
+  const { state, submit } = fetcher;
+  const [waiting, setWaiting] = useState<Partial<Formats> | null>(null);
+  // One after the other: a second choice would break off the answer to the first.
+  useEffect(() => {
+    if (!waiting || state !== 'idle') return;
+    setWaiting(null);
+    void submit({ ...waiting }, { method: 'post', action: '/preferences' });
+  }, [waiting, state, submit]);
+  const choose = (change: Partial<Formats>) => setWaiting((before) => ({ ...before, ...change }));
   return (
     <>
       <Button
