@@ -10,6 +10,10 @@ export function lexicon(): Promise<Lexicon> {
   opened ??= (async () => {
     const [pack] = await Promise.all([readFile(resolve('build/lexicon.bin')), loadUnwanted()]);
     return openLexicon(pack);
-  })();
+  })().catch((error: unknown) => {
+    // Asked again, it is read again.
+    opened = undefined;
+    throw error;
+  });
   return opened;
 }

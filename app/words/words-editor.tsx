@@ -18,7 +18,7 @@ async function readWordsFile(file: File): Promise<{ text: string } | { problem: 
   try {
     refuseLarge(file.size, TABLE_LIMITS.file);
     const bytes = new Uint8Array(await file.arrayBuffer());
-    if (isPacked(bytes)) return { text: Papa.unparse(await rowsOfTable(bytes)) };
+    if (isPacked(bytes)) return { text: Papa.unparse(await rowsOfTable(bytes), { delimiter: '\t' }) };
     return { text: decodeText(bytes, WORD_LIST_LIMITS.bytes) };
   } catch (error) {
     return { problem: `${file.name}: ${(error as Error).message}` };

@@ -8,6 +8,7 @@ import { couldOffend, gridWord } from '../words/index.ts';
 import {
   checkWords,
   definitionOf,
+  fitsPattern,
   lookUpTopic,
   openLexicon,
   type TopicQuestion,
@@ -140,6 +141,20 @@ describe('a topic', () => {
       expect(all!.words, how).toEqual(expect.arrayContaining(words));
     for (const { words } of lookUpTopic(lexicon, asked('birds', { pattern: 's*', smallest: 4 })).lists)
       for (const word of words) expect(word).toMatch(/^s/i);
+  });
+
+  it('is of a pattern as a regular expression says, whatever the pattern', () => {
+    const letters = fc.string({ unit: fc.constantFrom('A', 'B', 'C'), maxLength: 7 });
+    const pattern = fc.string({ unit: fc.constantFrom('A', 'b', '?', '*'), maxLength: 6 });
+    fc.assert(
+      fc.property(letters, pattern, (word, asked) => {
+        const expression = asked.toUpperCase().replaceAll('?', '.').replace(/\*+/g, '.*');
+        expect(fitsPattern(word, asked)).toBe(!asked || new RegExp(`^${expression}$`).test(word));
+      }),
+      { numRuns: 2000 },
+    );
+    // One that has a regular expression try for hours.
+    expect(fitsPattern('A'.repeat(24), `${'*?'.repeat(11)}*B`)).toBe(false);
   });
 
   it('puts the meaning that has kinds before the others, and offers the others', () => {

@@ -4,7 +4,7 @@ import type { Lexicon } from './lexicon.ts';
 /** Words that are looked at together; the rest of a longer list is not. */
 export const MOST_CHECKED = 2000;
 /** Unknown words that are given a suggestion. */
-const MOST_SUGGESTED = 20;
+const MOST_SUGGESTED = 8;
 /** A list of which more is unknown is in another language. */
 const FOREIGN_SHARE = 0.6;
 

@@ -119,7 +119,6 @@ function kindsBelow(lexicon: Lexicon, root: number): Set<number> {
 /** Which words of a meaning are fit for a puzzle: known well enough, mostly meant so, not offensive, and of the asked form. */
 function fitWords(lexicon: Lexicon, filter: TopicFilter): (synset: number) => string[] {
   const { words: mostLevel, parts: mostParts } = FAMILIARITY[filter.familiarity];
-  const pattern = patternOf(filter.pattern);
   // A person, a place, a star; not the Latin name of a family of plants.
   const isOneThing = (synset: number) => lexicon.pointed(synset, '@i').length > 0;
   const suited = (id: number, synset: number): string | null => {
@@ -135,7 +134,7 @@ function fitWords(lexicon: Lexicon, filter: TopicFilter): (synset: number) => st
     const read = gridWord(word);
     if (!('letters' in read)) return null;
     if (read.letters.length < filter.shortest || read.letters.length > filter.longest) return null;
-    if (!pattern.test(read.letters.join(''))) return null;
+    if (!fitsPattern(read.letters.join(''), filter.pattern)) return null;
     const nouns = lexicon.senses(id).filter((sense) => lexicon.kind(sense.synset) === lexicon.kind(synset));
     const rank = nouns.findIndex((sense) => sense.synset === synset);
     const tags = nouns.reduce((sum, sense) => sum + sense.tags, 0);
@@ -153,15 +152,28 @@ function fitWords(lexicon: Lexicon, filter: TopicFilter): (synset: number) => st
   };
 }
 
-/** @param pattern letters, “?” for one and “*” for any number of them */
-function patternOf(pattern: string): RegExp {
-  const asked = pattern.trim().toUpperCase();
-  if (!asked) return /^/;
-  const expression = asked
-    .replace(/[^\p{L}?*]/gu, '')
-    .replaceAll('?', '.')
-    .replaceAll('*', '.*');
-  return new RegExp(`^${expression}$`, 'u');
+/**
+ * Whether letters are those of a pattern, “?” standing for one and “*” for any number of them. Goes back to the last star alone, so that
+ * no pattern takes long (Krauss 2008).
+ */
+export function fitsPattern(letters: string, pattern: string): boolean {
+  const wanted = pattern.toUpperCase().replace(/[^\p{L}?*]/gu, '');
+  if (!wanted) return true;
+  let [at, of, star, after] = [0, 0, -1, 0];
+  while (at < letters.length) {
+    if (wanted[of] === '*') {
+      star = of++;
+      after = at;
+    } else if (wanted[of] === '?' || wanted[of] === letters[at]) {
+      of++;
+      at++;
+    } else if (star >= 0) {
+      of = star + 1;
+      at = ++after;
+    } else return false;
+  }
+  while (wanted[of] === '*') of++;
+  return of === wanted.length;
 }
 
 const alphabetical = (words: Iterable<string>) =>

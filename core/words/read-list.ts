@@ -40,8 +40,9 @@ const cleanTitle = (text: string) =>
  */
 export function readWords(text: string): ReadWords {
   const clean = text.replace(/^\uFEFF/, '').normalize('NFC');
+  const delimiter = guessDelimiter(clean);
   const rows = Papa.parse<string[]>(clean, {
-    delimiter: guessDelimiter(clean),
+    delimiter,
     skipEmptyLines: false,
   }).data.map((row) => row.map((cell) => cell.trim()));
   const filled = rows.filter((row) => row.some(Boolean));
@@ -52,7 +53,7 @@ export function readWords(text: string): ReadWords {
     filled.length > 2 &&
     filled.filter((row) => row.length === columns).length >= filled.length * 0.9;
   const problems: ReadWords['problems'] = [];
-  const lists = isListsByRow(filled)
+  const lists = isListsByRow(filled, delimiter === '\t' ? 2 : 4)
     ? readRows(rows, problems)
     : isTable
       ? readTable(rows, columns, problems)
@@ -77,13 +78,16 @@ function isHeader([first, ...rest]: string[][]): boolean {
   );
 }
 
-/** Rows that are lists: a capitalized title in each first cell, words in small letters after it. */
-const isListsByRow = (rows: string[][]): boolean =>
+/**
+ * Rows that are lists: a capitalized title in each first cell, words in small letters after it. @param least words in each; more of them where
+ * commas part them, as in a line of words of which the first begins a sentence
+ */
+const isListsByRow = (rows: string[][], least: number): boolean =>
   rows.length > 1 &&
   rows.every(
     ([title, ...words]) =>
       /^\p{Lu}/u.test(title ?? '') &&
-      words.filter(Boolean).length > 1 &&
+      words.filter(Boolean).length >= least &&
       words.every((word) => !/\p{Lu}/u.test(word)),
   );
 

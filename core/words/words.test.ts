@@ -32,7 +32,11 @@ describe('reading word lists', () => {
       { title: 'Animals', words: ['fox', 'badger', 'mole'] },
       { title: 'Trees', words: ['oak', 'ash'] },
     ];
-    expect(readWords('Animals,fox,badger,mole\nTrees,oak,ash').lists).toEqual(lists);
+    expect(
+      readWords('Animals,fox,mole,hare,deer\nTrees,oak,ash,elm,yew').lists.map(({ title }) => title),
+    ).toEqual(['Animals', 'Trees']);
+    // Two lines of words, each of which begins like a sentence.
+    expect(readWords('Apple, pear, plum\nOak, ash, elm').lists).toMatchObject([{ words: { length: 6 } }]);
     expect(readWords('Animals\tfox\tbadger\tmole\nTrees\toak\tash\t').lists).toEqual(lists);
     expect(readWords('Animals,Trees\nfox,oak\nbadger,ash\nmole,').lists).toEqual(lists);
   });

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { type ComponentProps, useState } from 'react';
 import { readTexts } from '#core/text-lists/index.ts';
 import { complain, tell } from '../../parts/notices.tsx';
-import { TopicDialog } from '../../words/topic-dialog.tsx';
+import { AddFromTopic } from '../../words/add-from-topic.tsx';
 import { TextsField } from './texts-field.tsx';
 
 /** The dictionary’s clues for words. @throws Error where it cannot be asked */
@@ -68,28 +68,17 @@ export function CluesField(props: ComponentProps<typeof TextsField>) {
         )}
       </Box>
       {asking && (
-        <TopicDialog
+        <AddFromTopic
+          label="Add these words"
           onClose={() => setAsking(false)}
-          actions={(lists) => (
-            <Button
-              variant="contained"
-              disabled={lists.length === 0}
-              onClick={() => {
-                const words = [...new Set(lists.flatMap((list) => list.words))];
-                setAsking(false);
-                void ask(words, (clues) =>
-                  [
-                    value.trimEnd(),
-                    ...words.flatMap((word) => (clues[word] ? [lineOf(word, clues[word])] : [])),
-                  ]
-                    .filter(Boolean)
-                    .join('\n'),
-                );
-              }}
-            >
-              Add these words
-            </Button>
-          )}
+          onLists={(lists) => {
+            const words = [...new Set(lists.flatMap((list) => list.words))];
+            void ask(words, (clues) =>
+              [value.trimEnd(), ...words.flatMap((word) => (clues[word] ? [lineOf(word, clues[word])] : []))]
+                .filter(Boolean)
+                .join('\n'),
+            );
+          }}
         />
       )}
     </Box>

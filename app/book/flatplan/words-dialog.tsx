@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { WordList } from '#core/words/index.ts';
-import { TopicDialog } from '../../words/topic-dialog.tsx';
+import { AddFromTopic } from '../../words/add-from-topic.tsx';
 import { useWordsText, WordsEditor } from '../../words/words-editor.tsx';
 
 interface WordsDialogProps {
@@ -62,21 +62,7 @@ export function WordsDialog({ start, onClose, onTake, onBank }: WordsDialogProps
         </Button>
       </DialogActions>
       {asking && (
-        <TopicDialog
-          onClose={() => setAsking(false)}
-          actions={(lists) => (
-            <Button
-              variant="contained"
-              disabled={lists.length === 0}
-              onClick={() => {
-                words.add(lists);
-                setAsking(false);
-              }}
-            >
-              Add these lists
-            </Button>
-          )}
-        />
+        <AddFromTopic label="Add these lists" onClose={() => setAsking(false)} onLists={words.add} />
       )}
     </Dialog>
   );
