@@ -73,4 +73,21 @@ test('crosswords are made from words with clues, and a clue that is missing is t
 
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await expect(page.getByText('Puzzle 1: DRONE has no clue. Write one after an upright bar.')).toBeVisible();
+
+  // It may come from the dictionary, marked until somebody has read it; so may words of a topic.
+  await page.getByRole('link', { name: 'Flatplan', exact: true }).click();
+  await sections(page).nth(2).click();
+  await settings.getByRole('button', { name: 'Clues for 1 without one' }).click();
+  await expect(clues).toHaveValue(/Drone \| ~ \w+/);
+  await settings.getByRole('button', { name: 'Words from a topic…' }).click();
+  const topic = page.getByRole('dialog', { name: 'Word lists from a topic' });
+  await topic.getByRole('textbox', { name: 'Topic' }).fill('ducks');
+  await topic.getByRole('textbox', { name: 'Topic' }).press('Enter');
+  await topic.getByRole('button', { name: 'Add these words' }).click();
+  await expect(topic).toBeHidden();
+  await expect(clues).toHaveValue(/mallard \| ~ /);
+  await settings.getByRole('button', { name: 'All clues are reviewed' }).click();
+  await expect(clues).not.toHaveValue(/~/);
+  await expect(clues).toHaveValue(/mallard \| \w/);
+  await saved(page);
 });

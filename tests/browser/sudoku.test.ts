@@ -13,7 +13,10 @@ test('sudokus are added, set, rolled anew and pinned', async ({ page }) => {
 
   // Numbers among the choices are kept as numbers.
   const settings = page.getByRole('complementary', { name: 'Settings' });
+  // What is told of the puzzle comes a moment later, and moves what is below it.
+  await expect(settings.getByText('Very easy, naked single')).toBeVisible();
   await settings.getByRole('button', { name: '6 × 6' }).click();
+  await expect(settings.getByRole('button', { name: '6 × 6' })).toHaveAttribute('aria-pressed', 'true');
   await settings.getByRole('group', { name: 'Puzzles per page' }).getByRole('button', { name: '2' }).click();
   await settings.getByRole('combobox', { name: 'Level' }).click();
   await page.getByRole('option', { name: 'Very easy' }).click();
