@@ -16,7 +16,7 @@ const FAMILIAR: readonly { value: Familiarity; label: string }[] = [
 
 const SWITCHES = [
   { key: 'phrases', label: 'Phrases (“song thrush”)' },
-  { key: 'names', label: 'Names of people and places' },
+  { key: 'names', label: 'Names of places and other single things' },
   { key: 'repeats', label: 'A word may be in several lists' },
 ] as const;
 

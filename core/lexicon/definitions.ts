@@ -1,6 +1,6 @@
 import { stem } from '../words/stem.ts';
 import type { Lexicon } from './lexicon.ts';
-import { OFFENSIVE } from './topic.ts';
+import { UNFIT } from './topic.ts';
 
 /** A definition is cut at a semicolon to have no more letters than this; a longer one is no clue. */
 const LONGEST = 100;
@@ -21,7 +21,7 @@ export function definitionOf(lexicon: Lexicon, word: string): string | null {
       .replace(/^\([^)]*\)\s*/, '')
       .split(/;\s*/)[0]!
       .trim();
-    if (text.length > LONGEST || text.length < SHORT || OFFENSIVE.test(whole) || tells(text, word)) continue;
+    if (text.length > LONGEST || text.length < SHORT || UNFIT.test(whole) || tells(text, word)) continue;
     return text.charAt(0).toUpperCase() + text.slice(1);
   }
   return null;

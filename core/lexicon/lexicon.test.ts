@@ -157,6 +157,18 @@ describe('a topic', () => {
     expect(fitsPattern('A'.repeat(24), `${'*?'.repeat(11)}*B`)).toBe(false);
   });
 
+  it('names no person and no trade name, but places', () => {
+    const words = ['composers', 'music', 'writers', 'drugs', 'countries', 'presidents'].flatMap((topic) =>
+      lookUpTopic(lexicon, asked(topic, { familiarity: 'all', smallest: 4 })).lists.flatMap(
+        (list) => list.words,
+      ),
+    );
+    expect(words).toContain('France');
+    for (const name of ['Bach', 'Mozart', 'Lincoln', 'Shakespeare', 'Valium', 'Dolobid'])
+      expect(words).not.toContain(name);
+    expect(definitionOf(lexicon, 'Valium')).toBeNull();
+  });
+
   it('puts the meaning that has kinds before the others, and offers the others', () => {
     const answer = lookUpTopic(lexicon, asked('trees'));
     expect(answer.senses.find(({ synset }) => synset === answer.sense)!.definition).toMatch(/woody/);

@@ -18,7 +18,7 @@ export interface TopicFilter {
   longest: number;
   /** Of more than one word: “bird of prey”. */
   phrases: boolean;
-  /** Of single things: people, places, stars. */
+  /** Of single things: places, stars, ships. People are never offered: a book must not use their names unasked. */
   names: boolean;
   /** “?” for one letter, “*” for any; empty for all words. */
   pattern: string;
@@ -63,9 +63,9 @@ const MOST_SENSES = 12;
 /** A sense that is used this rarely among those of a word is not what a reader thinks of. Found by trials. */
 const LEAST_SHARE = 0.15;
 const LAST_RANK = 2;
-/** Definitions that call a word an insult, or that are none of a puzzle's. */
-export const OFFENSIVE =
-  /\b(ethnic slur|offensive|disparaging|derogatory|obscene|vulgar|slang for|coitus|sexual|prostitut\w+|genital\w*|feces|excrement)\b/i;
+/** Definitions that call a word an insult or a trade name, or that are none of a puzzle's. */
+export const UNFIT =
+  /\b(ethnic slur|offensive|disparaging|derogatory|obscene|vulgar|slang for|coitus|sexual|prostitut\w+|genital\w*|feces|excrement|trade ?names?|trademark\w*)\b/i;
 
 /**
  * Meanings of a topic as somebody types it, in the singular or the plural, the most usual first.
@@ -75,7 +75,7 @@ export function topicSenses(lexicon: Lexicon, topic: string): TopicSense[] {
   const nouns = topicForms(topic)
     .flatMap(lexicon.find)
     .flatMap((id) => lexicon.senses(id).map(({ synset }) => synset))
-    .filter((synset) => lexicon.kind(synset) === 0 && !OFFENSIVE.test(lexicon.definition(synset)));
+    .filter((synset) => lexicon.kind(synset) === 0 && !UNFIT.test(lexicon.definition(synset)));
   return [...new Set(nouns)].slice(0, MOST_SENSES).map((synset) => ({
     synset,
     words: lexicon.members(synset).map(lexicon.word),
@@ -116,10 +116,23 @@ function kindsBelow(lexicon: Lexicon, root: number): Set<number> {
   return found;
 }
 
+const people = new WeakMap<Lexicon, Set<number>>();
+
+/** All that are kinds of a person, and everybody who is one. */
+function peopleOf(lexicon: Lexicon): Set<number> {
+  const known = people.get(lexicon);
+  if (known) return known;
+  const [person] = lexicon.find('person').flatMap((id) => lexicon.senses(id));
+  const found = person ? kindsBelow(lexicon, person.synset) : new Set<number>();
+  people.set(lexicon, found);
+  return found;
+}
+
 /** Which words of a meaning are fit for a puzzle: known well enough, mostly meant so, not offensive, and of the asked form. */
 function fitWords(lexicon: Lexicon, filter: TopicFilter): (synset: number) => string[] {
   const { words: mostLevel, parts: mostParts } = FAMILIARITY[filter.familiarity];
-  // A person, a place, a star; not the Latin name of a family of plants.
+  const people = peopleOf(lexicon);
+  // A place, a star; not the Latin name of a family of plants.
   const isOneThing = (synset: number) => lexicon.pointed(synset, '@i').length > 0;
   const suited = (id: number, synset: number): string | null => {
     const word = lexicon.word(id);
@@ -130,6 +143,10 @@ function fitWords(lexicon: Lexicon, filter: TopicFilter): (synset: number) => st
     const most = isPhrase ? mostParts : mostLevel;
     const known = level > 0 && level <= most;
     if (isName ? !(known || isOneThing(synset)) : !known && filter.familiarity !== 'all') return null;
+    // “Bach” is his music as well; “France” is a place, whoever else has that name.
+    const isSomebody = () =>
+      lexicon.senses(id).some((sense) => isOneThing(sense.synset) && people.has(sense.synset));
+    if (isName && !isOneThing(synset) && isSomebody()) return null;
     if (!lexicon.american(id)) return null;
     const read = gridWord(word);
     if (!('letters' in read)) return null;
@@ -142,7 +159,7 @@ function fitWords(lexicon: Lexicon, filter: TopicFilter): (synset: number) => st
     return word;
   };
   return (synset) => {
-    if (OFFENSIVE.test(lexicon.definition(synset))) return [];
+    if (UNFIT.test(lexicon.definition(synset)) || (isOneThing(synset) && people.has(synset))) return [];
     const words = lexicon.members(synset).flatMap((id) => suited(id, synset) ?? []);
     const singles = words.filter((word) => !/[ -]/.test(word));
     // One phrase for a meaning is enough, and none where a single word says it.

@@ -101,7 +101,7 @@ test('lists for a topic are looked up, edited and saved as word banks', async ({
   await owls.getByRole('checkbox', { name: 'Take Owls' }).check();
   await owls.getByRole('button', { name: 'screech owl' }).click();
   await owls.getByRole('textbox', { name: 'Title' }).fill('Owls at night');
-  await dialog.getByRole('checkbox', { name: /Names of people/ }).uncheck();
+  await dialog.getByRole('checkbox', { name: /Names of places/ }).uncheck();
   const renamed = dialog.getByRole('region', { name: 'Owls at night' });
   await expect(renamed.getByRole('button', { name: 'screech owl' })).toHaveAttribute('aria-pressed', 'false');
   await dialog.getByRole('button', { name: 'Save as word bank', exact: true }).click();

@@ -1,11 +1,13 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { text } from 'node:stream/consumers';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { MOST_LABELS } from '#core/labels.ts';
 import { writeWords } from '#core/resources/index.ts';
 import { listBanks, replaceBank, setBanksRemoved } from '#server/banks/banks.ts';
+import { keepReadyBanks, READY_BANKS } from '#server/banks/ready.ts';
 import { createBook, listBooks, listRevisions, openBook, saveBook } from '#server/books.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
 import { book, submission, workspace } from '#server/db/schema.ts';
@@ -23,6 +25,7 @@ import {
   restoreBooks,
 } from '#server/many-books.ts';
 import { hasContent, type KeptResource, keepResource, listResources } from '#server/resources/resources.ts';
+import { fileStore } from '#server/store/index.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
 
@@ -184,6 +187,19 @@ describe('word banks', () => {
     await setBanksRemoved(own, [bees.hash], true);
     await keep('Bees again', ['drone', 'queen']);
     expect(await listBanks(own)).toMatchObject([{ name: 'Bees again', books: 2 }]);
+  });
+
+  it('that are ready come with their words, once; one that was removed stays so', async () => {
+    await keepReadyBanks(own);
+    const count = READY_BANKS.length;
+    expect(await listBanks(own)).toHaveLength(count);
+    expect(await listBanks(other)).toEqual([]);
+    const [first] = READY_BANKS;
+    const stored = await fileStore().open(first!.hash.replace('sha256-', ''));
+    expect(await text(stored!.stream)).toBe(new TextDecoder().decode(first!.content));
+    await setBanksRemoved(own, [first!.hash], true);
+    await keepReadyBanks(own);
+    expect(await listBanks(own)).toHaveLength(count - 1);
   });
 
   it('take the place of another in every book, as a save that can be gone back to', async () => {

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { type ComponentProps, useState } from 'react';
+import { type ComponentProps, useRef, useState } from 'react';
 import { readTexts } from '#core/text-lists/index.ts';
 import { complain, tell } from '../../parts/notices.tsx';
 import { AddFromTopic } from '../../words/add-from-topic.tsx';
@@ -23,12 +23,17 @@ export function CluesField(props: ComponentProps<typeof TextsField>) {
   const { section, option, onChange } = props;
   const value = section.options[option] as string;
   const [asking, setAsking] = useState(false);
-  const lines = value.split('\n');
+  // What was typed while the dictionary was asked is there when it answers.
+  const latest = useRef(value);
+  latest.current = value;
   const bare = readTexts(value).filter(({ credit }) => !credit);
-  const ask = async (words: readonly string[], write: (clues: Record<string, string>) => string) => {
+  const ask = async (
+    words: readonly string[],
+    write: (clues: Record<string, string>, now: string) => string,
+  ) => {
     try {
       const clues = await definitionsOf(words);
-      const problem = onChange(write(clues));
+      const problem = onChange(write(clues, latest.current));
       if (problem) return complain(problem);
       const found = words.filter((word) => clues[word]).length;
       tell(
@@ -41,8 +46,9 @@ export function CluesField(props: ComponentProps<typeof TextsField>) {
   const fillIn = () =>
     ask(
       bare.map(({ text }) => text),
-      (clues) =>
-        lines
+      (clues, now) =>
+        now
+          .split('\n')
           .map((line) => {
             const [one] = readTexts(line);
             return one && !one.credit && clues[one.text] ? lineOf(one.text, clues[one.text]) : line;
@@ -73,8 +79,8 @@ export function CluesField(props: ComponentProps<typeof TextsField>) {
           onClose={() => setAsking(false)}
           onLists={(lists) => {
             const words = [...new Set(lists.flatMap((list) => list.words))];
-            void ask(words, (clues) =>
-              [value.trimEnd(), ...words.flatMap((word) => (clues[word] ? [lineOf(word, clues[word])] : []))]
+            void ask(words, (clues, now) =>
+              [now.trimEnd(), ...words.flatMap((word) => (clues[word] ? [lineOf(word, clues[word])] : []))]
                 .filter(Boolean)
                 .join('\n'),
             );

@@ -1,13 +1,29 @@
 import type { LookId } from '../../blocks/look.ts';
 import { type Design, readDesign } from '../design.ts';
+import { fitness } from './fitness.ts';
+import { food } from './food.ts';
 import type { GivenDesign } from './given.ts';
 import { health } from './health.ts';
 import { home } from './home.ts';
+import { media } from './media.ts';
 import { mind } from './mind.ts';
+import { money } from './money.ts';
 import { nature } from './nature.ts';
+import { outings } from './outings.ts';
 import { work } from './work.ts';
 
-const given = { ...mind, ...health, ...nature, ...home, ...work } as const;
+const given = {
+  ...mind,
+  ...fitness,
+  ...health,
+  ...nature,
+  ...outings,
+  ...food,
+  ...media,
+  ...money,
+  ...home,
+  ...work,
+} as const;
 
 export type DesignId = keyof typeof given;
 
