@@ -4,6 +4,7 @@ import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
 import { loadMotifs } from '../motifs/index.ts';
 import { pageKinds } from '../pages/index.ts';
+import { loadVocabularies } from '../puzzles/crossword/dense/index.ts';
 import { loadRichText } from '../rich-text/index.ts';
 import { recipeOf } from './book.sample.ts';
 import { findInGallery, gallery, galleryBook } from './gallery.ts';
@@ -13,7 +14,7 @@ import { itemSteps } from './items.ts';
 
 const type = typesetterFromDisk();
 beforeAll(async () => {
-  await Promise.all([loadFlexbox(), loadMotifs(), loadRichText()]);
+  await Promise.all([loadFlexbox(), loadMotifs(), loadRichText(), loadVocabularies()]);
 });
 
 describe('what is offered where pages are added', () => {

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { HIVE_WORDS, recipeOf } from '#core/book/book.sample.ts';
 import { bookFrom, filledItem } from '#core/book/index.ts';
 import { pageKind } from '#core/pages/index.ts';
+import { loadVocabularies } from '#core/puzzles/crossword/dense/index.ts';
 import { inequalitySteps } from '#core/puzzles/inequality/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
 import { type Clues, cluesOf, FILLED, nonogramSteps } from '#core/puzzles/nonogram/index.ts';
@@ -128,13 +129,22 @@ describe('as a solver of formulas finds', () => {
 
 /** @xwordly/xword-parser 1.0.5 (MIT): reads ipuz as other programs do. */
 describe('crosswords as a reader of ipuz reads them', () => {
-  it('have their size, letters, numbers and clues', () => {
+  it.each(['free', 'dense'])('have their size, letters, numbers and clues: %s', async (layout) => {
+    await loadVocabularies();
     const clues = HIVE_WORDS.map((word, i) => `${word} | Clue ${i}`);
     const clueOf = new Map(clues.map((line) => line.split(' | ') as [string, string]));
     const book = bookFrom(
-      recipeOf([{ id: 's', kind: 'crossword', items: 6, options: { clues: clues.join('\n'), words: 15 } }], {
-        quill: 4,
-      }),
+      recipeOf(
+        [
+          {
+            id: 's',
+            kind: 'crossword',
+            items: 6,
+            options: { layout, clues: clues.join('\n'), words: 15, columns: 15, rows: 15 },
+          },
+        ],
+        { quill: 4 },
+      ),
     );
     for (let number = 1; number <= 6; number++) {
       const item = filledItem(book, book.sections.get('s')!, number);
@@ -147,6 +157,7 @@ describe('crosswords as a reader of ipuz reads them', () => {
         row >= 0 && column >= 0 && row < height && column < width && !grid.cells[row]![column]!.isBlack;
       const begins = new Map<number, [row: number, column: number]>();
       let counted = 0;
+      let letters = 0;
       for (let row = 0; row < height; row++)
         for (let column = 0; column < width; column++) {
           if (!isLetter(row, column)) continue;
@@ -170,9 +181,21 @@ describe('crosswords as a reader of ipuz reads them', () => {
             if (direction === 'across') column++;
             else row++;
           }
-          expect(clueOf.get(word.toLowerCase()) ?? `no word ${word}`).toBe(clue.text);
+          letters += word.length;
+          // What fills a dense grid has no clue of the publisher's.
+          const meant = clueOf.get(word.toLowerCase()) ?? (layout === 'dense' ? '' : `no word ${word}`);
+          expect(clue.text).toBe(meant);
         }
-      expect(read.across.length + read.down.length).toBe(15);
+      if (layout === 'free') expect(read.across.length + read.down.length).toBe(15);
+      else {
+        // Every letter is read twice, in the grid and in the one turned by half.
+        const white = grid.cells.flat().filter(({ isBlack }) => !isBlack).length;
+        const turned = grid.cells.toReversed().map((row) => row.toReversed());
+        expect(turned.map((row) => row.map(({ isBlack }) => isBlack))).toEqual(
+          grid.cells.map((row) => row.map(({ isBlack }) => isBlack)),
+        );
+        expect(letters).toBe(2 * white);
+      }
     }
   });
 });

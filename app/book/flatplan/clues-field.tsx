@@ -4,19 +4,9 @@ import { type ComponentProps, useRef, useState } from 'react';
 import { readTexts } from '#core/text-lists/index.ts';
 import { complain, tell } from '../../parts/notices.tsx';
 import { AddFromTopic } from '../../words/add-from-topic.tsx';
+import { definitionsOf } from '../../words/definitions-of.ts';
+import { AllReviewed, clueLine } from './reviewed-clues.tsx';
 import { TextsField } from './texts-field.tsx';
-
-/** The dictionary’s clues for words. @throws Error where it cannot be asked */
-async function definitionsOf(words: readonly string[]): Promise<Record<string, string>> {
-  const response = await fetch('/definitions', {
-    method: 'POST',
-    body: new URLSearchParams({ words: words.join('\n') }),
-  });
-  if (!response.ok) throw new Error('The dictionary did not answer.');
-  return ((await response.json()) as { definitions: Record<string, string> }).definitions;
-}
-
-const lineOf = (word: string, clue: string) => `${word} | ~ ${clue}`;
 
 /** Words with their clues: typed, from a file, or from a topic; clues from the dictionary are marked until somebody has read them. */
 export function CluesField(props: ComponentProps<typeof TextsField>) {
@@ -51,7 +41,7 @@ export function CluesField(props: ComponentProps<typeof TextsField>) {
           .split('\n')
           .map((line) => {
             const [one] = readTexts(line);
-            return one && !one.credit && clues[one.text] ? lineOf(one.text, clues[one.text]) : line;
+            return one && !one.credit && clues[one.text] ? clueLine(one.text, clues[one.text]) : line;
           })
           .join('\n'),
     );
@@ -67,11 +57,7 @@ export function CluesField(props: ComponentProps<typeof TextsField>) {
             Clues for {bare.length} without one
           </Button>
         )}
-        {/\|\s*~/.test(value) && (
-          <Button size="small" onClick={() => onChange(value.replace(/\|\s*~\s*/g, '| '))}>
-            All clues are reviewed
-          </Button>
-        )}
+        <AllReviewed clues={value} onChange={onChange} />
       </Box>
       {asking && (
         <AddFromTopic
@@ -80,7 +66,7 @@ export function CluesField(props: ComponentProps<typeof TextsField>) {
           onLists={(lists) => {
             const words = [...new Set(lists.flatMap((list) => list.words))];
             void ask(words, (clues, now) =>
-              [now.trimEnd(), ...words.flatMap((word) => (clues[word] ? [lineOf(word, clues[word])] : []))]
+              [now.trimEnd(), ...words.flatMap((word) => (clues[word] ? [clueLine(word, clues[word])] : []))]
                 .filter(Boolean)
                 .join('\n'),
             );

@@ -16,6 +16,7 @@ import { useBook } from '../store.ts';
 import { CluesField } from './clues-field.tsx';
 import { DatesField } from './dates-field.tsx';
 import { DesignField } from './design-field.tsx';
+import { FillCluesField } from './fill-clues-field.tsx';
 import { GroupSettings } from './group-settings.tsx';
 import { ImportedFiles } from './imported-files.tsx';
 import { ItemPanel } from './item-panel.tsx';
@@ -44,6 +45,7 @@ const CONTROLS: Record<
   dates: DatesField,
   texts: TextsField,
   clues: CluesField,
+  'fill-clues': FillCluesField,
   'imported-files': ImportedFiles,
   'other-books': OtherBooksField,
   picture: PictureField,

@@ -1,7 +1,8 @@
 import { LRUCache } from 'lru-cache';
 import Papa from 'papaparse';
+import { DENSE_SIDES, denseSteps } from '../../puzzles/crossword/dense/index.ts';
 import { type Crossword, freeFormSteps, numbersOf, runsOf } from '../../puzzles/crossword/index.ts';
-import { randomStream } from '../../random.ts';
+import { type RandomStream, randomStream } from '../../random.ts';
 import { readTexts } from '../../text-lists/index.ts';
 import { gridWord } from '../../words/index.ts';
 import { rowsOf } from '../item-formats.ts';
@@ -35,6 +36,8 @@ export interface CrosswordItem extends Pick<Crossword, 'columns' | 'rows' | 'let
   asked: Asked[];
   /** Words that found no place. */
   leftOut: string[];
+  /** Of a dense grid: how many of its words are the publisher’s. */
+  own?: number;
 }
 
 const KEPT = 20;
@@ -68,7 +71,19 @@ export function cluedWords(source: string): ReadClues {
   return all;
 }
 
-const longest = ({ columns, rows }: Pick<CrosswordOptions, 'columns' | 'rows'>) => Math.max(columns, rows);
+const longest = ({ columns, rows, layout }: Pick<CrosswordOptions, 'columns' | 'rows' | 'layout'>) =>
+  layout === 'dense' ? Math.min(DENSE_SIDES.max, Math.max(columns, rows)) : Math.max(columns, rows);
+
+/** Words of the publisher that a dense grid is dealt; as many of them are placed as fit. */
+const DEALT_TO_DENSE = 24;
+/** Dense grids are filled by letters without accents. */
+const PLAIN = /^[A-Z]{3,}$/;
+
+const usableFor = (options: CrosswordOptions): Clued[] =>
+  cluedWords(options.clues).clued.filter(
+    ({ letters }) =>
+      letters.length <= longest(options) && (options.layout === 'free' || PLAIN.test(letters.join(''))),
+  );
 
 /** What a pinned puzzle is made from. */
 export function pinnedCrossword({
@@ -77,45 +92,89 @@ export function pinnedCrossword({
   item,
   roll,
 }: FillContext<CrosswordOptions>): CrosswordPin {
-  const { columns, rows, words: size } = options;
-  const usable = cluedWords(options.clues).clued.filter(({ letters }) => letters.length <= longest(options));
+  const { columns, rows, layout, vocabulary } = options;
+  const usable = usableFor(options);
   const dealt = dealtFrom(usable, {
-    size,
+    size: layout === 'dense' ? Math.min(DEALT_TO_DENSE, usable.length) : options.words,
     place: roll === 0 ? item - 1 : null,
     deck: (cycle) => randomStream(...streamKey, 'deck', cycle),
     own: randomStream(...streamKey, item, roll, 'words'),
     clash: () => false,
   });
-  return { words: dealt.map(({ word, clue }) => ({ word, clue })), columns, rows, roll };
+  return { words: dealt.map(({ word, clue }) => ({ word, clue })), columns, rows, roll, layout, vocabulary };
 }
 
 /** Makes one puzzle from its own random stream, giving way while it works. */
 export function* fillCrossword(context: FillContext<CrosswordOptions>): Generator<void, CrosswordItem> {
   const made = (context.pin as CrosswordPin | undefined) ?? pinnedCrossword(context);
-  const { columns, rows, roll } = made;
   const words = made.words.flatMap(({ word, clue }): Clued[] => {
     const found = gridWord(word);
     return 'problem' in found ? [] : [{ ...found, clue }];
   });
-  const random = randomStream(...context.streamKey, context.item, roll, 'grid');
+  const random = randomStream(...context.streamKey, context.item, made.roll, 'grid');
+  return made.layout === 'dense'
+    ? yield* denseCrossword(made, words, context.options, random)
+    : yield* freeCrossword(made, words, random);
+}
+
+function* freeCrossword(
+  { columns, rows }: CrosswordPin,
+  words: readonly Clued[],
+  random: RandomStream,
+): Generator<void, CrosswordItem> {
   const { grid, leftOut } = yield* freeFormSteps(
     { words: words.map(({ letters }) => letters), columns, rows },
     random,
   );
-  const numbers = numbersOf(grid);
-  const asked = grid.entries.map(({ word, column, row, across }): Asked => {
-    const first = row * grid.columns + column;
-    const { word: shown, clue, letters } = words[word]!;
-    const cells = letters.map((_, i) => first + i * (across ? 1 : grid.columns));
-    return { number: numbers.get(first)!, across, word: shown, clue, cells };
-  });
+  return { ...askedIn(grid, words), leftOut: leftOut.map((word) => words[word]!.word) };
+}
+
+/** Of a grid that could not be filled, a puzzle without words. */
+function* denseCrossword(
+  { columns, rows, vocabulary }: CrosswordPin,
+  words: readonly Clued[],
+  { clues, fillClues }: CrosswordOptions,
+  random: RandomStream,
+): Generator<void, CrosswordItem> {
+  const own = new Map(words.map((word) => [word.letters.join(''), word]));
+  const found = yield* denseSteps(
+    {
+      columns: Math.min(DENSE_SIDES.max, columns),
+      rows: Math.min(DENSE_SIDES.max, rows),
+      first: [...own.keys()],
+      vocabulary,
+    },
+    random,
+  );
+  if (!found) return { columns: 0, rows: 0, letters: [], asked: [], leftOut: [] };
+  // A word of the list may stand in a grid that it was not dealt to: its clue is known all the same.
+  const known = new Map(
+    [fillClues, clues].flatMap((source) =>
+      cluedWords(source).clued.map((word) => [word.letters.join(''), word] as const),
+    ),
+  );
+  const asked = found.words.map(
+    (letters) => own.get(letters) ?? known.get(letters) ?? { word: letters, letters: [...letters], clue: '' },
+  );
   return {
-    columns: grid.columns,
-    rows: grid.rows,
-    letters: grid.letters,
-    asked: asked.sort((a, b) => Number(b.across) - Number(a.across) || a.number - b.number),
-    leftOut: leftOut.map((word) => words[word]!.word),
+    ...askedIn(found.grid, asked),
+    leftOut: [],
+    own: found.words.filter((letters) => own.has(letters)).length,
   };
+}
+
+/** A grid with what is asked for in it: across and then down, by number. */
+function askedIn(grid: Crossword, words: readonly Clued[]): Omit<CrosswordItem, 'leftOut'> {
+  const { columns, rows, letters } = grid;
+  const numbers = numbersOf(grid);
+  const asked = grid.entries.map((entry): Asked => {
+    const first = entry.row * columns + entry.column;
+    const { word, clue, letters: own } = words[entry.word]!;
+    const cells = own.map((_, i) => first + i * (entry.across ? 1 : columns));
+    return { number: numbers.get(first)!, across: entry.across, word, clue, cells };
+  });
+  asked.sort((a, b) => Number(b.across) - Number(a.across) || a.number - b.number);
+  return { columns, rows, letters, asked };
 }
 
 const FEW = 4;
@@ -124,6 +183,9 @@ const namedFew = (words: readonly string[]): string =>
     .slice(0, FEW)
     .map((word) => word.toLocaleUpperCase('en'))
     .join(', ') + (words.length > FEW ? ' …' : '');
+
+const WRITE_ONE = 'Write one after an upright bar.';
+const WRITE_CLUES = 'Write them, or take them from the dictionary.';
 
 const lettersOf = (word: string): string => {
   const found = gridWord(word);
@@ -146,11 +208,12 @@ export function inspectCrossword(item: CrosswordItem, { label }: { label: string
       `${[...stray, ...twice][0] ?? 'a word'} cannot be read once as it should. Re-roll the puzzle.`,
     );
   problems.push(...placeProblems(label, leftOut, new Set(letters)));
-  for (const { word, clue } of asked) {
-    const name = word.toLocaleUpperCase('en');
-    if (!clue) say('fix', `${name} has no clue. Write one after an upright bar.`);
-    else if (givesAway(clue, word)) say('look', `the clue of ${name} has the word in it. Write another one.`);
-  }
+  const bare = asked.filter(({ clue }) => !clue).map(({ word }) => word);
+  if (bare.length > FEW) say('fix', `${bare.length} words have no clue (${namedFew(bare)}). ${WRITE_CLUES}`);
+  else for (const word of bare) say('fix', `${namedFew([word])} has no clue. ${WRITE_ONE}`);
+  for (const { word, clue } of asked)
+    if (clue && givesAway(clue, word))
+      say('look', `the clue of ${namedFew([word])} has the word in it. Write another one.`);
   return problems;
 }
 
@@ -161,28 +224,44 @@ export function inspectCrosswords(
 ): SectionProblem[] {
   const [first] = items;
   if (!first) return [];
-  const { clued, reasons, unreviewed } = cluedWords(options.clues);
+  const isDense = options.layout === 'dense';
+  const { clued, reasons, unreviewed: ownUnreviewed } = cluedWords(options.clues);
+  const fill = isDense ? cluedWords(options.fillClues) : { reasons: [], unreviewed: [] };
+  const stands = new Set(items.flatMap(({ item }) => item.asked.map(({ word }) => lettersOf(word))));
+  const unreviewed = [...ownUnreviewed, ...fill.unreviewed.filter((word) => stands.has(lettersOf(word)))];
+  const usable = usableFor(options);
   const wide = longest(options);
-  const tooLong = clued.filter(({ letters }) => letters.length > wide);
   const all = [
     ...reasons,
-    ...tooLong.map(
-      ({ word, letters }) =>
-        `${word.toLocaleUpperCase('en')} has ${letters.length} letters, the grid is ${wide} wide.`,
-    ),
+    ...fill.reasons,
+    ...clued
+      .filter((word) => !usable.includes(word))
+      .map(({ word, letters }) =>
+        letters.length > wide
+          ? `${namedFew([word])} has ${letters.length} letters, the grid is ${wide} wide.`
+          : `${namedFew([word])} cannot stand in a dense grid: three letters and more, without accents.`,
+      ),
   ];
   const problems: SectionProblem[] = [];
   const empty = items.find(({ item }) => item.asked.length === 0 && item.leftOut.length === 0);
   if (empty)
     problems.push({
       severity: 'fix',
-      message: `${empty.label}: there are no words. Type or paste words with their clues.`,
+      message: isDense
+        ? `${empty.label}: no grid of this size could be filled. Choose everyday words, another size, or fewer words of your own.`
+        : `${empty.label}: there are no words. Type or paste words with their clues.`,
       item: empty.number,
     });
-  else if (clued.length - tooLong.length < options.words)
+  else if (!isDense && usable.length < options.words)
     problems.push({
       severity: 'look',
-      message: `From ${first.label.toLowerCase()}: the list gives ${clued.length - tooLong.length} of the ${options.words} words asked for. Add words or ask for fewer.`,
+      message: `From ${first.label.toLowerCase()}: the list gives ${usable.length} of the ${options.words} words asked for. Add words or ask for fewer.`,
+      item: first.number,
+    });
+  if (isDense && Math.max(options.columns, options.rows) > DENSE_SIDES.max)
+    problems.push({
+      severity: 'look',
+      message: `${first.label}: a dense grid has ${DENSE_SIDES.max} columns and rows at most; it was made so. Ask for fewer.`,
       item: first.number,
     });
   if (unreviewed.length)
@@ -222,3 +301,10 @@ export const cluesAsCsv = ({ asked }: CrosswordItem, { label }: { label: string 
     asked.map(({ number, across, word, clue }) => [label, number, across ? 'across' : 'down', word, clue]),
     { newline: '\n' },
   );
+
+/** The words of a puzzle that nobody has written a clue for, a line for each. */
+export const wordsWithoutClue = ({ asked }: CrosswordItem): string =>
+  asked
+    .filter(({ clue }) => !clue)
+    .map(({ word }) => word)
+    .join('\n');

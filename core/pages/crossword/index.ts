@@ -1,7 +1,8 @@
+import { loadVocabularies } from '../../puzzles/crossword/dense/index.ts';
 import { ipuzFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
-import { SHOWN_CLUES } from '../puzzle/shown-words.ts';
+import { SHOWN_CLUES, SHOWN_DENSE } from '../puzzle/shown-words.ts';
 import { drawCrosswordPage } from './draw.ts';
 import {
   type CrosswordItem,
@@ -11,6 +12,7 @@ import {
   inspectCrossword,
   inspectCrosswords,
   pinnedCrossword,
+  wordsWithoutClue,
 } from './fill.ts';
 import { type CrosswordOptions, crosswordOptions, crosswordPin } from './options.ts';
 
@@ -19,17 +21,28 @@ const ipuz = ipuzFormat('crossword#1', crosswordIpuz);
 export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   id: 'crossword',
   version: 1,
-  later: { heading: '' },
+  later: { heading: '', layout: 'free', vocabulary: 'common', fillClues: '' },
   name: 'Crossword',
   purpose: 'Crossing words with clues of your own, with solutions.',
   family: 'Puzzles',
-  samples: [{ name: 'Crossword', shown: { clues: SHOWN_CLUES, words: 16 } }],
+  samples: [
+    { name: 'Crossword', shown: { clues: SHOWN_CLUES, words: 16 } },
+    {
+      name: 'Crossword, dense',
+      purpose: 'Symmetrical grids in which every letter is crossed, filled with everyday English words.',
+      options: { layout: 'dense', columns: 15, rows: 15, around: 'black', clueSide: 'facing' },
+      shown: { columns: 9, rows: 9, clueSide: 'page', fillClues: SHOWN_DENSE },
+    },
+  ],
   extent: 'items',
   defaultCount: 20,
   numbered: true,
   inHouseFaces: () => true,
   options: crosswordOptions,
   itemName: 'puzzle',
+  prepare: async ({ layout }) => {
+    if (layout === 'dense') await loadVocabularies();
+  },
   units: ({ count, options: { clueSide } }) =>
     Array.from({ length: count }, (_, i): Unit => {
       const items = [i + 1];
@@ -41,9 +54,18 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   formats: [
     ipuz,
     { id: 'clues', name: 'Table of clues (CSV)', ending: 'csv', between: '\n', write: cluesAsCsv },
+    {
+      id: 'no-clue',
+      name: 'Words without a clue (text)',
+      ending: 'txt',
+      between: '\n',
+      write: wordsWithoutClue,
+    },
   ],
-  told: ({ columns, rows, letters, asked }) =>
-    `${asked.length} words in ${columns} × ${rows} cells, ${Math.round((100 * letters.filter(Boolean).length) / Math.max(1, letters.length))} % of them with letters`,
+  told: ({ columns, rows, letters, asked, own }) =>
+    own === undefined
+      ? `${asked.length} words in ${columns} × ${rows} cells, ${Math.round((100 * letters.filter(Boolean).length) / Math.max(1, letters.length))} % of them with letters`
+      : `${asked.length} words in ${columns} × ${rows} cells, ${own} of them from the list`,
   draw: drawCrosswordPage,
   solution: { box: letterSolution },
   inspect: inspectCrossword,

@@ -1,18 +1,41 @@
 import * as v from 'valibot';
+import { VOCABULARIES } from '../../puzzles/crossword/dense/index.ts';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { aroundSetting } from '../puzzle/letter-grid.ts';
 
 const side = integerBetween(7, 25);
+const layout = enumOf(['free', 'dense']);
+const vocabulary = enumOf(VOCABULARIES);
+const isDense = { layout: ['dense'] };
 
 export const crosswordOptions = exactObject({
+  layout: setting(layout, 'free', {
+    label: 'Grid',
+    help: 'A dense one is the same when it is turned by half; every letter is crossed, and everyday English words fill it.',
+    values: { free: 'Words cross freely', dense: 'Dense and symmetrical' },
+  }),
   clues: setting(text(0, 400_000), '', {
     label: 'Words and clues',
     help: 'A line for each: the word, an upright bar or a tab, its clue: Propolis | Glue that bees make. A clue after ~ has not been reviewed.',
     control: 'clues',
   }),
-  words: setting(integerBetween(5, 40), 18, { label: 'Words per puzzle' }),
+  words: setting(integerBetween(5, 40), 18, {
+    label: 'Words per puzzle',
+    when: { layout: ['free'] },
+  }),
+  vocabulary: setting(vocabulary, 'common', {
+    label: 'Filled with',
+    values: { common: 'The most common words', everyday: 'Everyday words' },
+    when: isDense,
+  }),
+  fillClues: setting(text(0, 400_000), '', {
+    label: 'Clues of words that fill',
+    help: 'A line for each: the word, an upright bar, its clue. A clue after ~ has not been reviewed.',
+    control: 'fill-clues',
+    when: isDense,
+  }),
   columns: setting(side, 17, { label: 'Columns', help: 'At most; a grid is as wide as its words need.' }),
   rows: setting(side, 17, { label: 'Rows', help: 'At most; a grid is as high as its words need.' }),
   clueSide: setting(enumOf(['page', 'facing']), 'page', {
@@ -35,6 +58,8 @@ export const crosswordPin = exactObject({
   columns: side,
   rows: side,
   roll: integerBetween(0, 1_000_000),
+  layout: v.optional(layout, 'free'),
+  vocabulary: v.optional(vocabulary, 'common'),
 });
 
 export type CrosswordPin = v.InferOutput<typeof crosswordPin>;

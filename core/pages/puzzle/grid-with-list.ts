@@ -19,6 +19,8 @@ interface Cells {
 /** Larger cells than this do not make a page better, in points at 6 × 9 in. */
 const LARGE_CELL = 27;
 const LARGEST = 1.2;
+/** A grid of smaller cells is hard to fill in: a smaller list makes it larger. */
+const LEAST_CELL = 13;
 /** Sizes of a list in points at 6 × 9 in; smaller ones only where nothing else fits. */
 const SIZES = { most: 12, least: 8.5, smallest: 5, step: 0.5, easy: 10 } as const;
 /** Between grid and list, in points. */
@@ -79,6 +81,7 @@ export function gridWithList(
   const faces = facesOf(context);
   const largest = large * scale * LARGEST;
   let best: Page | null = null;
+  let bestCell = 0;
   let highest = 0;
   const consider = (page: Page): void => {
     const worth =
@@ -86,10 +89,11 @@ export function gridWithList(
     if (page.cell <= 0 || worth <= highest || !fitsColumns(page.list, faces, type)) return;
     highest = worth;
     best = page;
+    bestCell = page.cell;
   };
   for (let size = SIZES.most * scale; size >= SIZES.smallest; size -= SIZES.step) {
     // Smaller than is easy to read only where nothing else fits.
-    if (best && size < SIZES.least) break;
+    if (size < SIZES.least && bestCell >= LEAST_CELL * scale) break;
     for (let columns = 1; columns <= MOST_COLUMNS; columns++) {
       if (room.width / columns < leastColumn * size && columns > 1) break;
       const below = setList(list, { size, columns, width: room.width }, faces, type);

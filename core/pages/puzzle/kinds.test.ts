@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { HIVE_WORDS, recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
+import { loadVocabularies } from '../../puzzles/crossword/dense/index.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import type { CrosswordItem } from '../crossword/fill.ts';
 import type { CryptogramItem } from '../cryptogram/fill.ts';
@@ -17,6 +18,7 @@ import type { TriviaItem } from '../trivia/fill.ts';
 import type { ScrambleItem } from '../word-scramble/fill.ts';
 
 const type = typesetterFromDisk();
+beforeAll(loadVocabularies);
 const everything = process.env.QUILL_SWEEP === 'all';
 
 const CLUES = HIVE_WORDS.map((word, i) => `${word} | What number ${i + 1} of the hive is called`).join('\n');
@@ -61,7 +63,7 @@ const findings = (book: Book) =>
 const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; most?: object }> = {
   // A choice of 30 near-misses and 60 words in 40 × 40 cells on the smallest page is crowded, too.
   'word-search': { given: { words: WORDS, clues: CLUES, character: 'B' }, least: 1.8 },
-  crossword: { given: { clues: CLUES }, least: 3.5 },
+  crossword: { given: { clues: CLUES, fillClues: '' }, least: 3.5, most: { columns: 13, rows: 13 } },
   'fill-in': { given: { words: WORDS }, least: 3.5 },
   'word-scramble': { given: { words: WORDS }, least: 4.9 },
   cryptogram: { given: { texts: SAYINGS }, least: 2 },

@@ -10,7 +10,9 @@ import { solutionInBox } from './page.ts';
 
 const LETTERS: FaceId = 'atkinson-hyperlegible-regular';
 const LINE = { thin: 0.75, outer: 1.4 } as const;
-const GROUND = 0.84;
+/** How gray it is between the words. */
+const GROUND = { gray: 0.84, black: 0 } as const;
+const AROUND = ['gray', 'black', 'none'] as const;
 /** What stands in the corner of a cell, by its side, and the least of it in points. */
 const CORNER = { share: 0.3, least: 7 } as const;
 const LETTER = 0.62;
@@ -20,9 +22,9 @@ const LEAST_LETTER = 7;
 const WIDEST_LETTER = 0.82;
 
 export const aroundSetting = () =>
-  setting(enumOf(['gray', 'none']), 'gray', {
+  setting(enumOf(AROUND), 'gray', {
     label: 'Between the words',
-    values: { gray: 'Gray', none: 'Nothing' },
+    values: { gray: 'Gray', black: 'Black', none: 'Nothing' },
   });
 
 interface LetterGrid {
@@ -33,7 +35,7 @@ interface LetterGrid {
 }
 
 interface Shown {
-  around: 'gray' | 'none';
+  around: (typeof AROUND)[number];
   /** What stands in the corner of a cell, by place. */
   corners?: ReadonlyMap<number, string>;
   /** Letters that are printed; null for none. */
@@ -49,7 +51,7 @@ export function letterGrid(
 ): Mark[] {
   const marks: Mark[] = [];
   const isLetter = (at: number) => at >= 0 && letters[at] !== null;
-  if (around === 'gray')
+  if (around !== 'none')
     for (let row = 0; row < rows; row++)
       for (let from = 0; from < columns; ) {
         let to = from;
@@ -58,13 +60,13 @@ export function letterGrid(
           marks.push({
             type: 'path',
             path: rectPath(x + from * cell, y + row * cell, (to - from) * cell, cell),
-            fill: { gray: GROUND },
+            fill: { gray: GROUND[around] },
           });
         from = to + 1;
       }
   const paths = gridLines<1 | 2>({ columns, rows, x, y, cell }, (one, other) => {
     if (isLetter(one) && isLetter(other)) return 1;
-    if (around === 'gray' && (one < 0 || other < 0)) return 2;
+    if (around !== 'none' && (one < 0 || other < 0)) return 2;
     return isLetter(one) || isLetter(other) ? 1 : 0;
   });
   for (const [weight, path] of paths)

@@ -1,0 +1,16 @@
+import { MOST_CHECKED } from '#core/lexicon/spelling.ts';
+
+/** The dictionary’s clues for words, by word; those without one are left out. @throws Error where it cannot be asked */
+export async function definitionsOf(words: readonly string[]): Promise<Record<string, string>> {
+  const found: Record<string, string> = {};
+  for (let from = 0; from < words.length; from += MOST_CHECKED) {
+    const response = await fetch('/definitions', {
+      method: 'POST',
+      body: new URLSearchParams({ words: words.slice(from, from + MOST_CHECKED).join('\n') }),
+    });
+    if (!response.ok) throw new Error('The dictionary did not answer.');
+    const { definitions } = (await response.json()) as { definitions: Record<string, string> };
+    Object.assign(found, definitions);
+  }
+  return found;
+}

@@ -1,0 +1,2 @@
+export { DENSE_SIDES, denseSteps } from './dense.ts';
+export { loadVocabularies, VOCABULARIES } from './vocabulary.ts';
