@@ -91,3 +91,54 @@ test('crosswords are made from words with clues, and a clue that is missing is t
   await expect(clues).toHaveValue(/mallard \| \w/);
   await saved(page);
 });
+
+test('a dense crossword fills itself around words of its own, with clues from the dictionary', async ({
+  page,
+}) => {
+  await emptyBook(page);
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  const gallery = page.getByRole('dialog', { name: 'Add pages' });
+  await gallery.getByLabel('Find').fill('dense');
+  await gallery.getByRole('button', { name: 'Crossword, dense', exact: true }).dblclick();
+  await expect(gallery).toBeHidden();
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  await expect(settings.getByRole('combobox', { name: 'Grid' })).toHaveText('Dense and symmetrical');
+  await expect(settings.getByLabel('Words per puzzle')).toBeHidden();
+  const own = settings.getByRole('textbox', { name: 'Words and clues' });
+  await own.fill(CLUES.replace('Drone |', 'Drone | He does no work'));
+  await own.press('Tab');
+  for (const side of ['Columns', 'Rows']) {
+    await settings.getByLabel(side).fill('11');
+    await settings.getByLabel(side).press('Tab');
+  }
+  await settings.getByLabel('Number of puzzles').fill('2');
+  await settings.getByLabel('Number of puzzles').press('Tab');
+  // Each has its grid at the left and its clues at the right, after a blank page.
+  await expect(sections(page).nth(2)).toContainText('2 items · p. 3–7 · solutions p. 8');
+  await expect.poll(() => inkOf(page, 4)).toBeGreaterThan(0.03);
+  await saved(page);
+
+  const clues = settings.getByRole('textbox', { name: 'Clues of words that fill' });
+  await settings.getByRole('button', { name: 'Clues from the dictionary' }).click();
+  await expect(clues).toHaveValue(/^[A-Z]+ \| ~ [A-Z]/m);
+  const listed = (await clues.inputValue()).split('\n');
+  expect(listed.length).toBeGreaterThan(40);
+  expect(listed.filter((line) => line.includes('| ~')).length).toBeGreaterThan(0.7 * listed.length);
+  // The puzzles stay as they are: asked once more, the dictionary has only those that it does not know.
+  await settings.getByRole('button', { name: 'All clues are reviewed' }).click();
+  const bare = listed.filter((line) => !line.includes('|'));
+  await clues.fill(
+    [...bare.map((word) => `${word} | Written by hand`), ...listed.filter((line) => line.includes('|'))]
+      .join('\n')
+      .replaceAll('~ ', ''),
+  );
+  await clues.press('Tab');
+  await settings.getByRole('button', { name: 'Clues from the dictionary' }).click();
+  await expect(page.getByText('Every word has a clue.')).toBeVisible();
+  await saved(page);
+  await noSeriousFindings(page, 'dense crossword');
+
+  await page.getByRole('link', { name: 'Proof', exact: true }).click();
+  await expect(page.getByText(/prints at least 24/)).toBeVisible();
+  await expect(page.getByText(/no clue/)).toBeHidden();
+});
