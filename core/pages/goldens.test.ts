@@ -145,6 +145,11 @@ const SAMPLES: Record<string, object[]> = {
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
     { items: 2, options: { size: 4, perPage: 1, level: 1, instructions: false } },
   ],
+  'cages 1': [
+    { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
+    { items: 6, options: { size: 4, calculation: 'sums', perPage: 6, level: 'rising', instructions: false } },
+    { items: 1, options: { size: 7, calculation: 'sums-differences', perPage: 1, level: 5 } },
+  ],
   'nonogram 1': [
     { items: 2, options: { columns: 12, rows: 14 }, solutions: { perPage: 2 } },
     { items: 4, options: { columns: 9, rows: 9, perPage: 4, symmetry: 'mirror', filled: 45, level: 1 } },

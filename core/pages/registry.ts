@@ -4,6 +4,7 @@ import { incompleteVersions, ofVersion } from '../versions.ts';
 import { belongsTo } from './belongs-to/index.ts';
 import { bingo } from './bingo/index.ts';
 import { blank } from './blank/index.ts';
+import { cages } from './cages/index.ts';
 import { calligraphy } from './calligraphy/index.ts';
 import { certificate } from './certificate/index.ts';
 import { colorTest } from './color-test/index.ts';
@@ -112,6 +113,7 @@ for (const kind of [
   sudoku,
   kakuro,
   inequality,
+  cages,
   nonogram,
   maze,
   bingo,

@@ -6,6 +6,7 @@ import { DancingLinks } from 'dancing-links';
 import generateMaze from 'generate-maze';
 import { HIVE_WORDS } from '#core/book/book.sample.ts';
 import { unwantedOf } from '#core/pages/word-search/unwanted.ts';
+import { denseSteps, loadVocabularies } from '#core/puzzles/crossword/dense/index.ts';
 import { freeFormSteps } from '#core/puzzles/crossword/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
 import { GRIDS, makeMaze, mazeGrid } from '#core/puzzles/maze/index.ts';
@@ -231,6 +232,30 @@ for (const [grade, { level, count, times }] of AGAINST.entries()) {
   const ratio = median(rounds.map(({ ours, theirs }) => ours / theirs));
   console.log(
     `Crosswords of 25 words   ${median(rounds.map(({ ours }) => ours)).toFixed(0)} ms, ${ratio.toFixed(2)} × crossword-layout-generator (at most 2), density ${(100 * median(density)).toFixed(0)} % (42), words left out ${Math.max(...left)}`,
+  );
+}
+
+{
+  await loadVocabularies();
+  const words = HIVE_WORDS.flatMap((word) => {
+    const read = gridWord(word);
+    return 'letters' in read ? [read.letters] : [];
+  }).slice(0, 25);
+  let filled = 0;
+  const fill = (seed: number) => {
+    const order = { columns: 15, rows: 15, first: [], vocabulary: 'everyday' } as const;
+    if (atOnce(denseSteps(order, randomStream('bench', 'dense', seed)))) filled++;
+  };
+  fill(-1);
+  filled = 0;
+  const rounds = Array.from({ length: 30 }, (_, seed) => ({
+    dense: cpu(() => fill(seed)),
+    free: cpu(() => {
+      atOnce(freeFormSteps({ words, columns: 21, rows: 21 }, randomStream('bench', 'crossword', seed)));
+    }),
+  }));
+  console.log(
+    `Dense crosswords 15 × 15, words of SCOWL ≤ 50   ${median(rounds.map(({ dense }) => dense)).toFixed(0)} ms (3,000), the longest ${Math.max(...rounds.map(({ dense }) => dense)).toFixed(0)} ms, ${filled} of 30 filled; ${median(rounds.map(({ dense, free }) => dense / free)).toFixed(2)} × a crossword of 25 words`,
   );
 }
 

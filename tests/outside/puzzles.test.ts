@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { HIVE_WORDS, recipeOf } from '#core/book/book.sample.ts';
 import { bookFrom, filledItem } from '#core/book/index.ts';
 import { pageKind } from '#core/pages/index.ts';
+import { CALCULATIONS, cageSteps } from '#core/puzzles/cages/index.ts';
 import { loadVocabularies } from '#core/puzzles/crossword/dense/index.ts';
 import { inequalitySteps } from '#core/puzzles/inequality/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
@@ -22,6 +23,22 @@ function solutions(solver: Logic.Solver): string[][] {
   solver.forbid(formula);
   const second = solver.solve();
   return [first.getTrueVars(), ...(second ? [second.getTrueVars()] : [])];
+}
+
+/** A square of numbers, each once in every row and column. */
+function latin(size: number) {
+  const solver = new Logic.Solver();
+  const numbers = Array.from({ length: size }, (_, i) => i + 1);
+  const name = (cell: number, number: number) => `n${cell}_${number}`;
+  const sides = [...numbers.keys()];
+  for (let cell = 0; cell < size * size; cell++)
+    solver.require(Logic.exactlyOne(numbers.map((number) => name(cell, number))));
+  for (const number of numbers)
+    for (const i of sides) {
+      solver.require(Logic.exactlyOne(sides.map((j) => name(i * size + j, number))));
+      solver.require(Logic.exactlyOne(sides.map((j) => name(j * size + i, number))));
+    }
+  return { solver, numbers, name };
 }
 
 const cellName = (at: number) => `c${at}`;
@@ -80,24 +97,45 @@ describe('as a solver of formulas finds', () => {
       const { solution, givens, signs } = atOnce(
         inequalitySteps(size, randomStream('outside', 'inequality', seed)),
       );
-      const solver = new Logic.Solver();
-      const numbers = Array.from({ length: size }, (_, i) => i + 1);
-      const name = (cell: number, number: number) => `n${cell}_${number}`;
-      const sides = [...numbers.keys()];
-      for (const cell of solution.keys()) {
-        solver.require(Logic.exactlyOne(numbers.map((number) => name(cell, number))));
-        if (givens[cell]) solver.require(name(cell, givens[cell]));
-      }
-      for (const number of numbers)
-        for (const i of sides) {
-          solver.require(Logic.exactlyOne(sides.map((j) => name(i * size + j, number))));
-          solver.require(Logic.exactlyOne(sides.map((j) => name(j * size + i, number))));
-        }
+      const { solver, numbers, name } = latin(size);
+      for (const cell of solution.keys()) if (givens[cell]) solver.require(name(cell, givens[cell]));
       for (const { less, more } of signs)
         for (const low of numbers)
           for (const high of numbers)
             if (low >= high)
               solver.require(Logic.or([Logic.not(name(less, low)), Logic.not(name(more, high))]));
+      const found = solutions(solver);
+      expect(found).toHaveLength(1);
+      const meant = Array.from(solution, (number, cell) => name(cell, number));
+      expect(found[0]!.filter((one) => one.startsWith('n')).sort()).toEqual(meant.sort());
+    }
+  });
+
+  it('grids with cages have one answer, the one in the book', () => {
+    for (let seed = 0; seed < COUNT; seed++) {
+      const size = 4 + (seed % 4);
+      const calculation = CALCULATIONS[seed % 3]!;
+      const { solution, cages } = atOnce(
+        cageSteps(size, calculation, randomStream('outside', 'cages', seed)),
+      );
+      const { solver, numbers, name } = latin(size);
+      for (const { cells, operation, target } of cages) {
+        // Every way to fill it that does not make what it says is ruled out.
+        const ways = cells.reduce<number[][]>(
+          (before, _) => before.flatMap((way) => numbers.map((number) => [...way, number])),
+          [[]],
+        );
+        const makes = ([first = 0, second = 0, ...more]: number[]) => {
+          if (operation === null) return first === target;
+          if (operation === '+') return first + second + more.reduce((sum, one) => sum + one, 0) === target;
+          if (operation === '×') return first * second * more.reduce((all, one) => all * one, 1) === target;
+          const [high, low] = [Math.max(first, second), Math.min(first, second)];
+          return operation === '−' ? high - low === target : high === target * low;
+        };
+        for (const way of ways)
+          if (!makes(way))
+            solver.require(Logic.or(way.map((number, i) => Logic.not(name(cells[i]!, number)))));
+      }
       const found = solutions(solver);
       expect(found).toHaveLength(1);
       const meant = Array.from(solution, (number, cell) => name(cell, number));

@@ -72,6 +72,7 @@ const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; m
   // Small cells have small numbers; the proof tells what a press does not print well.
   kakuro: { least: 2.5, most: { columns: 10, rows: 10 } },
   inequality: { least: 3.5 },
+  cages: { least: 3.5 },
   nonogram: { least: 2, most: { columns: 20, rows: 20 } },
   bingo: { given: { words: WORDS }, least: 4.9 },
   'game-sheet': {},

@@ -1,4 +1,5 @@
 import type { RandomStream } from '../../random.ts';
+import { latinSquare } from '../latin/index.ts';
 import { type InequalityGrid, neighbors, type Sign } from './grid.ts';
 import { solveByLogic } from './solve.ts';
 
@@ -44,29 +45,4 @@ export function* inequalitySteps(size: number, random: RandomStream): Generator<
   const back = Math.round(random.unit() * MOST_LEFT * out.length);
   signs = [...signs, ...out.slice(out.length - back)].sort((a, b) => a.less - b.less || a.more - b.more);
   return { size, givens, signs, solution, looks: solveByLogic({ size, givens, signs }).looks };
-}
-
-/** A square of numbers, each once in every row and column, filled cell by cell at random. */
-function latinSquare(size: number, random: RandomStream): Uint8Array {
-  const cells = new Uint8Array(size * size);
-  const rows = new Uint16Array(size);
-  const columns = new Uint16Array(size);
-  const numbers = Array.from({ length: size }, (_, i) => i);
-  const fill = (at: number): boolean => {
-    if (at === cells.length) return true;
-    const [row, column] = [Math.floor(at / size), at % size];
-    for (const number of random.shuffled(numbers)) {
-      const bit = 1 << number;
-      if ((rows[row]! | columns[column]!) & bit) continue;
-      rows[row]! |= bit;
-      columns[column]! |= bit;
-      cells[at] = number + 1;
-      if (fill(at + 1)) return true;
-      rows[row]! &= ~bit;
-      columns[column]! &= ~bit;
-    }
-    return false;
-  };
-  fill(0);
-  return cells;
 }

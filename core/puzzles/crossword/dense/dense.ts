@@ -23,9 +23,11 @@ const FIRST_SCORE = 150;
 /** Patterns that are tried with as many blocks, before there are two more. */
 const PATTERNS = 6;
 const ATTEMPTS = 36;
+/** With words to be placed, so many more of the cells are blocks. */
+const EASED = 0.025;
 /** Of all words of a grid, so many are the publisher’s at first; fewer with every attempt, none at last. */
-const SHARE_FIRST = 0.09;
-const LAST_WITH_FIRST = 24;
+const SHARE_FIRST = 0.08;
+const LAST_WITH_FIRST = 12;
 /** Patterns of which the one is taken that has places for most of the publisher's words. */
 const CHOICE = 3;
 
@@ -46,7 +48,8 @@ export function* denseSteps(
   const dictionary = withWords(vocabularyOf(vocabulary), own);
   const longest = Math.max(LONGEST, ...first.map(({ length }) => length));
   for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
-    const blocks = blocksFor(columns * rows) + 2 * Math.floor(attempt / PATTERNS);
+    const eased = first.length ? EASED * columns * rows : 0;
+    const blocks = Math.round(blocksFor(columns * rows) + eased) + 2 * Math.floor(attempt / PATTERNS);
     const pattern = yield* chosenPattern({ columns, rows, blocks, longest }, first, random);
     if (!pattern) continue;
     const most = Math.ceil(runs(pattern).length * SHARE_FIRST * Math.max(0, 1 - attempt / LAST_WITH_FIRST));
