@@ -4,7 +4,7 @@ import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
 import { loadMotifs } from '../motifs/index.ts';
 import { pageKinds } from '../pages/index.ts';
-import { loadVocabularies } from '../puzzles/crossword/dense/index.ts';
+import { loadVocabularies } from '../puzzles/vocabulary/index.ts';
 import { loadRichText } from '../rich-text/index.ts';
 import { recipeOf } from './book.sample.ts';
 import { findInGallery, gallery, galleryBook } from './gallery.ts';

@@ -10,7 +10,7 @@ import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { fingerprint } from '../fingerprint.ts';
 import { loadFlexbox } from '../flexbox/index.ts';
 import { loadMotifs } from '../motifs/index.ts';
-import { loadVocabularies } from '../puzzles/crossword/dense/index.ts';
+import { loadVocabularies } from '../puzzles/vocabulary/index.ts';
 import { loadRichText } from '../rich-text/index.ts';
 import { LOOKS } from './blocks/look.ts';
 import { DESIGNS } from './composed/designs/index.ts';
@@ -144,6 +144,10 @@ const SAMPLES: Record<string, object[]> = {
   'inequality 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
     { items: 2, options: { size: 4, perPage: 1, level: 1, instructions: false } },
+  ],
+  'word-ladder 1': [
+    { items: 6, options: {}, rolls: { 2: 1 }, solutions: { perPage: 6 } },
+    { items: 4, options: { letters: 3, steps: 3, marks: true, perPage: 4, instructions: false } },
   ],
   'cages 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },

@@ -47,6 +47,7 @@ import { textPage } from './text-page/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { tracing } from './tracing/index.ts';
 import { trivia } from './trivia/index.ts';
+import { wordLadder } from './word-ladder/index.ts';
 import { wordScramble } from './word-scramble/index.ts';
 import { wordSearch } from './word-search/index.ts';
 
@@ -108,6 +109,7 @@ for (const kind of [
   crossword,
   fillIn,
   wordScramble,
+  wordLadder,
   cryptogram,
   trivia,
   sudoku,

@@ -5,10 +5,10 @@ import { HIVE_WORDS, recipeOf } from '#core/book/book.sample.ts';
 import { bookFrom, filledItem } from '#core/book/index.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { CALCULATIONS, cageSteps } from '#core/puzzles/cages/index.ts';
-import { loadVocabularies } from '#core/puzzles/crossword/dense/index.ts';
 import { inequalitySteps } from '#core/puzzles/inequality/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
 import { type Clues, cluesOf, FILLED, nonogramSteps } from '#core/puzzles/nonogram/index.ts';
+import { loadVocabularies } from '#core/puzzles/vocabulary/index.ts';
 import { randomStream } from '#core/random.ts';
 import { atOnce } from '#core/steps.ts';
 

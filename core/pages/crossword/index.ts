@@ -1,4 +1,4 @@
-import { loadVocabularies } from '../../puzzles/crossword/dense/index.ts';
+import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { ipuzFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';

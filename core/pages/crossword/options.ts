@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { VOCABULARIES } from '../../puzzles/crossword/dense/index.ts';
+import { VOCABULARIES } from '../../puzzles/vocabulary/index.ts';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';

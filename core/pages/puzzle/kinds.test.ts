@@ -4,7 +4,7 @@ import { HIVE_WORDS, recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
-import { loadVocabularies } from '../../puzzles/crossword/dense/index.ts';
+import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import type { CrosswordItem } from '../crossword/fill.ts';
 import type { CryptogramItem } from '../cryptogram/fill.ts';
@@ -73,6 +73,7 @@ const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; m
   kakuro: { least: 2.5, most: { columns: 10, rows: 10 } },
   inequality: { least: 3.5 },
   cages: { least: 3.5 },
+  'word-ladder': { least: 3.5 },
   nonogram: { least: 2, most: { columns: 20, rows: 20 } },
   bingo: { given: { words: WORDS }, least: 4.9 },
   'game-sheet': {},

@@ -7,12 +7,12 @@ import { randomStream } from '../../../random.ts';
 import { atOnce } from '../../../steps.ts';
 import { couldOffend } from '../../../words/index.ts';
 import { stem } from '../../../words/stem.ts';
+import { knownWord, loadVocabularies, type Vocabulary, vocabularyOf } from '../../vocabulary/index.ts';
 import { runsOf } from '../grid.ts';
 import { type DenseOrder, denseSteps } from './dense.ts';
 import { dictionaryOf, everything, withWords } from './dictionary.ts';
 import { fillSteps } from './fill.ts';
 import { patternOf, runs } from './pattern.ts';
-import { loadVocabularies, scoredWord, type Vocabulary, vocabularyOf } from './vocabulary.ts';
 
 const sweep = process.env.QUILL_SWEEP === 'all';
 
@@ -101,7 +101,7 @@ describe('words of a grid', () => {
   ])('that are %s are of those levels of SCOWL, and none of them could offend', (vocabulary, levels) => {
     const listed = scowl(...levels);
     const offends = couldOffend(['en']);
-    const words = [...vocabularyOf(vocabulary).values()].flatMap((shelf) => shelf.words);
+    const words = vocabularyOf(vocabulary);
     expect(words.length).toBeGreaterThan(30_000);
     expect(words.filter(({ letters }) => !listed.has(letters.toLowerCase()))).toEqual([]);
     expect(words.filter(({ letters }) => offends(letters)).map(({ letters }) => letters)).toEqual([]);
@@ -132,7 +132,7 @@ describe('words of a grid', () => {
   });
 
   it('are of one family where endings make one of the other', () => {
-    const family = (word: string) => scoredWord(word, 1).family;
+    const family = (word: string) => knownWord(word, 1).family;
     expect(family('TOASTERS')).toBe(family('TOAST'));
     expect(family('HOPED')).toBe(family('HOPES'));
     expect(family('RUNNING')).toBe('run');
@@ -206,7 +206,7 @@ describe('dense grids', () => {
 
   it('are not, where no words cross: told by null', () => {
     const pattern = patternOf({ columns: 7, rows: 7, blocks: 8, longest: 7 }, randomStream('none'))!;
-    const words = ['AAA', 'BBBB', 'CCCCC', 'DDDDDD', 'EEEEEEE'].map((letters) => scoredWord(letters, 1));
+    const words = ['AAA', 'BBBB', 'CCCCC', 'DDDDDD', 'EEEEEEE'].map((letters) => knownWord(letters, 1));
     expect(atOnce(fillSteps(pattern, dictionaryOf(words), [], 0, randomStream('none')))).toBeNull();
     expect(atOnce(fillSteps(pattern, dictionaryOf([]), [], 0, randomStream('none')))).toBeNull();
   });

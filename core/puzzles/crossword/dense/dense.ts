@@ -1,9 +1,9 @@
 import type { RandomStream } from '../../../random.ts';
+import { knownWord, type Vocabulary, vocabularyOf } from '../../vocabulary/index.ts';
 import type { Crossword } from '../grid.ts';
-import { withWords } from './dictionary.ts';
+import { type Dictionary, dictionaryOf, withWords } from './dictionary.ts';
 import { fillSteps } from './fill.ts';
 import { type Pattern, type PatternOrder, patternOf, runs } from './pattern.ts';
-import { scoredWord, type Vocabulary, vocabularyOf } from './vocabulary.ts';
 
 export interface DenseOrder {
   /** 7 to 21. */
@@ -31,6 +31,15 @@ const LAST_WITH_FIRST = 12;
 /** Patterns of which the one is taken that has places for most of the publisher's words. */
 const CHOICE = 3;
 
+const dictionaries = new Map<Vocabulary, Dictionary>();
+
+/** The words of a vocabulary on their shelves, made once. */
+function dictionaryFor(vocabulary: Vocabulary): Dictionary {
+  const known = dictionaries.get(vocabulary) ?? dictionaryOf(vocabularyOf(vocabulary));
+  dictionaries.set(vocabulary, known);
+  return known;
+}
+
 /** Share of blocks, by what trials filled fast at that size. */
 const blocksFor = (cells: number): number =>
   Math.round(cells * (cells < 60 ? 0.17 : cells < 100 ? 0.2 : cells < 300 ? 0.187 : 0.195));
@@ -44,8 +53,8 @@ export function* denseSteps(
   { columns, rows, first, vocabulary }: DenseOrder,
   random: RandomStream,
 ): Generator<void, { grid: Crossword; words: string[] } | null> {
-  const own = first.map((letters) => scoredWord(letters, FIRST_SCORE));
-  const dictionary = withWords(vocabularyOf(vocabulary), own);
+  const own = first.map((letters) => knownWord(letters, FIRST_SCORE));
+  const dictionary = withWords(dictionaryFor(vocabulary), own);
   const longest = Math.max(LONGEST, ...first.map(({ length }) => length));
   for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
     const eased = first.length ? EASED * columns * rows : 0;

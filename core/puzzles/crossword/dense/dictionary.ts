@@ -1,17 +1,11 @@
-/** Words that a grid may be filled with, in capitals A to Z; better ones have a higher score. */
-export interface ScoredWord {
-  letters: string;
-  score: number;
-  /** Words of one family do not stand in the same grid: those made from one word by endings. */
-  family: string;
-}
+import type { KnownWord } from '../../vocabulary/index.ts';
 
 const A = 65;
 export const LETTERS = 26;
 
 /** Words of one length as bits: a word each, from the best to the worst. */
 export interface Shelf {
-  words: readonly ScoredWord[];
+  words: readonly KnownWord[];
   /** 32-bit numbers that a set of words takes. */
   width: number;
   /** Words with a letter at a place, by place × 26 + letter. */
@@ -23,12 +17,12 @@ export interface Shelf {
 export type Dictionary = ReadonlyMap<number, Shelf>;
 
 /** Words by their length, ready to be looked up by their letters. */
-export function dictionaryOf(words: readonly ScoredWord[]): Dictionary {
+export function dictionaryOf(words: readonly KnownWord[]): Dictionary {
   return new Map([...byLength(words)].map(([length, list]) => [length, shelfOf(length, list)]));
 }
 
-function byLength(words: readonly ScoredWord[]): Map<number, ScoredWord[]> {
-  const lists = new Map<number, ScoredWord[]>();
+function byLength(words: readonly KnownWord[]): Map<number, KnownWord[]> {
+  const lists = new Map<number, KnownWord[]>();
   for (const word of words) {
     const list = lists.get(word.letters.length);
     if (list) list.push(word);
@@ -38,7 +32,7 @@ function byLength(words: readonly ScoredWord[]): Map<number, ScoredWord[]> {
 }
 
 /** A dictionary with words before all others, in place of what it had of the same letters. */
-export function withWords(dictionary: Dictionary, own: readonly ScoredWord[]): Dictionary {
+export function withWords(dictionary: Dictionary, own: readonly KnownWord[]): Dictionary {
   const all = new Map(dictionary);
   for (const [length, list] of byLength(own)) {
     const letters = new Set(list.map((word) => word.letters));
@@ -53,7 +47,7 @@ export function withWords(dictionary: Dictionary, own: readonly ScoredWord[]): D
   return all;
 }
 
-function shelfOf(length: number, list: readonly ScoredWord[]): Shelf {
+function shelfOf(length: number, list: readonly KnownWord[]): Shelf {
   const words = [...list].sort((a, b) => b.score - a.score || (a.letters < b.letters ? -1 : 1));
   const width = Math.ceil(words.length / 32);
   const having = Array.from({ length: length * LETTERS }, () => new Uint32Array(width));
@@ -110,4 +104,4 @@ export function without(set: Uint32Array, word: number): Uint32Array {
   return less;
 }
 
-export const letterAt = ({ letters }: ScoredWord, at: number): number => letters.charCodeAt(at) - A;
+export const letterAt = ({ letters }: KnownWord, at: number): number => letters.charCodeAt(at) - A;

@@ -1,4 +1,5 @@
 import type { RandomStream } from '../../../random.ts';
+import type { KnownWord } from '../../vocabulary/index.ts';
 import {
   countOf,
   type Dictionary,
@@ -6,7 +7,6 @@ import {
   has,
   LETTERS,
   letterAt,
-  type ScoredWord,
   type Shelf,
   sharedBy,
   without,
@@ -167,8 +167,7 @@ function crossingOf({ crossings }: Slot, { domains, counts }: State, slots: read
     }
     return found;
   };
-  return (word: ScoredWord): number =>
-    crossings.reduce((sum, _, at) => sum + bits(at, letterAt(word, at)), 0);
+  return (word: KnownWord): number => crossings.reduce((sum, _, at) => sum + bits(at, letterAt(word, at)), 0);
 }
 
 /** The slot without a word that has the fewest for its weight; −1 where all have one. */

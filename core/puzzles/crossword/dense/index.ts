@@ -1,2 +1,1 @@
 export { DENSE_SIDES, denseSteps } from './dense.ts';
-export { loadVocabularies, VOCABULARIES } from './vocabulary.ts';

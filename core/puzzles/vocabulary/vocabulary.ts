@@ -1,8 +1,16 @@
-import { basesOf } from '../../../words/endings.ts';
-import { type Dictionary, dictionaryOf, type ScoredWord } from './dictionary.ts';
+import { basesOf } from '../../words/endings.ts';
 import { UNFIT_FAMILIES, UNFIT_WORDS } from './unfit.ts';
 
-/** How well known the words are that fill a grid, as SCOWL parts them. */
+/** A word in capitals A to Z. */
+export interface KnownWord {
+  letters: string;
+  /** The better it is as an answer, the higher. */
+  score: number;
+  /** The word that it is made from by endings, or itself, in small letters. */
+  family: string;
+}
+
+/** How well known words are, as SCOWL parts them: the most common, or those of everyday language. */
 export const VOCABULARIES = ['common', 'everyday'] as const;
 export type Vocabulary = (typeof VOCABULARIES)[number];
 
@@ -58,9 +66,9 @@ const DULL = 40;
 const SPELLED = /^[a-z]{3,21}$/;
 
 let isListed = (_word: string): boolean => false;
-const loaded = new Map<Vocabulary, Dictionary>();
+const loaded = new Map<Vocabulary, readonly KnownWord[]>();
 
-/** Loads the words that grids are filled with. Puzzles are made synchronously: who makes them loads the words first. */
+/** Loads the words that puzzles are made from. Puzzles are made synchronously: who makes them loads the words first. */
 export async function loadVocabularies(): Promise<void> {
   if (loaded.size) return;
   const levels = await Promise.all(
@@ -94,21 +102,19 @@ export async function loadVocabularies(): Promise<void> {
   for (const vocabulary of VOCABULARIES)
     loaded.set(
       vocabulary,
-      dictionaryOf(
-        all.filter((word): boolean => vocabulary === 'everyday' || word.vocabulary === vocabulary),
-      ),
+      all.filter((word): boolean => vocabulary === 'everyday' || word.vocabulary === vocabulary),
     );
 }
 
-/** @throws Error where the words were not loaded */
-export function vocabularyOf(vocabulary: Vocabulary): Dictionary {
+/** Words of three letters and more that could offend nobody. @throws Error where they were not loaded */
+export function vocabularyOf(vocabulary: Vocabulary): readonly KnownWord[] {
   const words = loaded.get(vocabulary);
-  if (!words) throw new Error('The words that fill a grid were not loaded before they were asked for.');
+  if (!words) throw new Error('The words of puzzles were not loaded before they were asked for.');
   return words;
 }
 
-/** How one word would stand in a dictionary: in the family that it is of. */
-export const scoredWord = (letters: string, score: number): ScoredWord => ({
+/** How any word would stand among them: in the family that it is of. */
+export const knownWord = (letters: string, score: number): KnownWord => ({
   letters,
   score,
   family: familyOf(letters.toLowerCase(), isListed),

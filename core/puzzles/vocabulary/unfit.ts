@@ -1,6 +1,6 @@
 /** What no grid is filled with, though it is an everyday word: its whole family is meant, so HANGED with HANG. */
 export const UNFIT_FAMILIES: readonly string[] = `
-abort abortion anal anorexia anorexic pee anus aphrodisiac arse ass asshole bastard bareback bestiality bimbo bitch bitchy bondage boner boob booby bordello brothel
+abort abortion anal anorexia anorexic pee teat anus aphrodisiac arse ass asshole bastard bareback bestiality bimbo bitch bitchy bondage boner boob booby bordello brothel
 bugger bullshit bung bunghole butt buttock cannibal castrate castration chink circumcise circumcision clit clitoris cock coed coitus colored
 concubine condom conk contraception contraceptive coon copulate cowl crap crappy cripple crotch cuckold cum cunnilingus cunt damn damnable damnation darky
 deflower dick dickey dildo dink dork douche dung dyke ejaculate ejaculation enema erect erection erotic erotica eunuch excrement excrete excreta fag faggot fagot

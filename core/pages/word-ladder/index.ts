@@ -1,0 +1,36 @@
+import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
+import { defineKind, itemUnits } from '../kind.ts';
+import { twiceProblems } from '../puzzle/judged.ts';
+import { drawWordLadderPage, drawWordLadderSolution } from './draw.ts';
+import { fillWordLadder, inspectWordLadder, pinnedWordLadder, type WordLadderItem } from './fill.ts';
+import { type WordLadderOptions, wordLadderOptions, wordLadderPin } from './options.ts';
+
+export const wordLadder = defineKind<WordLadderOptions, WordLadderItem>({
+  id: 'word-ladder',
+  version: 1,
+  name: 'Word ladder',
+  purpose:
+    'From one word to another, a letter at a time, in common English words; one shortest way each, with solutions.',
+  family: 'Puzzles',
+  samples: [
+    { name: 'Word ladder' },
+    { name: 'Word ladder for children', options: { letters: 3, steps: 3, marks: true, perPage: 4 } },
+  ],
+  extent: 'items',
+  defaultCount: 60,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: wordLadderOptions,
+  itemName: 'puzzle',
+  itemsPerUnit: ({ perPage }) => perPage,
+  units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
+  prepare: loadVocabularies,
+  fillSteps: fillWordLadder,
+  pin: { schema: wordLadderPin, of: pinnedWordLadder },
+  data: ({ words }) => ({ words }),
+  told: ({ words }) => `${Math.max(0, words.length - 1)} steps, the only shortest way among everyday words`,
+  draw: drawWordLadderPage,
+  solution: { box: drawWordLadderSolution },
+  inspect: inspectWordLadder,
+  inspectSection: (items) => twiceProblems(items, ({ words }) => words.join(' ')),
+});

@@ -1,0 +1,30 @@
+import * as v from 'valibot';
+import { LADDER_LETTERS } from '../../puzzles/word-ladder/index.ts';
+import { enumOf, exactObject, integerBetween } from '../../schema.ts';
+import { setting } from '../../settings.ts';
+import { headingSetting } from '../puzzle/heading.ts';
+
+const letters = enumOf(LADDER_LETTERS);
+const steps = integerBetween(2, 8);
+
+export const wordLadderOptions = exactObject({
+  letters: setting(letters, 4, { label: 'Letters of a word' }),
+  steps: setting(steps, 5, { label: 'Steps', help: 'How many letters are changed, one after the other.' }),
+  marks: setting(v.boolean(), false, {
+    label: 'Show which letter changes',
+    help: 'Its cell is gray in each step, which makes it much easier.',
+  }),
+  perPage: setting(enumOf([1, 2, 4, 6, 9, 12]), 6, { label: 'Puzzles per page' }),
+  instructions: setting(v.boolean(), true, {
+    label: 'Instructions',
+    help: 'A line at the foot of each page.',
+  }),
+  heading: headingSetting(),
+});
+
+export type WordLadderOptions = v.InferOutput<typeof wordLadderOptions>;
+
+/** Everything a pinned puzzle is made from, so that no setting can change it. */
+export const wordLadderPin = exactObject({ letters, steps, roll: integerBetween(0, 1_000_000) });
+
+export type WordLadderPin = v.InferOutput<typeof wordLadderPin>;

@@ -1,0 +1,8 @@
+export {
+  type KnownWord,
+  knownWord,
+  loadVocabularies,
+  VOCABULARIES,
+  type Vocabulary,
+  vocabularyOf,
+} from './vocabulary.ts';
