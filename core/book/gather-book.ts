@@ -2,6 +2,7 @@ import { gather, type ResourceLoader } from '../resources/index.ts';
 import type { Typesetter } from '../scene/index.ts';
 import { hyphenation, wholeWords } from '../text/hyphenation.ts';
 import { type Book, bookFrom } from './book.ts';
+import { GALLERY_SEED } from './gallery.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, sectionsOf } from './sections.ts';
 import { addTypefaces, faceResources } from './typefaces.ts';
@@ -10,8 +11,14 @@ const hyphenates = ({ sections }: Recipe): boolean =>
   sectionsOf(sections).some((section) => kindOf(section).hyphenates);
 
 /** Loads what the kinds of page of a book need before any of its pages is made or drawn. */
-export async function prepareKinds({ sections }: Recipe): Promise<void> {
-  await Promise.all(sectionsOf(sections).map((section) => kindOf(section).prepare?.(section.options)));
+export async function prepareKinds({ seed, sections }: Pick<Recipe, 'seed' | 'sections'>): Promise<void> {
+  const makesItems = seed !== GALLERY_SEED;
+  await Promise.all(
+    sectionsOf(sections).flatMap((section) => {
+      const { prepare, prepareItems } = kindOf(section);
+      return [prepare?.(section.options), makesItems ? prepareItems?.(section.options) : undefined];
+    }),
+  );
 }
 
 /**

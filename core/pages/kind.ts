@@ -252,6 +252,11 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   printsCredits?(options: Options): boolean;
   /** Loads what its pages need before any is drawn, such as an engine or a data set: drawing itself waits for nothing. */
   prepare?(options: Options): Promise<void>;
+  /**
+   * Loads what making and judging items takes and drawing them does not, such as lists of words: what is offered where pages are added
+   * has items that were made beforehand, and does without.
+   */
+  prepareItems?(options: Options): Promise<void>;
   /** How many pages it takes depends on how many are listed. */
   listsPages?: true;
   /** How many pages it takes depends on what is indexed. */

@@ -40,7 +40,7 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   inHouseFaces: () => true,
   options: crosswordOptions,
   itemName: 'puzzle',
-  prepare: async ({ layout }) => {
+  prepareItems: async ({ layout }) => {
     if (layout === 'dense') await loadVocabularies();
   },
   units: ({ count, options: { clueSide } }) =>

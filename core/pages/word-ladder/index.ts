@@ -24,7 +24,7 @@ export const wordLadder = defineKind<WordLadderOptions, WordLadderItem>({
   itemName: 'puzzle',
   itemsPerUnit: ({ perPage }) => perPage,
   units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
-  prepare: loadVocabularies,
+  prepareItems: loadVocabularies,
   fillSteps: fillWordLadder,
   pin: { schema: wordLadderPin, of: pinnedWordLadder },
   data: ({ words }) => ({ words }),

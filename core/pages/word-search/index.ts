@@ -57,7 +57,7 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
   needs: bankNeeded,
   itemName: 'puzzle',
   usesPlace: true,
-  prepare: loadUnwanted,
+  prepareItems: loadUnwanted,
   units: ({ count, options: { place } }) =>
     Array.from({ length: count }, (_, i): Unit => {
       const items = [i + 1];
