@@ -149,6 +149,11 @@ const SAMPLES: Record<string, object[]> = {
     { items: 6, options: {}, rolls: { 2: 1 }, solutions: { perPage: 6 } },
     { items: 4, options: { letters: 3, steps: 3, marks: true, perPage: 4, instructions: false } },
   ],
+  'number-pyramid 1': [
+    { items: 6, options: {}, rolls: { 2: 1 }, solutions: { perPage: 6 } },
+    { items: 8, options: { rows: 3, largest: 5, perPage: 8, level: 'rising', instructions: false } },
+    { items: 1, options: { rows: 7, largest: 50, perPage: 1, level: 5 } },
+  ],
   'cages 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
     { items: 6, options: { size: 4, calculation: 'sums', perPage: 6, level: 'rising', instructions: false } },

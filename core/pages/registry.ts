@@ -35,6 +35,7 @@ import { makesItems, type PageKind } from './kind.ts';
 import { maze } from './maze/index.ts';
 import { music } from './music/index.ts';
 import { nonogram } from './nonogram/index.ts';
+import { numberPyramid } from './number-pyramid/index.ts';
 import { numberSearch } from './number-search/index.ts';
 import { otherBooks } from './other-books/index.ts';
 import { planner } from './planner/index.ts';
@@ -116,6 +117,7 @@ for (const kind of [
   kakuro,
   inequality,
   cages,
+  numberPyramid,
   nonogram,
   maze,
   bingo,

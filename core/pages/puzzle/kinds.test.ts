@@ -73,6 +73,7 @@ const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; m
   kakuro: { least: 2.5, most: { columns: 10, rows: 10 } },
   inequality: { least: 3.5 },
   cages: { least: 3.5 },
+  'number-pyramid': { least: 3.5 },
   'word-ladder': { least: 3.5 },
   nonogram: { least: 2, most: { columns: 20, rows: 20 } },
   bingo: { given: { words: WORDS }, least: 4.9 },

@@ -1,0 +1,43 @@
+import { defineKind, itemUnits } from '../kind.ts';
+import { twiceProblems } from '../puzzle/judged.ts';
+import { LEVEL_NAMES } from '../puzzle/level.ts';
+import { drawNumberPyramidPage, drawNumberPyramidSolution } from './draw.ts';
+import {
+  fillNumberPyramid,
+  inspectNumberPyramid,
+  type NumberPyramidItem,
+  pinnedNumberPyramid,
+} from './fill.ts';
+import { type NumberPyramidOptions, numberPyramidOptions, numberPyramidPin } from './options.ts';
+
+export const numberPyramid = defineKind<NumberPyramidOptions, NumberPyramidItem>({
+  id: 'number-pyramid',
+  version: 1,
+  name: 'Number pyramid',
+  purpose:
+    'Bricks that are the sum of the two below them, for children; one answer each, levels measured, with solutions.',
+  family: 'Puzzles',
+  samples: [
+    { name: 'Number pyramid', shown: { level: 2 } },
+    { name: 'Small number pyramid, eight a page', options: { rows: 3, largest: 5, perPage: 8, level: 1 } },
+  ],
+  extent: 'items',
+  defaultCount: 60,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: numberPyramidOptions,
+  itemName: 'puzzle',
+  itemsPerUnit: ({ perPage }) => perPage,
+  units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
+  usesPlace: true,
+  fillSteps: fillNumberPyramid,
+  pin: { schema: numberPyramidPin, of: pinnedNumberPyramid },
+  data: ({ rows, givens, solution, level }) => ({ rows, givens, solution, level }),
+  told: ({ level, givens }) =>
+    `${LEVEL_NAMES[level]}, ${givens.filter((number) => number === null).length} bricks to fill in`,
+  draw: drawNumberPyramidPage,
+  solution: { box: drawNumberPyramidSolution },
+  inspect: inspectNumberPyramid,
+  inspectSection: (items) =>
+    twiceProblems(items, ({ givens, solution }) => JSON.stringify([givens, solution])),
+});

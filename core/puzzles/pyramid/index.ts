@@ -1,0 +1,4 @@
+export { onlyAnswer } from './judge.ts';
+export { makePyramid } from './make.ts';
+export { pyramidScales } from './scale.ts';
+export { bricksIn } from './solve.ts';
