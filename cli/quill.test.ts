@@ -152,7 +152,7 @@ describe('quill, without a server', () => {
     expect(clues).toContain(',across,');
     expect(quill('items', file, '--as', 'ipuz').stderr).toContain('name a folder for them with --out');
     expect(quill('items', file, '--as', 'gif').stderr).toContain(
-      'Its items are saved as: line, ipuz, json, clues.',
+      'Its items are saved as: line, ipuz, json, clues, no-clue.',
     );
   });
 
