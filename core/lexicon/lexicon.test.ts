@@ -225,6 +225,16 @@ describe('definitions as clues', () => {
     }
   });
 
+  it('of a form of a word are those of the word, with the form behind them', () => {
+    expect(definitionOf(lexicon, 'orchards')).toMatch(/small cultivated wood.* \(plural\)$/);
+    expect(definitionOf(lexicon, 'tallest')).toMatch(/\(superlative\)$/);
+    expect(definitionOf(lexicon, 'implored')).toMatch(/\(past tense\)$/);
+    expect(definitionOf(lexicon, 'quuxes')).toBeNull();
+    // The most usual meaning of all parts of speech: an adjective here, though it can be a noun.
+    expect(definitionOf(lexicon, 'few')).not.toMatch(/elite/);
+    expect(definitionOf(lexicon, 'trek')).not.toMatch(/[()]/);
+  });
+
   it('are of the usual meaning, and there is none for what the dictionary does not have', () => {
     expect(definitionOf(lexicon, 'wren')).toMatch(/small active brown birds/);
     expect(definitionOf(lexicon, 'Kettle')).toMatch(/pot/);

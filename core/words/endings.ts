@@ -30,9 +30,8 @@ const SHORTEST = 3;
  * @param word in small letters
  */
 export function basesOf(word: string, has: (word: string) => boolean): { base: string; form: Form }[] {
-  if (word.endsWith('ss')) return [];
   return ENDINGS.flatMap(([ending, instead, form]) => {
-    if (!word.endsWith(ending)) return [];
+    if (!word.endsWith(ending) || (ending === 's' && word.endsWith('ss'))) return [];
     const root = word.slice(0, -ending.length);
     const isDoubled = !instead && root.length > SHORTEST && root.at(-1) === root.at(-2);
     return [root + instead, ...(isDoubled ? [root.slice(0, -1)] : [])]

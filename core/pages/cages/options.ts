@@ -1,8 +1,9 @@
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import { CAGE_SIZES, CALCULATIONS } from '../../puzzles/cages/index.ts';
 import { enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
 const size = enumOf(CAGE_SIZES);
@@ -23,10 +24,7 @@ export const cagesOptions = exactObject({
   }),
   level: levelSetting(),
   perPage: setting(enumOf([1, 2, 4, 6]), 4, { label: 'Puzzles per page' }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   heading: headingSetting(),
 });
 

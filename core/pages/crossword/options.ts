@@ -27,7 +27,7 @@ export const crosswordOptions = exactObject({
   }),
   vocabulary: setting(vocabulary, 'common', {
     label: 'Filled with',
-    values: { common: 'The most common words', everyday: 'Everyday words' },
+    values: { common: 'The most common English words', everyday: 'Everyday English words' },
     when: isDense,
   }),
   fillClues: setting(text(0, 400_000), '', {

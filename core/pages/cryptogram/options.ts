@@ -3,6 +3,7 @@ import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ORDERS, type Order } from '../../text-lists/index.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 
 const given = integerBetween(0, 7);
 
@@ -19,10 +20,7 @@ export const cryptogramOptions = exactObject({
     label: 'Strip for the key',
     help: 'The alphabet with a box at each letter, and how often each sign stands in the text; left out where the text would be too small beside it.',
   }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   heading: headingSetting(),
 });
 

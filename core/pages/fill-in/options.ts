@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 import { aroundSetting } from '../puzzle/letter-grid.ts';
 import { wordSource } from '../puzzle/word-source.ts';
 
@@ -16,10 +17,7 @@ export const fillInOptions = exactObject({
     label: 'One word given',
     help: 'A word to begin with stands in the grid. More are given where the words would fit in two ways.',
   }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   around: aroundSetting(),
   heading: headingSetting(),
 });

@@ -1,7 +1,8 @@
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import { enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
 const side = integerBetween(5, 15);
@@ -11,10 +12,7 @@ export const kakuroOptions = exactObject({
   rows: setting(side, 9, { label: 'Rows', help: 'With the first, which has sums alone.' }),
   level: levelSetting(),
   perPage: setting(enumOf([1, 2, 4, 6]), 2, { label: 'Puzzles per page' }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   heading: headingSetting(),
 });
 

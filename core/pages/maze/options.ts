@@ -4,6 +4,7 @@ import { enumOf, exactObject, integerBetween, numberBetween } from '../../schema
 import { setting } from '../../settings.ts';
 import { ICONS } from '../blocks/icons.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 import { levelSetting } from '../puzzle/level.ts';
 import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline-options.ts';
 
@@ -44,10 +45,7 @@ export const mazeOptions = exactObject({
     values: { outer: 'At the edge', middle: 'Goal in the middle', anywhere: 'Inside, far apart' },
   }),
   perPage: setting(enumOf([1, 2, 4, 6]), 1, { label: 'Puzzles per page' }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   weight: setting(numberBetween(0.75, 5), 2, {
     label: 'Line weight',
     help: 'Half as wide again in large print.',

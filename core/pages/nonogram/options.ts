@@ -1,7 +1,8 @@
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import { enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
 const side = integerBetween(5, 30);
@@ -18,10 +19,7 @@ export const nonogramOptions = exactObject({
     label: 'Symmetry of the picture',
     values: { none: 'None', mirror: 'Mirror' },
   }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   heading: headingSetting(),
 });
 

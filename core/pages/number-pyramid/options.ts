@@ -1,7 +1,8 @@
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import { enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
 const rows = integerBetween(3, 7);
@@ -15,10 +16,7 @@ export const numberPyramidOptions = exactObject({
   }),
   level: levelSetting(),
   perPage: setting(enumOf([1, 2, 4, 6, 8]), 6, { label: 'Puzzles per page' }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   heading: headingSetting(),
 });
 

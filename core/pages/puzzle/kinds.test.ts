@@ -134,6 +134,27 @@ describe.each(Object.keys(KINDS))('any page of %s', (kind) => {
   }
 });
 
+describe('a ladder that there is none of', () => {
+  it('is told, and keeps its page free', () => {
+    const book = bookOf('word-ladder', { items: 2, options: { letters: 3, steps: 8 } });
+    const none = { letters: 3, words: [] };
+    expect(
+      pageKind('word-ladder').inspect!(none, { number: 1, displayNumber: 1, label: 'Puzzle 1' }, {}),
+    ).toEqual([
+      expect.objectContaining({
+        severity: 'fix',
+        message: expect.stringContaining('no ladder of so many steps'),
+      }),
+    ]);
+    // A second way, and a way that the book has not.
+    const wrong = { letters: 3, words: ['CAT', 'COT', 'COG', 'DOG'] };
+    expect(
+      pageKind('word-ladder').inspect!(wrong, { number: 1, displayNumber: 1, label: 'Puzzle 1' }, {}),
+    ).toEqual([expect.objectContaining({ message: expect.stringContaining('more than one answer') })]);
+    expect(textsOn(book, 1).join(' ')).toContain('Word ladder 1–2');
+  });
+});
+
 describe('titles by a pattern', () => {
   it('stands on the page: of one level where all of them are, with what the whole book counts', () => {
     const sudokus = (level: unknown) =>
@@ -173,6 +194,63 @@ describe('words with clues', () => {
     );
     expect(findings(crossword(list, { words: 12 }))).toContain(
       'From puzzle 1: the list gives 5 of the 12 words asked for. Add words or ask for fewer.',
+    );
+  });
+
+  it('fill a dense grid: what is said of it, of its size and of words that cannot stand in one', () => {
+    const dense = (options: object) => crossword(list, { layout: 'dense', columns: 9, rows: 9, ...options });
+    const [word] = itemOf<CrosswordItem>(dense({}), 1).asked.filter(({ clue }) => !clue);
+    const told = findings(
+      dense({
+        clues: `${list}\nCafé | Where to sit`,
+        fillClues: `${word!.word} | ~ Nobody read it\nZzz | ~ Nor this`,
+      }),
+    );
+    expect(told).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(
+          /^Puzzle 1: \d+ words have no clue \([A-Z]+, .*…\)\. Write them, or take them from the dictionary\.$/,
+        ),
+        expect.stringContaining(
+          'CAFÉ cannot stand in a dense grid: three letters and more, without accents.',
+        ),
+      ]),
+    );
+    // Words that stand in no grid need no review.
+    expect(told.join()).not.toContain('ZZZ');
+    const wide = dense({ columns: 25, rows: 7 });
+    expect(itemOf<CrosswordItem>(wide, 1).columns).toBe(21);
+    expect(findings(wide)).toContain(
+      'Puzzle 1: a dense grid has 21 columns and rows at most; it was made so. Ask for fewer.',
+    );
+    const item = itemOf<CrosswordItem>(dense({ clues: '' }), 1);
+    expect(pageKind('crossword').told!(item)).toMatch(/^\d+ words in 9 × 9 cells, 0 of them from the list$/);
+    expect(findings(dense({ clues: '' })).join()).not.toContain('there are no words');
+    const none = { ...item, asked: [], letters: [] };
+    expect(
+      pageKind('crossword').inspectSection!(
+        [{ number: 1, label: 'Puzzle 1', item: none }],
+        dense({ clues: '' }).sections.get('s')!.options,
+        dense({ clues: '' }).resources,
+      ),
+    ).toEqual([
+      expect.objectContaining({ severity: 'fix', message: expect.stringContaining('no grid of this size') }),
+    ]);
+  });
+
+  it('keep the clue of the list where they fill a grid that they were not dealt to, and save those without one', () => {
+    const book = crossword('', { layout: 'dense', columns: 7, rows: 7 });
+    const { asked } = itemOf<CrosswordItem>(book, 1);
+    const fillClues = asked.slice(0, 3).map(({ word }) => `${word.toLowerCase()} | Clue of ${word.length}`);
+    const known = crossword('', { layout: 'dense', columns: 7, rows: 7, fillClues: fillClues.join('\n') });
+    const item = itemOf<CrosswordItem>(known, 1);
+    expect(item.letters).toEqual(itemOf<CrosswordItem>(book, 1).letters);
+    expect(item.asked.slice(0, 3).map(({ clue }) => clue)).toEqual(
+      asked.slice(0, 3).map(({ word }) => `Clue of ${word.length}`),
+    );
+    const bare = pageKind('crossword').formats!.find(({ id }) => id === 'no-clue')!;
+    expect(bare.write(item, { number: 1, label: 'Puzzle 1' }).split('\n')).toEqual(
+      asked.slice(3).map(({ word }) => word),
     );
   });
 

@@ -21,35 +21,33 @@ Sting | It hurts, and is used once
 Worker | She gathers, cleans and feeds`;
 
 /** Clues of the words that fill the small page of a dense crossword. */
-export const SHOWN_DENSE = `Twig | A bird carries it to the nest
-Owe | Be in debt
-Wine | It ages in a cellar
-Rods | Anglers cast with them
-Once | How fairy tales begin, with “upon a time”
-Ergo | Therefore, to a philosopher
-Kiss | It wakes a sleeping beauty
-Sew | Work with needle and thread
-Death | A will is read after it
-She | That woman
-This | The one right here
-Ions | Atoms with a charge
-Opus | Numbered work of a composer
-Rock | Move a cradle
-Seep | Leak slowly
-Key | It turns in a lock
-Eddy | Whirl in a stream
-Two | A pair
-Wink | Close one eye
-Incidence | How often something happens
-Geese | They fly in a V
-Ore | Rock with metal in it
-Worshiped | Adored
-Edge | Sharp side of a blade
-Sow | Put seed into the ground
-Sat | Took a chair
-Those | Not these
-Sir | A knight is called so
-Hook | Where the bait hangs
-Sued | Took to court
-Sky | Clouds cross it
-Spy | One with a secret employer`;
+export const SHOWN_DENSE = `Idols | Fans adore them
+Spy | One with a secret employer
+Tenet | What one firmly believes
+Pie | Crust with apples in it
+Swear | Take an oath
+Let | Rented out
+Debit | Opposite of credit
+Amenity | A pool, to a hotel
+Lungs | They fill with air
+Hot | Like an oven
+Theta | Eighth of the Greek letters
+Ant | Worker on a hill
+Hover | Stay in the air, as a hummingbird
+Yes | Word of consent
+Spent | Paid out
+Its | Belonging to that thing
+Dew | Drops on the grass at dawn
+One | The first number
+Leaden | Heavy and gray, as a winter sky
+Strengths | What one is good at
+Split | Divide in two
+Piety | Devotion
+Yet | Up to now
+Bishop | It moves aslant on a board
+Alone | Without company
+Mutts | Dogs of no one breed
+Hay | Dried grass for horses
+Eve | The night before
+Ten | A pair of fives
+Art | It hangs in a gallery`;

@@ -3,6 +3,7 @@ import { SIZES, SYMMETRIES, VARIANTS } from '../../puzzles/sudoku/index.ts';
 import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 import { levelSetting } from '../puzzle/level.ts';
 
 const size = enumOf(SIZES);
@@ -27,10 +28,7 @@ export const sudokuOptions = exactObject({
     label: 'Symmetry of the givens',
     values: { none: 'None', 'half-turn': 'Half turn', 'quarter-turn': 'Quarter turn', mirror: 'Mirror' },
   }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   corners: setting(v.boolean(), false, {
     label: 'Corners for candidates',
     help: 'A small box in the corner of each empty cell, to pencil candidates in.',

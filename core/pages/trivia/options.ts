@@ -3,6 +3,7 @@ import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ORDERS, type Order } from '../../text-lists/index.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 
 export const triviaOptions = exactObject({
   questions: setting(text(0, 400_000), '', {
@@ -12,10 +13,7 @@ export const triviaOptions = exactObject({
   }),
   order: setting(enumOf(Object.keys(ORDERS) as Order[]), 'listed', { label: 'Order', values: ORDERS }),
   perPuzzle: setting(integerBetween(3, 20), 10, { label: 'Questions per quiz' }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   heading: headingSetting(),
 });
 

@@ -3,6 +3,7 @@ import { LADDER_LETTERS } from '../../puzzles/word-ladder/index.ts';
 import { enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 
 const letters = enumOf(LADDER_LETTERS);
 const steps = integerBetween(2, 8);
@@ -15,10 +16,7 @@ export const wordLadderOptions = exactObject({
     help: 'Its cell is gray in each step, which makes it much easier.',
   }),
   perPage: setting(enumOf([1, 2, 4, 6, 9, 12]), 6, { label: 'Puzzles per page' }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   heading: headingSetting(),
 });
 

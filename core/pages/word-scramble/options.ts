@@ -3,6 +3,7 @@ import { TASKS } from '../../puzzles/scramble/index.ts';
 import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
+import { instructionsSetting } from '../puzzle/instructions.ts';
 import { wordSource } from '../puzzle/word-source.ts';
 
 const task = enumOf(TASKS);
@@ -17,10 +18,7 @@ export const scrambleOptions = exactObject({
     values: { letters: 'The order of the letters', vowels: 'The missing vowels' },
   }),
   wordsPerPuzzle: setting(integerBetween(4, 20), 10, { label: 'Words per puzzle' }),
-  instructions: setting(v.boolean(), true, {
-    label: 'Instructions',
-    help: 'A line at the foot of each page.',
-  }),
+  instructions: instructionsSetting(),
   heading: headingSetting(),
 });
 
