@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useCallback, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useLocation, useSearchParams } from 'react-router';
 import { sectionIn, sectionsOf } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { RunningOrder } from '../book/flatplan/running-order.tsx';
@@ -8,11 +8,37 @@ import { SectionSettings } from '../book/flatplan/section-settings.tsx';
 import { Spreads } from '../book/flatplan/spreads.tsx';
 import { useBook } from '../book/store.ts';
 
+/** Says of an address that it follows what was chosen here, and has nothing to tell. */
+const FOLLOWS = { follows: true };
+
+/**
+ * The section that is asked for: by a link, or by a choice here. A choice acts at once, since what is
+ * typed next is meant for it; the address, which follows when the router is ready, never takes it back.
+ */
+function useAsked() {
+  const [search, setSearch] = useSearchParams();
+  const follows = (useLocation().state as typeof FOLLOWS | null)?.follows ?? false;
+  const linked = search.get('section');
+  const [asked, setAsked] = useState(linked);
+  const [seen, setSeen] = useState(linked);
+  if (seen !== linked) {
+    setSeen(linked);
+    if (!follows) setAsked(linked);
+  }
+  const ask = useCallback(
+    (section: string) => {
+      setAsked(section);
+      setSearch({ section }, { replace: true, preventScrollReset: true, state: FOLLOWS });
+    },
+    [setSearch],
+  );
+  return { asked, ask };
+}
+
 /** All pages of the book as spreads, between the running order and the settings of what is chosen. */
 export default function Flatplan() {
-  const [search, setSearch] = useSearchParams();
+  const { asked, ask } = useAsked();
   const sections = useBook((state) => state.value.sections);
-  const asked = search.get('section');
   const chosen =
     (sectionIn(sections, asked) ? asked : null) ??
     sectionsOf(sections).find(({ kind }) => pageKind(kind).extent === 'items')?.id ??
@@ -22,9 +48,9 @@ export default function Flatplan() {
   const choose = useCallback(
     (section: string, at: number | null = null) => {
       setPage(at);
-      setSearch({ section }, { replace: true, preventScrollReset: true });
+      ask(section);
     },
-    [setSearch],
+    [ask],
   );
   return (
     <Box
