@@ -55,11 +55,13 @@ export async function items(file: string, { json, as, out }: Asked): Promise<num
 /** Writes the items that have a form: together on standard output where one file takes several, or a file each into a folder. */
 async function saveItems(book: Book, as: string, out: string | undefined): Promise<number> {
   const sections = sectionsWithItems(book).filter((section) =>
-    formatsOf(kindOf(section)).some(({ id }) => id === as),
+    formatsOf(kindOf(section), section.options).some(({ id }) => id === as),
   );
   if (!sections.length) {
     const known = new Set(
-      sectionsWithItems(book).flatMap((section) => formatsOf(kindOf(section)).map(({ id }) => id)),
+      sectionsWithItems(book).flatMap((section) =>
+        formatsOf(kindOf(section), section.options).map(({ id }) => id),
+      ),
     );
     throw new BadCall(
       known.size
@@ -70,7 +72,8 @@ async function saveItems(book: Book, as: string, out: string | undefined): Promi
   if (out) await mkdir(out, { recursive: true });
   let count = 0;
   for (const section of sections) {
-    const together = formatsOf(kindOf(section)).find(({ id }) => id === as)!.between !== undefined;
+    const together =
+      formatsOf(kindOf(section), section.options).find(({ id }) => id === as)!.between !== undefined;
     if (!together && !out) throw new BadCall(`A file each: name a folder for them with --out.`);
     const numbers = numbersOf(book, section);
     if (!out) {

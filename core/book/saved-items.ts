@@ -20,7 +20,7 @@ export function* savedItems(
   items: readonly number[],
   format: string,
 ): Steps<SavedItems> {
-  const formats = formatsOf(kindOf(section));
+  const formats = formatsOf(kindOf(section), section.options);
   const form = formats.find(({ id }) => id === format);
   if (!form) {
     const known = formats.map(({ id }) => id).join(', ');

@@ -102,6 +102,10 @@ const SAMPLES: Record<string, object[]> = {
     { items: 1, options: { clues: CLUES, clueSide: 'facing', around: 'none', counts: false } },
   ],
   // Of what a kind learned later.
+  'sudoku 1, killer': [
+    { items: 2, options: { variant: 'killer', level: 2, perPage: 2, corners: true } },
+    { items: 1, options: { variant: 'killer', size: 6, level: 3, perPage: 1 }, solutions: { perPage: 1 } },
+  ],
   'crossword 1, dense': [
     {
       items: 2,

@@ -1,8 +1,11 @@
 import type { ItemFormat, PageKind } from './kind.ts';
 
-/** Every form in which items of a kind are saved: its own, and its open form as JSON. */
-export const formatsOf = (kind: Pick<PageKind, 'formats' | 'data'>): readonly ItemFormat<unknown>[] => [
-  ...(kind.formats ?? []),
+/** Every form in which items of a section are saved: those of its kind, and its open form as JSON. */
+export const formatsOf = (
+  kind: Pick<PageKind, 'formats' | 'data'>,
+  options: Readonly<Record<string, unknown>>,
+): readonly ItemFormat<unknown>[] => [
+  ...(kind.formats ?? []).filter(({ holds }) => holds?.(options) ?? true),
   ...(kind.data
     ? [
         {

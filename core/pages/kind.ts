@@ -185,6 +185,8 @@ export interface ItemFormat<Item> {
   ending: string;
   /** What stands between several items in a file; a file takes one if left out. */
   between?: string;
+  /** Whether it tells all of an item made with these options, as a recipe has them; of any if left out. */
+  holds?(options: Readonly<Record<string, unknown>>): boolean;
   write(item: Item, placed: Pick<PlacedItem<Item>, 'number' | 'label'>): string;
 }
 

@@ -9,10 +9,11 @@ import { unwantedOf } from '#core/pages/word-search/unwanted.ts';
 import { denseSteps } from '#core/puzzles/crossword/dense/index.ts';
 import { freeFormSteps } from '#core/puzzles/crossword/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
+import { LEVELS } from '#core/puzzles/level.ts';
 import { GRIDS, makeMaze, mazeGrid } from '#core/puzzles/maze/index.ts';
 import { nonogramSteps } from '#core/puzzles/nonogram/index.ts';
 import { BandSolver } from '#core/puzzles/sudoku/bands.ts';
-import { rate, shapeOf, sudokuSteps } from '#core/puzzles/sudoku/index.ts';
+import { killerSteps, rate, shapeOf, sudokuSteps } from '#core/puzzles/sudoku/index.ts';
 import { SudokuMaker } from '#core/puzzles/sudoku/make.ts';
 import { GRADES, type Grade } from '#core/puzzles/sudoku/rate.ts';
 import { loadVocabularies } from '#core/puzzles/vocabulary/index.ts';
@@ -182,6 +183,12 @@ for (const [grade, { level, count, times }] of AGAINST.entries()) {
       `${name.padEnd(24)} ${median(all).toFixed(1)} ms, the slowest of ${all.length} ${Math.max(...all).toFixed(0)} (${least})`,
     );
   console.log('');
+  for (const level of LEVELS)
+    said(
+      `Killer sudokus 9 × 9, level ${level}`,
+      times(30, (seed) => atOnce(killerSteps(9, level, randomStream('bench', 'killer', level, seed)))),
+      '100',
+    );
   said(
     'Kakuros 9 × 9',
     times(50, (seed) => atOnce(kakuroSteps(9, 9, randomStream('bench', 'kakuro', seed)))),

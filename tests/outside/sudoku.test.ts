@@ -3,12 +3,20 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { gridText, type Size, sudokuSteps, type Variant } from '#core/puzzles/sudoku/index.ts';
+import {
+  type Cage,
+  gridText,
+  killerSteps,
+  type Size,
+  sudokuSteps,
+  type Variant,
+} from '#core/puzzles/sudoku/index.ts';
 import { randomStream } from '#core/random.ts';
+import { atOnce } from '#core/steps.ts';
 
 const everything = process.env.QUILL_SWEEP === 'all';
 
-function made(size: Size, variant: Variant, level: 1 | 2 | 3 | 4 | 5, seed: number) {
+function made(size: Size, variant: Exclude<Variant, 'killer'>, level: 1 | 2 | 3 | 4 | 5, seed: number) {
   const order = { size, variant, level, symmetry: 'half-turn' } as const;
   const steps = sudokuSteps(order, randomStream('outside', size, variant, level, seed));
   for (let step = steps.next(); ; step = steps.next()) {
@@ -40,23 +48,29 @@ describe('as qqwing solves them', () => {
 });
 
 /** A grid as the game of Debian's sgt-puzzles (MIT) names it: numbers, and letters for so many empty cells. */
-function described({ givens }: Made): string {
+const described = ({ givens }: Pick<Made, 'givens'>): string =>
+  numbered([...givens].map((sign) => '123456789ABCDEFG'.indexOf(sign) + 1));
+
+function numbered(values: readonly number[]): string {
   let text = '';
-  let last = '';
-  for (const part of givens.match(/\.+|[^.]/g)!) {
-    const next =
-      part[0] === '.'
-        ? 'z'.repeat(Math.floor(part.length / 26)) +
-          (part.length % 26 ? String.fromCharCode(96 + (part.length % 26)) : '')
-        : String('123456789ABCDEFG'.indexOf(part) + 1);
-    text += /\d$/.test(last) && /^\d/.test(next) ? `_${next}` : next;
-    last = next;
+  let empty = 0;
+  const pass = () => {
+    text += 'z'.repeat(Math.floor(empty / 26)) + (empty % 26 ? String.fromCharCode(96 + (empty % 26)) : '');
+    empty = 0;
+  };
+  for (const value of values) {
+    if (value === 0) empty++;
+    else {
+      pass();
+      text += /\d$/.test(text) ? `_${value}` : value;
+    }
   }
+  pass();
   return text;
 }
 
 /** Outlines of boxes as the game names them: between lines, so many steps until the next one, rows first. */
-function outlined({ boxOf }: Made, size: number): string {
+function outlined({ boxOf }: Pick<Made, 'boxOf'>, size: number): string {
   const edges: boolean[] = [];
   for (let row = 0; row < size; row++)
     for (let column = 1; column < size; column++)
@@ -74,6 +88,18 @@ function outlined({ boxOf }: Made, size: number): string {
     }
   }
   return text;
+}
+
+/** Cages as the game names them: an empty grid, outlines, and the sums where their first cells are. */
+function caged(cages: readonly Cage[], size: number): string {
+  const boxOf = new Uint8Array(size * size);
+  const sums = Array.from({ length: size * size }, () => 0);
+  cages.forEach(({ cells, sum }, i) => {
+    for (const cell of cells) boxOf[cell] = i;
+    sums[cells[0]!] = sum;
+  });
+  const empty = described({ givens: '.'.repeat(size * size) });
+  return `${BOXES[size as Size]}k:${empty},${outlined({ boxOf }, size)},${numbered(sums)}`;
 }
 
 const BOXES: Partial<Record<Size, string>> = { 4: '2x2', 6: '2x3', 9: '3x3', 12: '3x4', 16: '4x4' };
@@ -121,6 +147,22 @@ describe('as the solver of Debian’s sgt-puzzles sees them', () => {
     expect(answers).toEqual(
       puzzles.map(({ solution }) => [...solution].map((sign) => '123456789ABCDEFG'.indexOf(sign) + 1)),
     );
+  });
+
+  it.each([
+    [6, 3],
+    [6, 4],
+    [9, 4],
+    [9, 5],
+  ] as const)('%i, killer, level %i: one answer each, the one in the book', (size, level) => {
+    // The game has no cages of one cell.
+    const puzzles = Array.from({ length: everything ? 400 : 40 }, (_, seed) =>
+      atOnce(killerSteps(size, level, randomStream('outside killer', size, level, seed))),
+    ).filter(({ cages }) => cages.every(({ cells }) => cells.length > 1));
+    expect(puzzles.length).toBeGreaterThan(2);
+    const { answers, complaints } = solved(puzzles.map(({ cages }) => caged(cages, size)));
+    expect(complaints).toBe('');
+    expect(answers).toEqual(puzzles.map(({ solution }) => [...solution]));
   });
 
   it('would tell of a puzzle that has two answers', () => {

@@ -28,7 +28,7 @@ export function SaveItemMenu({
 }) {
   const store = useBookStore();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const formats = formatsOf(kindOf(section));
+  const formats = formatsOf(kindOf(section), section.options);
   const save = async (items: number[], format: string, name: string) => {
     setAnchor(null);
     const recipe = store.getState().value;

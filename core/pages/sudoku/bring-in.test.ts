@@ -127,7 +127,7 @@ describe('sudokus from other programs', () => {
 describe('items of every kind', () => {
   it('are saved as JSON, and in forms with names and endings of their own', () => {
     for (const one of pageKinds()) {
-      const formats = formatsOf(one);
+      const formats = formatsOf(one, {});
       expect(new Set(formats.map(({ id }) => id)).size).toBe(formats.length);
       for (const { ending } of formats) expect(ending).toMatch(/^[a-z]+$/);
       if (one.data) expect(formats.at(-1)!.id).toBe('json');

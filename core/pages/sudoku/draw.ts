@@ -13,6 +13,7 @@ import {
   SOLUTION_HEAD,
   solutionHead,
 } from '../puzzle/page.ts';
+import { drawCages } from './cages.ts';
 import { type SudokuItem, shapeOfItem } from './fill.ts';
 import type { SudokuOptions } from './options.ts';
 import { sudokuWords } from './words.ts';
@@ -53,11 +54,13 @@ interface Grid {
   /** Ground of a cell, or null. */
   ground(cell: number): number | null;
   corners?: boolean;
+  /** Whether cages have their sums. */
+  sums?: boolean;
 }
 
 function drawGrid(
   item: SudokuItem,
-  { box, signs, face, digit, ground, corners }: Grid,
+  { box, signs, face, digit, ground, corners, sums = false }: Grid,
   type: Typesetter,
 ): Mark[] {
   const { size, boxOf } = shapeOfItem(item);
@@ -79,10 +82,12 @@ function drawGrid(
     for (let i = 0; i < size * size; i++) {
       if (signs[i] !== '.') continue;
       const [x, y] = [box.x + (i % size) * cell, box.y + Math.floor(i / size) * cell];
+      // The left one is for sums, where there are some.
+      const [inner, outer] = item.cages ? [x + cell - side, x + cell] : [x + side, x];
       path
-        .move(x + side, y)
-        .line(x + side, y + side)
-        .line(x, y + side);
+        .move(inner, y)
+        .line(inner, y + side)
+        .line(outer, y + side);
     }
     const stroke = { width: CORNER.weight, paint: { gray: CORNER.gray } };
     marks.push({ type: 'path', path: path.done(), stroke });
@@ -116,6 +121,7 @@ function drawGrid(
       stroke: { width: frame, paint: BLACK },
     },
   );
+  if (item.cages) marks.push(...drawCages(item.cages, size, box, { type, face: DIGITS, sums }));
   const drop = (cell + type.capHeight(face) * digit) / 2;
   for (let row = 0; row < size; row++) {
     const shown = [...signs.slice(row * size, (row + 1) * size)].flatMap((sign, column) =>
@@ -217,6 +223,7 @@ export function drawSudokuPage(context: DrawContext<SudokuOptions, SudokuItem>):
           digit: cell * (large ? LARGE_DIGIT : DIGIT),
           ground: (at) => (onDiagonal(item, at) ? DIAGONAL : null),
           corners: options.corners,
+          sums: true,
         },
         type,
       ),

@@ -1,9 +1,14 @@
 import type { Level } from '../../puzzles/level.ts';
 import {
+  type Cage,
   canonicalForm,
   coversOf,
   gridText,
+  killerAnswers,
+  killerSteps,
+  LARGEST_KILLER,
   rate,
+  rateKiller,
   readGrid,
   type Shape,
   type Size,
@@ -13,7 +18,7 @@ import {
   type Technique,
   type Variant,
 } from '../../puzzles/sudoku/index.ts';
-import { randomStream } from '../../random.ts';
+import { type RandomStream, randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
 import { answerProblems, levelProblems, twiceProblems } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
@@ -27,6 +32,8 @@ export interface SudokuItem {
   solution: string;
   /** The box of each cell, a letter from A on, where boxes are of any outline. */
   boxes?: string;
+  /** Cells that add up to a sum, of a killer sudoku. */
+  cages?: readonly Cage[];
   level: Level;
   /** The level that was asked for. */
   wanted: Level;
@@ -34,10 +41,10 @@ export interface SudokuItem {
   techniques: Technique[];
 }
 
-/** Boxes of any outline are made up to this size. */
-const LARGEST_JIGSAW = 9;
+/** Up to which size variants are made. */
+const LARGEST: Partial<Record<Variant, number>> = { jigsaw: 9, killer: LARGEST_KILLER };
 const isTooLarge = ({ size, variant }: Pick<SudokuOptions, 'size' | 'variant'>): boolean =>
-  variant === 'jigsaw' && size > LARGEST_JIGSAW;
+  size > (LARGEST[variant] ?? size);
 
 /** What a pinned puzzle is made from. */
 export function pinnedSudoku({
@@ -67,7 +74,7 @@ export const shapeOfItem = ({ size, variant, boxes }: SudokuItem): Shape =>
         variant,
         Uint8Array.from(boxes, (letter) => letter.charCodeAt(0) - A),
       )
-    : shapeOf(size, variant as Exclude<Variant, 'jigsaw'>);
+    : shapeOf(size, variant === 'diagonal' ? variant : 'classic');
 
 /** The hardest level is that of puzzles which logic alone does not solve. */
 const BEYOND: Level = 5;
@@ -89,6 +96,18 @@ function solvedSudoku({ size, variant, givens }: SudokuGiven): SudokuItem {
 /** Grids that are searched where logic does not solve them; in larger ones that may take for ever. */
 export const LARGEST_SEARCHED = 9;
 
+/** A puzzle that has nothing but sums, as hard as it turns out. */
+function* fillKiller(size: Size, wanted: Level, random: RandomStream): Generator<void, SudokuItem> {
+  const { cages, solution, level } = yield* killerSteps(size, wanted, random);
+  yield;
+  return {
+    ...{ size, variant: 'killer' as const, cages, level, wanted },
+    givens: '.'.repeat(size * size),
+    solution: gridText(solution),
+    techniques: Object.keys(rateKiller(shapeOf(size), cages)!.techniques) as Technique[],
+  };
+}
+
 /** Makes one puzzle from its own random stream, giving way while it works. */
 export function* fillSudoku(context: FillContext<SudokuOptions>): Generator<void, SudokuItem> {
   const [seed, section] = context.streamKey;
@@ -96,6 +115,7 @@ export function* fillSudoku(context: FillContext<SudokuOptions>): Generator<void
   if ('givens' in made) return solvedSudoku(made);
   const { size, variant, level, symmetry, roll } = made;
   const random = randomStream(seed, section, context.item, roll, 'grid');
+  if (variant === 'killer') return yield* fillKiller(size, level, random);
   const { givens, solution, shape } = yield* sudokuSteps({ size, variant, level, symmetry }, random);
   yield;
   const rating = rate(shape, givens)!;
@@ -113,8 +133,9 @@ export function* fillSudoku(context: FillContext<SudokuOptions>): Generator<void
 
 /** Solves the puzzle anew, by code that has no part in making it, and looks for a second answer. */
 export function inspectSudoku(item: SudokuItem, { label }: { label: string }): ItemProblem[] {
-  const { size, givens, solution } = item;
-  const found = coversOf(shapeOfItem(item), readGrid(size, givens));
+  const { size, givens, solution, cages } = item;
+  const shape = shapeOfItem(item);
+  const found = cages ? killerAnswers(shape, cages) : coversOf(shape, readGrid(size, givens));
   const wrong = answerProblems(label, found, (answer) => gridText(answer) === solution);
   if (wrong.length) return wrong;
   return levelProblems(
@@ -125,7 +146,8 @@ export function inspectSudoku(item: SudokuItem, { label }: { label: string }): I
 }
 
 /** What equal puzzles share: of classic ones of 9 × 9, however they are turned, mirrored and renamed. */
-function sameAs({ size, variant, givens, solution }: SudokuItem): string {
+function sameAs({ size, variant, givens, solution, cages }: SudokuItem): string {
+  if (cages) return JSON.stringify(cages);
   if (size !== 9 || variant !== 'classic' || solution.includes('.')) return givens + solution;
   return canonicalForm(readGrid(size, givens), readGrid(size, solution));
 }
@@ -140,7 +162,10 @@ export function inspectSudokus(
   if (first && isTooLarge(options))
     problems.push({
       severity: 'fix',
-      message: `boxes of irregular outline are made up to 9 × 9; these ${options.size} × ${options.size} grids have usual ones. Choose a smaller size, or another variant.`,
+      message:
+        options.variant === 'killer'
+          ? `killer sudokus are made up to 9 × 9; these ${options.size} × ${options.size} grids are classic ones. Choose a smaller size, or another variant.`
+          : `boxes of irregular outline are made up to 9 × 9; these ${options.size} × ${options.size} grids have usual ones. Choose a smaller size, or another variant.`,
       item: first.number,
     });
   return [...problems, ...twiceProblems(items, sameAs)];

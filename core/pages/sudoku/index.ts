@@ -22,6 +22,7 @@ export const sudoku = defineKind<SudokuOptions, SudokuItem>({
     { name: 'Sudoku, 16 × 16', options: { size: 16, perPage: 1 }, shown: { level: 1 } },
     { name: 'Diagonal sudoku', options: { variant: 'diagonal' }, shown: { level: 2 } },
     { name: 'Jigsaw sudoku', options: { variant: 'jigsaw' }, shown: { level: 2 } },
+    { name: 'Killer sudoku', options: { variant: 'killer' }, shown: { level: 2 } },
   ],
   extent: 'items',
   defaultCount: 40,
@@ -34,9 +35,10 @@ export const sudoku = defineKind<SudokuOptions, SudokuItem>({
   usesPlace: true,
   fillSteps: fillSudoku,
   pin: { schema: sudokuPin, of: pinnedSudoku },
-  data: ({ size, variant, givens, solution, level, techniques, boxes }) => ({
+  data: ({ size, variant, givens, solution, level, techniques, boxes, cages }) => ({
     ...{ size, variant, givens, solution, level, techniques },
     ...(boxes ? { boxes } : {}),
+    ...(cages ? { cages } : {}),
   }),
   told: ({ level, techniques }) =>
     [LEVEL_NAMES[level], ...techniques.map((one) => TECHNIQUES[one].toLowerCase())].join(', '),

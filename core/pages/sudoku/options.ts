@@ -17,8 +17,8 @@ export const sudokuOptions = exactObject({
   }),
   variant: setting(variant, 'classic', {
     label: 'Variant',
-    values: { classic: 'Classic', diagonal: 'Diagonal', jigsaw: 'Jigsaw' },
-    help: 'Diagonal: both long diagonals have every digit, too. Jigsaw: the boxes have irregular outlines; up to 9 × 9.',
+    values: { classic: 'Classic', diagonal: 'Diagonal', jigsaw: 'Jigsaw', killer: 'Killer' },
+    help: 'Diagonal: both long diagonals have every digit, too. Jigsaw: the boxes have irregular outlines. Killer: nothing is given but the sums of cages. Both up to 9 × 9.',
   }),
   level: levelSetting(),
   perPage: setting(enumOf([1, 2, 4, 6, 9]), 4, {

@@ -5,6 +5,7 @@ import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
+import { formatsOf } from '../index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import { inspectSudoku, inspectSudokus, type SudokuItem } from './fill.ts';
 import { sudoku } from './index.ts';
@@ -90,6 +91,76 @@ describe('a section of sudokus', () => {
     expect(findings(book).map(({ message }) => message)).toEqual([
       expect.stringMatching(/made up to 9 × 9; these 12 × 12 grids have usual ones/),
     ]);
+  });
+});
+
+describe('killer sudokus', () => {
+  const killers = sudokus(2, { variant: 'killer', level: 2, perPage: 2 }, {}, { solutions: { perPage: 2 } });
+
+  it('print the sums of their cages and nothing else, and the answer on the page that is named', () => {
+    const [page, answers] = [textsOn(killers, 1), textsOn(killers, 2)];
+    expect(page).toContain('Killer sudoku 1–2');
+    for (const number of [1, 2]) {
+      const { cages, givens, solution } = itemOf(killers, number);
+      expect(givens).toBe('.'.repeat(81));
+      for (const { cells, sum } of cages!) {
+        expect(page).toContain(String(sum));
+        expect(cells.reduce((all, cell) => all + Number(solution[cell]), 0)).toBe(sum);
+      }
+      expect(answers.join('')).toContain(solution);
+    }
+    // As many sums as cages, besides the numbers of the puzzles.
+    const sums = page.filter((text) => /^\d+$/.test(text)).length;
+    const many = [1, 2].reduce((all, number) => all + itemOf(killers, number).cages!.length, 0);
+    expect(sums).toBe(many + 2);
+    expect(findings(killers)).toEqual([]);
+    expect(sudoku.told!(itemOf(killers, 1))).toMatch(/^Easy, sum of a cage, naked single, hidden single$/);
+  });
+
+  it('are judged by their cages, and known again', () => {
+    const item = itemOf(killers, 1);
+    const said = (changed: Partial<SudokuItem>) =>
+      inspectSudoku({ ...item, ...changed }, { label: 'Puzzle 1' }).map(({ message }) => message);
+    expect(said({})).toEqual([]);
+    const [first, ...rest] = item.cages!;
+    expect(said({ cages: [{ ...first!, sum: 45 }, ...rest] })).toEqual([
+      'Puzzle 1: has no answer. Re-roll the puzzle.',
+    ]);
+    const twice = [1, 2].map((number) => ({ number, label: `Puzzle ${number}`, item }));
+    expect(inspectSudokus(twice, { size: 9, variant: 'killer' } as SudokuOptions)).toHaveLength(1);
+  });
+
+  it('are told to be too large, and classic ones are drawn', () => {
+    const book = sudokus(1, { variant: 'killer', size: 12, level: 1, perPage: 1 });
+    expect(itemOf(book, 1)).toMatchObject({ variant: 'classic', size: 12 });
+    expect(findings(book).map(({ message }) => message)).toEqual([
+      expect.stringMatching(/killer sudokus are made up to 9 × 9; these 12 × 12 grids are classic ones/),
+    ]);
+  });
+
+  it('are saved with what makes them: cages, or zones of a jigsaw, and no line of characters', () => {
+    const saved = (book: Book) => {
+      const formats = formatsOf(sudoku, book.sections.get('s')!.options);
+      const ipuz = formats.find(({ id }) => id === 'ipuz')!;
+      const text = ipuz.write(itemOf(book, 1), { number: 1, label: 'Puzzle 1' });
+      return { ids: formats.map(({ id }) => id), ipuz: JSON.parse(text) };
+    };
+    const killer = saved(killers);
+    expect(killer.ids).toEqual(['ipuz', 'json']);
+    expect(killer.ipuz.boxes).toBe(true);
+    const [cage] = itemOf(killers, 1).cages!;
+    expect(killer.ipuz.cages[0]).toEqual({
+      operator: '+',
+      value: cage!.sum,
+      cells: cage!.cells.map((cell) => [(cell % 9) + 1, Math.floor(cell / 9) + 1]),
+    });
+    const jigsaw = saved(sudokus(1, { variant: 'jigsaw', size: 6, level: 1 }));
+    expect(jigsaw.ids).toEqual(['ipuz', 'json']);
+    expect(jigsaw.ipuz.boxes).toBe(false);
+    expect(jigsaw.ipuz.zones.map(({ cells }: { cells: unknown[] }) => cells.length)).toEqual(
+      Array(6).fill(6),
+    );
+    expect(saved(sudokus(1, { level: 1 })).ids).toEqual(['line', 'ipuz', 'json']);
   });
 });
 

@@ -213,7 +213,7 @@ const LEAST_GIVENS: Record<Level, number> = { 1: 0.44, 2: 0.36, 3: 0, 4: 0, 5: 0
 
 export interface SudokuOrder {
   size: Size;
-  variant: Variant;
+  variant: Exclude<Variant, 'killer'>;
   level: Level;
   symmetry: Symmetry;
 }

@@ -35,9 +35,14 @@ export const GRADES = [
 ] as const satisfies readonly { name: string; level: Level; own: readonly Look[] }[];
 export type Grade = 0 | 1 | 2 | 3 | 4 | 5;
 
-const LOOKS: readonly { grade: Grade; look: Look }[] = GRADES.flatMap(({ own }, grade) =>
-  own.map((look) => ({ grade: grade as Grade, look })),
-);
+/** Looks with the grade that each is of, from the easiest on. */
+export type GradedLooks = readonly { grade: Grade; look: Look }[];
+
+/** The looks of grades, in their order. */
+export const gradedLooks = (grades: readonly { own: readonly Look[] }[]): GradedLooks =>
+  grades.flatMap(({ own }, grade) => own.map((look) => ({ grade: grade as Grade, look })));
+
+const LOOKS = gradedLooks(GRADES);
 /** Beyond singles, which a board finds by itself. */
 const LATER = LOOKS.filter(({ grade }) => grade > 1);
 
@@ -49,12 +54,18 @@ const apply = (board: Board, { put, removes }: Step): void => {
 /**
  * Solves a board by logic up to a grade, as far as that goes.
  * @param enough ends it early: true once what is wanted is known
+ * @param looks beyond what the board finds by itself
  * @returns the highest grade that was needed, 1 for nothing but singles
  */
-export function solveByLogic(board: Board, most: Grade, enough?: () => boolean): Grade {
+export function solveByLogic(
+  board: Board,
+  most: Grade,
+  enough?: () => boolean,
+  looks: GradedLooks = LATER,
+): Grade {
   let needed: Grade = board.finds === FINDS.nakedSingles ? 0 : 1;
   search: while (board.open > 0 && !board.broken && !enough?.()) {
-    for (const { grade, look } of LATER) {
+    for (const { grade, look } of looks) {
       if (grade > most) break;
       const found = look(board);
       if (!found) continue;
@@ -90,12 +101,20 @@ export interface Rating {
 export function rate(shape: Shape, givens: ArrayLike<number>): Rating | null {
   const board = new Board(shape);
   board.finds = FINDS.nothing;
-  board.give(givens);
+  return rateBy(LOOKS, (grade) => GRADES[grade]!.level, board.give(givens));
+}
+
+/**
+ * As `rate`, by other looks.
+ * @param levelOf the level that solvers are told for a grade
+ * @param board that finds nothing by itself
+ */
+export function rateBy(looks: GradedLooks, levelOf: (grade: Grade) => Level, board: Board): Rating | null {
   const steps: Step[] = [];
   const counts = new Map<Technique, number>();
   let grade: Grade = 0;
   search: while (board.open > 0 && !board.broken) {
-    for (const { grade: of, look } of LOOKS) {
+    for (const { grade: of, look } of looks) {
       const found = look(board);
       if (!found) continue;
       if (of > grade) grade = of;
@@ -110,7 +129,7 @@ export function rate(shape: Shape, givens: ArrayLike<number>): Rating | null {
   const known = Object.keys(TECHNIQUES) as Technique[];
   return {
     grade,
-    level: GRADES[grade]!.level,
+    level: levelOf(grade),
     techniques: Object.fromEntries(
       known.flatMap((one) => (counts.has(one) ? [[one, counts.get(one)!]] : [])),
     ),

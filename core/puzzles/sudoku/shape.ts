@@ -2,8 +2,11 @@
 export const SIZES = [4, 6, 9, 12, 16] as const;
 export type Size = (typeof SIZES)[number];
 
-/** `diagonal`: both long diagonals hold every digit too; `jigsaw`: the boxes are of any outline. */
-export const VARIANTS = ['classic', 'diagonal', 'jigsaw'] as const;
+/**
+ * `diagonal`: both long diagonals hold every digit too; `jigsaw`: the boxes are of any outline; `killer`: nothing is given but the sums of
+ * cages.
+ */
+export const VARIANTS = ['classic', 'diagonal', 'jigsaw', 'killer'] as const;
 export type Variant = (typeof VARIANTS)[number];
 
 /** Rows and columns of a box. */
@@ -117,7 +120,7 @@ export function rectangularBoxes(size: Size): Uint8Array {
 const made = new Map<string, Shape>();
 
 /** The shape of a size with rectangular boxes, made once. */
-export function shapeOf(size: Size, variant: Exclude<Variant, 'jigsaw'> = 'classic'): Shape {
+export function shapeOf(size: Size, variant: 'classic' | 'diagonal' = 'classic'): Shape {
   const key = `${size} ${variant}`;
   const shape = made.get(key) ?? shapeWith(size, variant, rectangularBoxes(size));
   made.set(key, shape);

@@ -2,8 +2,11 @@ import { type Board, countBits, digitOf, isSingle } from './board.ts';
 
 /** What a person sees in a grid, from the easiest on. */
 export const TECHNIQUES = {
+  'cage-sum': 'Sum of a cage',
   'naked-single': 'Naked single',
   'hidden-single': 'Hidden single',
+  'unit-sum': 'Sum of a row, column or box',
+  'unit-sums': 'Sums of several rows, columns or boxes',
   'locked-candidates': 'Locked candidates',
   'naked-pair': 'Naked pair',
   'hidden-pair': 'Hidden pair',
