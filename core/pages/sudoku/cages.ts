@@ -7,7 +7,7 @@ import { BLACK, buildPath, type Mark, type Path, rectPath, type Typesetter } fro
 const INSET = 0.075;
 const LINE = { width: 0.75, gray: 0.2, dash: [2.2, 1.8] } as const;
 /** Sums by the side of a cell, between these sizes in points. */
-const SUM = { share: 0.25, least: 6.5, most: 14 } as const;
+const SUM = { share: 0.25, least: 7, most: 14 } as const;
 /** Free around a sum, as a share of its size. */
 const AROUND = 0.14;
 

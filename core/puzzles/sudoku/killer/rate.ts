@@ -57,7 +57,7 @@ function looksFor({ ofCages, of45 }: Sums): GradedLooks {
 /** The grade from which on the rule of 45 is used. */
 const OF_45: Grade = 2;
 /** The hardest grade. */
-export const HARDEST: Grade = 4;
+const HARDEST: Grade = 4;
 export const levelOfGrade = (grade: Grade): Level => (grade + 1) as Level;
 
 /** Solves a grid with cages step by step, always with the easiest technique that finds one. @returns null where logic does not solve it */
