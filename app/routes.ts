@@ -24,6 +24,7 @@ export default [
   route('books/:book/review', 'routes/book-review.ts'),
   route('books/:book/files/:name', 'routes/book-file.ts'),
   route('books/:book/first-pages.png', 'routes/first-pages.ts'),
+  route('books/:book/items/:section/:item/:form', 'routes/item-file.ts'),
   route('books/:book/packed', 'routes/packed-book.ts'),
   route('books/:book/stored-recipe', 'routes/stored-recipe.ts'),
   route('market/suggestions', 'routes/market-suggestions.ts'),

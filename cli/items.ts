@@ -3,13 +3,15 @@ import { join } from 'node:path';
 import {
   type Book,
   finished,
-  itemLabel,
+  itemFileName,
   kindOf,
   placedItem,
   type Section,
   savedItems,
 } from '#core/book/index.ts';
-import { formatsOf, makesItems } from '#core/pages/index.ts';
+import { itemFiles } from '#core/export/item-files.ts';
+import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
+import { formatsOf, makesItems, PICTURE_FORMS, type PictureForm } from '#core/pages/index.ts';
 import { BadCall, wholeBookFromFile } from './reading.ts';
 
 const sectionsWithItems = (book: Book): Section[] =>
@@ -54,6 +56,8 @@ export async function items(file: string, { json, as, out }: Asked): Promise<num
 
 /** Writes the items that have a form: together on standard output where one file takes several, or a file each into a folder. */
 async function saveItems(book: Book, as: string, out: string | undefined): Promise<number> {
+  const picture = PICTURE_FORMS.find((form) => form === as);
+  if (picture) return savePictures(book, picture, out);
   const sections = sectionsWithItems(book).filter((section) =>
     formatsOf(kindOf(section), section.options).some(({ id }) => id === as),
   );
@@ -65,7 +69,7 @@ async function saveItems(book: Book, as: string, out: string | undefined): Promi
     );
     throw new BadCall(
       known.size
-        ? `Nothing in the book is saved as “${as}”. Its items are saved as: ${[...known].join(', ')}.`
+        ? `Nothing in the book is saved as “${as}”. Its items are saved as: ${[...known, ...PICTURE_FORMS].join(', ')}.`
         : 'The book has no items to save.',
     );
   }
@@ -82,13 +86,26 @@ async function saveItems(book: Book, as: string, out: string | undefined): Promi
     }
     for (const item of numbers) {
       const { text, ending } = await finished(savedItems(book, section, [item], as));
-      const name = `${itemLabel(book, section.id, item)
-        .toLowerCase()
-        .replaceAll(/[^a-z0-9]+/g, '-')}.${ending}`;
-      await writeFile(join(out, name), text);
+      await writeFile(join(out, `${itemFileName(book, section, item)}.${ending}`), text);
       count++;
     }
   }
   if (out) console.log(`${count} ${count === 1 ? 'file' : 'files'} in ${out}.`);
+  return 0;
+}
+
+/** Writes pictures of the items, and of their answers, a file each into a folder. */
+async function savePictures(book: Book, form: PictureForm, out: string | undefined): Promise<number> {
+  if (!out) throw new BadCall('A file each: name a folder for them with --out.');
+  const type = typesetterFromDisk();
+  await mkdir(out, { recursive: true });
+  let count = 0;
+  for (const section of sectionsWithItems(book))
+    for (const item of numbersOf(book, section))
+      for (const { name, bytes } of await itemFiles(book, section, item, form, type)) {
+        await writeFile(join(out, name), bytes);
+        count++;
+      }
+  console.log(`${count} ${count === 1 ? 'file' : 'files'} in ${out}.`);
   return 0;
 }

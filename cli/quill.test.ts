@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -150,9 +150,15 @@ describe('quill, without a server', () => {
     });
     const clues = quill('items', file, '--as', 'clues').stdout;
     expect(clues).toContain(',across,');
+    expect(quill('items', file, '--as', 'pdf', '--out', join(folder, 'pictures')).stdout).toContain(
+      '5 files in',
+    );
+    const pdf = execFileSync('pdfinfo', [join(folder, 'pictures', 'puzzle-4.pdf')], { encoding: 'utf8' });
+    expect(pdf).toMatch(/Pages:\s+2\n/);
+    expect(quill('items', file, '--as', 'svg').stderr).toContain('name a folder for them with --out');
     expect(quill('items', file, '--as', 'ipuz').stderr).toContain('name a folder for them with --out');
     expect(quill('items', file, '--as', 'gif').stderr).toContain(
-      'Its items are saved as: line, ipuz, json, clues, no-clue.',
+      'Its items are saved as: line, ipuz, json, clues, no-clue, svg, png, pdf.',
     );
   });
 

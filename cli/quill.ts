@@ -18,7 +18,7 @@ const USAGE = `quill: books from recipes, without a server
   quill check book.json               prints the proof's findings; exit 1 if any must be fixed
   quill describe book.json            prints the job ticket
   quill items book.json               lists every puzzle; with --json also what is in it;
-                                      with --as ipuz (line, words, clues …) and --out folder as files
+                                      with --as ipuz (line, words, clues, svg, png, pdf …) and --out folder as files
   quill pages book.json --out folder  draws pages as pictures: --png (or --svg), --pages 1-4,9
   quill pack book.json --out book.zip joins a recipe and its resources in one file
   quill unpack book.zip --out folder  parts them again: recipe.json and resources/

@@ -8,6 +8,7 @@ await build({
     worker: 'server/worker.ts',
     'files-thread': 'server/jobs/thread.ts',
     'first-pages-thread': 'server/jobs/first-pages-thread.ts',
+    'item-files-thread': 'server/jobs/item-files-thread.ts',
     'inspect-thread': 'server/resources/inspect-thread.ts',
     standins: 'standins/main.ts',
     seed: 'server/demo/main.ts',

@@ -7,6 +7,7 @@ export * from './edit.ts';
 export * from './find.ts';
 export * from './first-pages.ts';
 export * from './gather-book.ts';
+export * from './item-scenes.ts';
 export * from './items.ts';
 export * from './numbers.ts';
 export * from './page-range.ts';

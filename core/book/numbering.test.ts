@@ -91,7 +91,7 @@ describe('page numbers', () => {
     );
     const placed = placedItem(book, book.sections.get('w')!, 2);
     expect(placed).toMatchObject({ page: 2, solutionPage: 3 });
-    expect(book.plan.pages[placed.page + 1]!.folio).toBe('2');
+    expect(book.plan.pages[placed.page! + 1]!.folio).toBe('2');
     expect(book.plan.pages[placed.solutionPage! + 1]!.folio).toBe('3');
   });
 

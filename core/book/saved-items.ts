@@ -9,6 +9,12 @@ export interface SavedItems {
   ending: string;
 }
 
+/** The name of a file of one item, without its ending: “puzzle-12”. */
+export const itemFileName = (book: Book, { id }: Section, item: number): string =>
+  itemLabel(book, id, item)
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/g, '-');
+
 /**
  * Writes items of a section in a form of their kind, one after the other, giving way between them.
  * @param format see `formatsOf`; one that takes a single item to a file is given a single item

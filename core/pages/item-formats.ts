@@ -18,6 +18,10 @@ export const formatsOf = (
     : []),
 ];
 
+/** Forms in which every item is saved alone as a picture: outlines, pixels, and a document of the puzzle and its answer. */
+export const PICTURE_FORMS = ['svg', 'png', 'pdf'] as const;
+export type PictureForm = (typeof PICTURE_FORMS)[number];
+
 /** A list of words, a line for each, as `formats` of a kind. @param wordsOf an item */
 export const wordListFormat = <Item>(wordsOf: (item: Item) => readonly string[]): ItemFormat<Item> => ({
   id: 'words',

@@ -97,8 +97,8 @@ export interface PlacedItem<Item> {
   /** What messages call it with its number, unlike any other in the book: “Puzzle 12”. Pages print their own words. */
   label: string;
   item: Item;
-  /** Page that carries the item, as it is printed. */
-  page: number;
+  /** Page that carries the item, as it is printed; null where it stands alone. */
+  page: number | null;
   /** Page that carries its solution, as it is printed, if one does. */
   solutionPage: number | null;
 }

@@ -2,12 +2,12 @@ import { readFile } from 'node:fs/promises';
 import { noSeriousFindings } from './look.ts';
 import { emptyBook, expect, inkOf, saved, sections, test } from './quill.ts';
 
-test('sudokus are added, set, rolled anew and pinned', async ({ page }) => {
+test('sudokus are added, set, rolled anew and pinned', async ({ browser, page }) => {
   await emptyBook(page);
   await page.getByRole('button', { name: 'Add pages' }).click();
   const gallery = page.getByRole('dialog', { name: 'Add pages' });
   await gallery.getByLabel('Find').fill('sudoku');
-  await expect(gallery.getByRole('button', { name: /sudoku/i })).toHaveCount(6);
+  await expect(gallery.getByRole('button', { name: /sudoku/i })).toHaveCount(7);
   await gallery.getByRole('button', { name: 'Sudoku', exact: true }).dblclick();
   await expect(sections(page).nth(2)).toContainText('40 items · p. 3–12 · solutions p. 13–19');
 
@@ -68,6 +68,22 @@ test('sudokus are added, set, rolled anew and pinned', async ({ page }) => {
   ]);
   const line = (await readFile((await file.path())!, 'utf8')).trim();
   expect(line).toMatch(/^[.1-6]{36}$/);
+  // A picture of it alone, and of its answer; nobody else's address gives one.
+  await settings.getByRole('button', { name: 'Save as…' }).click();
+  const [picture] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Puzzle 1, answer: SVG' }).click(),
+  ]);
+  expect(picture.suggestedFilename()).toMatch(/-puzzle-1-answer\.svg$/);
+  expect(await readFile((await picture.path())!, 'utf8')).toMatch(/^<svg[^>]* width="\d/);
+  const address = picture.url();
+  const got = async (path: string) => (await page.request.get(path, { maxRedirects: 0 })).status();
+  expect(await got(address.replace('svg?answer', 'pdf'))).toBe(200);
+  for (const wrong of ['/1/gif', '/0/svg', '/99999/svg', '/x/svg'])
+    expect(await got(address.replace('/1/svg?answer', wrong)), wrong).toBe(404);
+  const stranger = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+  expect((await stranger.request.get(address, { maxRedirects: 0 })).status()).toBe(302);
+  await stranger.close();
   await settings.getByRole('button', { name: 'Bring in…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Bring in puzzles' });
   await dialog.getByLabel('Text of the puzzles').fill(`${line}\n123\n`);

@@ -3,14 +3,17 @@ import Divider from '@mui/material/Divider';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
+import { useParams } from 'react-router';
 import { kindOf, type Section } from '#core/book/sections.ts';
-import { formatsOf } from '#core/pages/index.ts';
+import { formatsOf, PICTURE_FORMS } from '#core/pages/index.ts';
 import { complain } from '../../parts/notices.tsx';
 import { fileName, saveFile } from '../../parts/save-file.ts';
 import { drawingRenderer } from '../../preview/renderers.ts';
-import { useBookStore } from '../store.ts';
+import { useBook, useBookStore } from '../store.ts';
 
-/** Saves one item, or all of a section, in an open form. */
+const ANSWER_FORMS = PICTURE_FORMS.filter((form) => form !== 'pdf');
+
+/** Saves one item, or all of a section, in an open form, or one as a picture. */
 export function SaveItemMenu({
   section,
   item,
@@ -41,6 +44,19 @@ export function SaveItemMenu({
       );
     else complain('The book was changed meanwhile. Save it again.');
   };
+  const { book } = useParams();
+  const unsaved = useBook((state) => state.saveState !== 'saved');
+  const answered = kindOf(section).solution?.box !== undefined;
+  const pictures = [
+    ...PICTURE_FORMS.map((form) => ({
+      ...{ form, of: label, query: '' },
+      // It stands on the second page.
+      also: form === 'pdf' && answered ? ', with its answer' : '',
+    })),
+    ...(answered ? ANSWER_FORMS : []).map((form) => ({
+      ...{ form, of: `${label}, answer`, query: '?answer', also: '' },
+    })),
+  ];
   const all = Array.from({ length: count }, (_, i) => i + 1);
   const together = formats.filter(({ between }) => between !== undefined);
   return (
@@ -52,6 +68,20 @@ export function SaveItemMenu({
         {formats.map(({ id, name }) => (
           <MenuItem key={id} onClick={() => void save([item], id, label)}>
             {label}: {name}
+          </MenuItem>
+        ))}
+        <Divider />
+        {pictures.map(({ form, of, query, also }) => (
+          <MenuItem
+            key={`${of} ${form}`}
+            component="a"
+            href={`/books/${book}/items/${section.id}/${item}/${form}${query}`}
+            // Pictures are drawn from what is saved.
+            disabled={unsaved}
+            onClick={() => setAnchor(null)}
+          >
+            {of}: {form.toUpperCase()}
+            {also}
           </MenuItem>
         ))}
         {count > 1 && together.length > 0 && <Divider />}

@@ -344,10 +344,10 @@ export function solutionHead(
   const x = box.x + (box.width - width) / 2;
   const style = { face: 'alegreya-sans-bold' as FaceId, size: SOLUTION, color: BLACK };
   const note = { face: 'alegreya-sans-regular' as FaceId, size: SOLUTION, color: { gray: 0.35 } };
-  return [
-    textLine(type, String(displayNumber), style, x, box.y + SOLUTION),
-    textLine(type, aroundWords(language, 'page', { page }), note, x + width, box.y + SOLUTION, 'right'),
-  ];
+  const number = textLine(type, String(displayNumber), style, x, box.y + SOLUTION);
+  if (page === null) return [number];
+  const onPage = aroundWords(language, 'page', { page });
+  return [number, textLine(type, onPage, note, x + width, box.y + SOLUTION, 'right')];
 }
 /** Height that it takes. */
 export const SOLUTION_HEAD = SOLUTION * 1.7;

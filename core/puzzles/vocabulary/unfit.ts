@@ -20,7 +20,7 @@ cancer cancerous deviant deform deformity infidel jape leprosy lunatic massacre 
 
 /** Words that are in the list and yet are hardly one: abbreviations, sounds, odd plurals, letters, what only word games use. */
 export const UNFIT_WORDS: readonly string[] = `
-ass asp brr bah bub cad caw chi cos coy cur dag dis dos duh ell emo ems emu fag fay fer fie fro gad gyp haw hep hes hie hims his hob hos huh ids ifs ism lam lib mas meg meh mid mil mys nit nod noes nth ohs oho
+aids ass asp brr bah bub cad caw chi cos coy cur dag dis dos duh ell emo ems emu fag fay fer fie fro gad gyp haw hep hes hie hims his hob hos huh ids ifs ism lam lib mas meg meh mid mil mys nit nod noes nth ohs oho
 pap pis poi pol pwn pyx qua ref rev sic sim sis sol sot sup tat tho thy tux tun ugh umm ump ups wen whew yea yep yip yous yum yuk yup zit uh
 fingering shrimping cumming playboy playboys swinger swingers pegging rimming suck sucks sucked sucking sucker suckers spunk skeet domination undressing escort escorts snatch snowballing
 anent anti baas bast blah boll bong clew cols debs dint doth duns emos ergs fain fobs fops futz glop gook goop gyms hath haws hied hies hims hobs

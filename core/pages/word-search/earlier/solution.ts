@@ -63,7 +63,7 @@ export function drawWordSearchSolution(
   const style = { face: 'alegreya-sans-bold', size: LABEL_SIZE, color: BLACK } as const;
   const reference = { face: 'alegreya-sans-regular', size: LABEL_SIZE, color: { gray: 0.35 } } as const;
   const label = puzzleWords(language, 'puzzle', { number: displayNumber });
-  const onPage = puzzleWords(language, 'page', { page });
+  const onPage = page === null ? '' : puzzleWords(language, 'page', { page });
   return [
     textLine(type, label, style, frame.x, box.y + LABEL_SIZE),
     textLine(type, onPage, reference, frame.x + frame.width, box.y + LABEL_SIZE, 'right'),

@@ -56,8 +56,6 @@ function looksFor({ ofCages, of45 }: Sums): GradedLooks {
 
 /** The grade from which on the rule of 45 is used. */
 const OF_45: Grade = 2;
-/** The hardest grade. */
-const HARDEST: Grade = 4;
 export const levelOfGrade = (grade: Grade): Level => (grade + 1) as Level;
 
 /** Solves a grid with cages step by step, always with the easiest technique that finds one. @returns null where logic does not solve it */
