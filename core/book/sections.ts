@@ -6,7 +6,7 @@ import { ofAny, versionSchema } from '../versions.ts';
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
 const MOST_IN_SECTION = 828;
 const MOST_ENTRIES = 200;
-const MOST_MEMBERS = 12;
+export const MOST_MEMBERS = 12;
 /** The most often a member comes in one round. */
 export const MOST_TIMES = 60;
 /** Values of `solutions.perPage`. */

@@ -142,3 +142,42 @@ test('a dense crossword fills itself around words of its own, with clues from th
   await expect(page.getByText(/prints at least 24/)).toBeVisible();
   await expect(page.getByText(/no clue/)).toBeHidden();
 });
+
+test('so many puzzles of each kind and level are added in one step, in order or shuffled', async ({
+  page,
+}) => {
+  await emptyBook(page);
+  const dialog = page.getByRole('dialog', { name: 'Puzzles by kind and level' });
+  const open = () => page.getByRole('button', { name: 'Puzzles by level' }).click();
+  await open();
+  await expect(dialog.getByRole('button', { name: 'Add puzzles' })).toBeDisabled();
+  await dialog.getByLabel('Sudoku, easy').fill('8');
+  await dialog.getByLabel('Sudoku, hard').fill('2');
+  await dialog.getByLabel('Bingo cards').fill('some');
+  await expect(dialog.getByText('Write whole numbers, such as 12')).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Add 10 puzzles' })).toBeDisabled();
+  await dialog.getByLabel('Bingo cards').fill('');
+  await expect(dialog.getByText('10 puzzles; the book would have')).toBeVisible();
+  await noSeriousFindings(page, 'puzzles by level');
+  await dialog.getByLabel('Sudoku, hard').press('Enter');
+  await expect(dialog).toBeHidden();
+  await expect(sections(page)).toHaveCount(4);
+  await expect(sections(page).nth(2)).toContainText('Sudoku, easy');
+  await expect(sections(page).nth(3)).toContainText('2 items · p. 5');
+  await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.03);
+
+  // Shuffled they are one group, whose settings are shown; one undo takes it away.
+  await open();
+  await dialog.getByLabel('Maze, medium').fill('61');
+  await dialog.getByLabel('Sudoku, very easy').fill('6');
+  await dialog.getByRole('button', { name: 'Pages shuffled' }).click();
+  await expect(dialog.getByText('Maze: 61 take 61 pages')).toBeVisible();
+  await dialog.getByLabel('Maze, medium').fill('3');
+  await dialog.getByRole('button', { name: 'Add 9 puzzles' }).click();
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  await expect(settings.getByText('Maze, medium × 3')).toBeVisible();
+  await expect(settings.getByRole('button', { name: 'Shuffled' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(sections(page)).toHaveCount(5);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(sections(page)).toHaveCount(4);
+});

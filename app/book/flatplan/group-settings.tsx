@@ -3,10 +3,11 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { changeGroup, partGroup } from '#core/book/edit.ts';
-import { type Group, sectionName } from '#core/book/sections.ts';
+import type { Group } from '#core/book/sections.ts';
 import { Choice } from '../../parts/choice.tsx';
 import { NumberField } from '../../parts/number-field.tsx';
 import { useBook } from '../store.ts';
+import { nameOf } from './entries.ts';
 import { SolutionSettings } from './solution-settings.tsx';
 import { StandingSettings } from './standing-settings.tsx';
 
@@ -34,7 +35,7 @@ export function GroupSettings({ entry }: { entry: Group }) {
       <Box component="ol" sx={{ pl: 5, mb: 3 }}>
         {members.map((member) => (
           <li key={member.id}>
-            {sectionName(member)}
+            {nameOf(member)}
             {member.times ? ` × ${member.times}` : ''}
           </li>
         ))}

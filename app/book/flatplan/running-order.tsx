@@ -10,10 +10,11 @@ import { DragDropProvider } from '@dnd-kit/react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Plus } from 'lucide-react';
+import { Grid2x2Plus, Plus } from 'lucide-react';
 import { type KeyboardEvent, useState } from 'react';
 import { addSection, moveSections } from '#core/book/edit.ts';
 import type { GalleryEntry } from '#core/book/gallery.ts';
+import { addMix, type MixOrder, type MixPart } from '#core/book/puzzle-mix.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { isGroup } from '#core/book/sections.ts';
 import { addStandingPage } from '#core/book/standing-page.ts';
@@ -24,6 +25,7 @@ import { useBook, useBookStore } from '../store.ts';
 import { AddPagesDialog } from './add-pages-dialog.tsx';
 import { ArrangingMenu } from './arranging-menu.tsx';
 import { nameOf } from './entries.ts';
+import { PuzzleMixDialog } from './puzzle-mix-dialog.tsx';
 import { Row } from './running-row.tsx';
 import { useArranging } from './use-arranging.ts';
 
@@ -55,6 +57,8 @@ export function RunningOrder({
   const edit = useBook((state) => state.edit);
   /** The book as it was when pages were to be added; null while they are not. */
   const [opened, setOpened] = useState<Recipe | null>(null);
+  /** As `opened`, where puzzles were to be added by kind and level. */
+  const [mixing, setMixing] = useState<Recipe | null>(null);
   const store = useBookStore();
   const arranging = useArranging(chosen, onChoose);
   const { selected, focus } = arranging;
@@ -115,18 +119,31 @@ export function RunningOrder({
         canceled ? `${called(source?.id)} left where it was.` : `${called(source?.id)} put down.`,
     },
   });
+  const place = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
+  const addMixed = (parts: readonly MixPart[], order: MixOrder) => {
+    setMixing(null);
+    let added = '';
+    const refused = edit((recipe) => {
+      const mixed = addMix(recipe, parts, order, place);
+      added = mixed.id;
+      return mixed.recipe;
+    });
+    if (!refused) onChoose(added);
+  };
+  useCommand({ does: 'Add puzzles by kind and level', group: 'Running order' }, () =>
+    setMixing(store.getState().value),
+  );
   /** One edit, so that one undo takes all of them away again. */
   const add = (entries: readonly Pick<GalleryEntry, 'kind' | 'options' | 'standing'>[]) => {
     setOpened(null);
-    const at = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
     let added = '';
     const refused = edit((recipe) => {
       const grown = entries.reduce(
         (so, { kind, options, standing }, i) =>
-          standing ? addStandingPage(so, standing, at + i) : addSection(so, kind, at + i, options),
+          standing ? addStandingPage(so, standing, place + i) : addSection(so, kind, place + i, options),
         recipe,
       );
-      added = grown.sections[at]!.id;
+      added = grown.sections[place]!.id;
       return grown;
     });
     if (!refused) onChoose(added);
@@ -190,9 +207,20 @@ export function RunningOrder({
       >
         Add pages
       </Button>
+      <Button
+        sx={{ m: 2, mt: 0 }}
+        startIcon={<Grid2x2Plus size={16} />}
+        onClick={() => setMixing(store.getState().value)}
+        aria-haspopup="dialog"
+      >
+        Puzzles by level
+      </Button>
       {pageKinds().map((kind) => (
         <AddCommand key={kind.id} kind={kind} add={add} />
       ))}
+      {mixing && (
+        <PuzzleMixDialog recipe={mixing} at={place} onAdd={addMixed} onClose={() => setMixing(null)} />
+      )}
       {opened && <AddPagesDialog recipe={opened} onAdd={add} onClose={() => setOpened(null)} />}
       <Box
         role="status"

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { X } from 'lucide-react';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import type { PlannedRun } from '#core/book/plan.ts';
-import { type Entry, isGroup, type Section, sectionName } from '#core/book/sections.ts';
+import { type Entry, isGroup, type Section } from '#core/book/sections.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { nameOf, pigmentOf } from './entries.ts';
@@ -46,7 +46,7 @@ export function Row({
   const filled = plan.filled?.entry === section.id ? plan.filled.count : null;
   const items = isGroup(section)
     ? filled === null
-      ? `${section.group.rounds} rounds · `
+      ? `${section.group.rounds} ${section.group.rounds === 1 ? 'round' : 'rounds'} · `
       : ''
     : section.items
       ? `${filled ?? section.items} items · `
@@ -146,7 +146,7 @@ function Member({ member, chosen, onChoose }: { member: Section; chosen: boolean
       onClick={onChoose}
       sx={{ ...PLAIN_BUTTON, display: 'block', width: '100%', pl: 3, fontWeight: chosen ? 700 : 400 }}
     >
-      {sectionName(member)}
+      {nameOf(member)}
       {member.times ? ` × ${member.times}` : ''}
     </Box>
   );
