@@ -12,6 +12,7 @@ import {
   textLine,
 } from '../scene/index.ts';
 import type { Book } from './book.ts';
+import { footAnswers, footOf } from './foot-answers.ts';
 import { placedItem, troublesOf } from './items.ts';
 import type { PlannedPage } from './plan.ts';
 import { kindOf } from './sections.ts';
@@ -73,7 +74,9 @@ function bodyLayer(book: Book, page: PlannedPage, type: Typesetter): Layer {
   const unit = page.unit!;
   const troubles = troublesOf(book, section);
   if (troubles.length) return { marks: freePage(troubles, bodyOf(book, page), type) };
-  const marks = kind.draw(drawContext(book, page, type));
+  const marks = [...kind.draw(drawContext(book, page, type))];
+  const foot = footOf(book, page, bodyOf(book, page));
+  if (foot) marks.push(...footAnswers(book, page, foot, type));
   return unit.key === undefined
     ? { marks }
     : { key: [section.id, unit.key, page.part, page.side].join(' '), marks };
@@ -86,9 +89,10 @@ export function drawContext(
   type: Typesetter,
 ): DrawContext<Record<string, unknown>, unknown> {
   const section = book.sections.get(page.section!)!;
+  const body = bodyOf(book, page);
   return {
     frame: frameOf(book, page),
-    body: bodyOf(book, page),
+    body: footOf(book, page, body)?.above ?? body,
     options: section.options,
     unit: page.unit!,
     part: page.part,

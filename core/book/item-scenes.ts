@@ -41,7 +41,10 @@ export function itemScenes(book: Book, section: Section, item: number, type: Typ
   });
   return {
     puzzle: sceneOf(
-      pages.map((page) => kind.draw({ ...drawContext(book, page, type), options, items: [placed] })),
+      pages.map((page) => {
+        const body = bodyOf(book, page);
+        return kind.draw({ ...drawContext(book, page, type), body, options, items: [placed] });
+      }),
     ),
     answer: answer ? sceneOf([answer]) : null,
   };

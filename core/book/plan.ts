@@ -361,7 +361,7 @@ function paginate(
         if (unit.items?.length) placed.push({ section: members[i]!, items: unit.items });
       }
     });
-    if (!solutions || solutions.place === 'none') continue;
+    if (!solutions || solutions.place === 'none' || solutions.place === 'foot') continue;
     const unanswered = placed
       .map(({ section, items }) => ({
         section,

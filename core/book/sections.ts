@@ -14,8 +14,11 @@ export const SOLUTIONS_PER_PAGE = [1, 2, 4, 6, 9, 12] as const;
 
 /** Where and how the answers of a section, or of all members of a group, are shown. */
 export interface Solutions {
-  /** `end`: behind the last section; `after`: behind this one; `overleaf`: on the back of each page; `facing`: beside it. */
-  place: 'end' | 'after' | 'overleaf' | 'facing' | 'none';
+  /**
+   * `end`: behind the last section; `after`: behind this one; `overleaf`: on the back of each page; `facing`: beside it; `foot`: upside
+   * down at the foot of each page.
+   */
+  place: 'end' | 'after' | 'overleaf' | 'facing' | 'foot' | 'none';
   /** Boxes on a page. */
   perPage: (typeof SOLUTIONS_PER_PAGE)[number];
   /** A fixed box for each answer, or lines of text running through columns. */
@@ -104,7 +107,7 @@ const itemNumber = v.pipe(
 );
 
 const solutions = exactObject({
-  place: v.optional(enumOf(['end', 'after', 'overleaf', 'facing', 'none']), 'end'),
+  place: v.optional(enumOf(['end', 'after', 'overleaf', 'facing', 'foot', 'none']), 'end'),
   perPage: v.optional(
     v.picklist(
       SOLUTIONS_PER_PAGE,

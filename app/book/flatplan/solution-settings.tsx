@@ -8,6 +8,7 @@ const PLACES = [
   { value: 'after', label: 'After this section' },
   { value: 'overleaf', label: 'On the back of each page' },
   { value: 'facing', label: 'On the facing page' },
+  { value: 'foot', label: 'Upside down at the foot' },
   { value: 'none', label: 'None' },
 ] as const;
 const FORMS = [
