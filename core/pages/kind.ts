@@ -292,7 +292,9 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
     placed: Pick<PlacedItem<Item>, 'number' | 'displayNumber' | 'label'>,
     options: Options,
   ): ItemProblem[];
-  /** What is wrong with the items together: one twice, levels that fall. */
+  /** What items that are the same puzzle share, however they are turned or renamed: one that is in a book twice is told. */
+  sameAs?(item: Item): string;
+  /** What is wrong with the items together, such as words that are too few. */
   inspectSection?(
     items: readonly Pick<PlacedItem<Item>, 'number' | 'label' | 'item'>[],
     options: Options,

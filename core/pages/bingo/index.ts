@@ -8,7 +8,6 @@ import { enumOf, exactObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { type DrawContext, defineKind, type FillContext, itemUnits, type SectionProblem } from '../kind.ts';
 import { gridLines } from '../puzzle/cells.ts';
-import { twiceProblems } from '../puzzle/judged.ts';
 import { boxesFor, clearOfLeft } from '../puzzle/page.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded, listsOf, wordSource } from '../puzzle/word-source.ts';
@@ -222,6 +221,7 @@ export const bingo = defineKind<Options, Card>({
           item: first.number,
         },
       ];
-    return twiceProblems(items, ({ cells }) => cells.join('|'));
+    return [];
   },
+  sameAs: ({ cells }) => cells.join('|'),
 });

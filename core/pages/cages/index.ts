@@ -1,5 +1,4 @@
 import { defineKind, itemUnits } from '../kind.ts';
-import { twiceProblems } from '../puzzle/judged.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawCagesPage, drawCagesSolution } from './draw.ts';
 import { type CagesItem, fillCages, inspectCages, pinnedCages } from './fill.ts';
@@ -35,5 +34,5 @@ export const cages = defineKind<CagesOptions, CagesItem>({
   draw: drawCagesPage,
   solution: { box: drawCagesSolution },
   inspect: inspectCages,
-  inspectSection: (items) => twiceProblems(items, ({ cages }) => JSON.stringify(cages)),
+  sameAs: ({ cages }) => JSON.stringify(cages),
 });

@@ -70,4 +70,5 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   solution: { box: letterSolution },
   inspect: inspectCrossword,
   inspectSection: inspectCrosswords,
+  sameAs: ({ columns, letters }) => `${columns} ${letters.map((letter) => letter ?? '.').join('')}`,
 });

@@ -51,4 +51,5 @@ export const cryptogram = defineKind<CryptogramOptions, CryptogramItem>({
   solution: { box: drawCryptogramSolution },
   inspect: inspectCryptogram,
   inspectSection: inspectCryptograms,
+  sameAs: ({ cipher }) => cipher,
 });

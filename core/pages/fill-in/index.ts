@@ -49,6 +49,7 @@ export const fillIn = defineKind<FillInOptions, FillInItem>({
   draw: drawFillInPage,
   solution: { box: letterSolution },
   inspect: inspectFillIn,
+  sameAs: ({ columns, letters }) => `${columns} ${letters.map((letter) => letter ?? '.').join('')}`,
   inspectSection: (items, options, resources) =>
     listProblems(items, listsOf(options, resources), {
       wordsPerPuzzle: options.wordsPerPuzzle,

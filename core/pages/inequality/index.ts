@@ -1,5 +1,4 @@
 import { defineKind, itemUnits } from '../kind.ts';
-import { twiceProblems } from '../puzzle/judged.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawInequalityPage, drawInequalitySolution } from './draw.ts';
 import { fillInequality, type InequalityItem, inspectInequality, pinnedInequality } from './fill.ts';
@@ -36,6 +35,5 @@ export const inequality = defineKind<InequalityOptions, InequalityItem>({
   draw: drawInequalityPage,
   solution: { box: drawInequalitySolution },
   inspect: inspectInequality,
-  inspectSection: (items) =>
-    twiceProblems(items, ({ givens, signs, solution }) => JSON.stringify([givens, signs, solution])),
+  sameAs: ({ givens, signs, solution }) => JSON.stringify([givens, signs, solution]),
 });

@@ -1,5 +1,4 @@
 import { defineKind, itemUnits } from '../kind.ts';
-import { twiceProblems } from '../puzzle/judged.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawKakuroPage, drawKakuroSolution } from './draw.ts';
 import { fillKakuro, inspectKakuro, type KakuroItem, pinnedKakuro, sumsOf } from './fill.ts';
@@ -40,5 +39,5 @@ export const kakuro = defineKind<KakuroOptions, KakuroItem>({
   draw: drawKakuroPage,
   solution: { box: drawKakuroSolution },
   inspect: inspectKakuro,
-  inspectSection: (items) => twiceProblems(items, ({ solution }) => solution),
+  sameAs: ({ solution }) => solution,
 });

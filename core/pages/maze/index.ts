@@ -56,4 +56,6 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   draw: drawMazePage,
   solution: { box: drawMazeSolution },
   inspect: inspectMaze,
+  sameAs: ({ grid, columns, rows, shape, start, goal, open }) =>
+    [grid, columns, rows, shape, start, goal, open.join('')].join(' '),
 });

@@ -1,5 +1,4 @@
 import { defineKind, itemUnits } from '../kind.ts';
-import { twiceProblems } from '../puzzle/judged.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawNonogramPage, drawNonogramSolution } from './draw.ts';
 import { cluesOfItem, fillNonogram, inspectNonogram, type NonogramItem, pinnedNonogram } from './fill.ts';
@@ -52,5 +51,5 @@ export const nonogram = defineKind<NonogramOptions, NonogramItem>({
   draw: drawNonogramPage,
   solution: { box: drawNonogramSolution },
   inspect: inspectNonogram,
-  inspectSection: (items) => twiceProblems(items, ({ picture }) => picture),
+  sameAs: ({ picture }) => picture,
 });

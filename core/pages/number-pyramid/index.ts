@@ -1,5 +1,4 @@
 import { defineKind, itemUnits } from '../kind.ts';
-import { twiceProblems } from '../puzzle/judged.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawNumberPyramidPage, drawNumberPyramidSolution } from './draw.ts';
 import {
@@ -38,6 +37,5 @@ export const numberPyramid = defineKind<NumberPyramidOptions, NumberPyramidItem>
   draw: drawNumberPyramidPage,
   solution: { box: drawNumberPyramidSolution },
   inspect: inspectNumberPyramid,
-  inspectSection: (items) =>
-    twiceProblems(items, ({ givens, solution }) => JSON.stringify([givens, solution])),
+  sameAs: ({ givens, solution }) => JSON.stringify([givens, solution]),
 });

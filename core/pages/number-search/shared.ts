@@ -1,6 +1,5 @@
 import { wordListFormat } from '../item-formats.ts';
 import { itemUnits } from '../kind.ts';
-import { twiceProblems } from '../puzzle/judged.ts';
 import { wordSearchData } from '../word-search/earlier/data.ts';
 import { inspectWordSearch, type WordSearchItem } from '../word-search/earlier/fill.ts';
 import { fillNumbers, numberSearchPin, pinnedNumbers } from './fill.ts';
@@ -21,6 +20,5 @@ export const shared = {
   data: wordSearchData,
   formats: [wordListFormat(({ words }: WordSearchItem) => words.map(({ word }) => word))],
   inspect: inspectWordSearch,
-  inspectSection: (items: readonly { number: number; label: string; item: WordSearchItem }[]) =>
-    twiceProblems(items, ({ search }) => search.letters.join('')),
+  sameAs: ({ search }: WordSearchItem) => search.letters.join(''),
 } as const;

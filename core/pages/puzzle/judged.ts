@@ -1,6 +1,6 @@
 import type { Level } from '../../puzzles/level.ts';
 import { gridWord } from '../../words/index.ts';
-import type { ItemProblem, SectionProblem } from '../kind.ts';
+import type { ItemProblem } from '../kind.ts';
 
 const fix = (label: string, message: string): ItemProblem[] => [
   { severity: 'fix', message: `${label}: ${message}` },
@@ -30,21 +30,6 @@ export const levelProblems = (
   level === wanted
     ? []
     : [{ severity: 'look', message: `${label}: is of level ${level}, not ${wanted}: ${why}` }];
-
-/** Puzzles that are in a section twice. @param key the same for equal puzzles */
-export function twiceProblems<Item>(
-  items: readonly { number: number; label: string; item: Item }[],
-  key: (item: Item) => string,
-): SectionProblem[] {
-  const seen = new Map<string, string>();
-  return items.flatMap(({ number, label, item }): SectionProblem[] => {
-    const known = seen.get(key(item));
-    if (known)
-      return [{ severity: 'look', message: `${label}: is the same as ${known}. Re-roll it.`, item: number }];
-    seen.set(key(item), label);
-    return [];
-  });
-}
 
 const inWords = (text: string): string =>
   ` ${text

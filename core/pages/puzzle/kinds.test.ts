@@ -450,3 +450,21 @@ describe('sheets of games', () => {
     expect(texts).not.toContain('First');
   });
 });
+
+describe('the same puzzle', () => {
+  it.each(Object.keys(KINDS).filter((id) => pageKind(id).sameAs))(
+    '%s: is known by what it is, whatever section it is made for; puzzles of other seeds are others',
+    (id) => {
+      const { given = {} } = KINDS[id]!;
+      const keyOf = (seed: string, section: string) => {
+        const book = bookFrom(
+          recipeOf([{ id: section, kind: id, items: 1, options: given }], { quill: 4, seed }),
+        );
+        return pageKind(id).sameAs!(filledItem(book, book.sections.get(section)!, 1));
+      };
+      expect(keyOf('one', 's')).toBe(keyOf('one', 's'));
+      expect(keyOf('one', 's')).not.toBe('');
+      expect(new Set(['one', 'other', 'third'].map((seed) => keyOf(seed, 's'))).size).toBeGreaterThan(1);
+    },
+  );
+});

@@ -8,7 +8,7 @@ import { boundsOf, LINE, MOVE, textLine } from '../../scene/index.ts';
 import { atOnce } from '../../steps.ts';
 import { gridLines } from './cells.ts';
 import { dealtFrom } from './deal.ts';
-import { givesAway, ofLevel, placeProblems, twiceProblems } from './judged.ts';
+import { givesAway, ofLevel, placeProblems } from './judged.ts';
 import { fitsColumns, type Listed, listMarks, setList } from './list-columns.ts';
 import { boxesIn, clearOfLeft } from './page.ts';
 import { dealtWords, leftOutTold, listProblems, usableWords } from './word-source.ts';
@@ -180,13 +180,6 @@ describe('what is said of puzzles', () => {
   it('a difficulty is on the level whose beginning it has passed', () => {
     const scale = [1, 2, 3, 4];
     expect([0.5, 1, 2.5, 3, 9].map((value) => levelOn(scale, value))).toEqual([1, 2, 3, 4, 5]);
-  });
-
-  it('equal puzzles are told, with the first of them', () => {
-    const items = ['a', 'b', 'a'].map((item, i) => ({ number: i + 1, label: `Puzzle ${i + 1}`, item }));
-    expect(twiceProblems(items, (item) => item)).toEqual([
-      { severity: 'look', message: 'Puzzle 3: is the same as Puzzle 1. Re-roll it.', item: 3 },
-    ]);
   });
 
   it('a clue gives its answer away by whole words alone', () => {

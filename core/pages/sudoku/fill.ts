@@ -20,7 +20,7 @@ import {
 } from '../../puzzles/sudoku/index.ts';
 import { type RandomStream, randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
-import { answerProblems, levelProblems, twiceProblems } from '../puzzle/judged.ts';
+import { answerProblems, levelProblems } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
 import type { SudokuGiven, SudokuMade, SudokuOptions, SudokuPin } from './options.ts';
 
@@ -146,27 +146,27 @@ export function inspectSudoku(item: SudokuItem, { label }: { label: string }): I
 }
 
 /** What equal puzzles share: of classic ones of 9 × 9, however they are turned, mirrored and renamed. */
-function sameAs({ size, variant, givens, solution, cages }: SudokuItem): string {
+export function sameSudoku({ size, variant, givens, solution, cages }: SudokuItem): string {
   if (cages) return JSON.stringify(cages);
   if (size !== 9 || variant !== 'classic' || solution.includes('.')) return givens + solution;
   return canonicalForm(readGrid(size, givens), readGrid(size, solution));
 }
 
-/** Puzzles that are in the section twice, and what is asked for and cannot be made. */
+/** What is asked for and cannot be made. */
 export function inspectSudokus(
-  items: readonly { number: number; label: string; item: SudokuItem }[],
+  items: readonly { number: number }[],
   options: SudokuOptions,
 ): SectionProblem[] {
-  const problems: SectionProblem[] = [];
   const first = items[0];
-  if (first && isTooLarge(options))
-    problems.push({
+  if (!first || !isTooLarge(options)) return [];
+  return [
+    {
       severity: 'fix',
       message:
         options.variant === 'killer'
           ? `killer sudokus are made up to 9 × 9; these ${options.size} × ${options.size} grids are classic ones. Choose a smaller size, or another variant.`
           : `boxes of irregular outline are made up to 9 × 9; these ${options.size} × ${options.size} grids have usual ones. Choose a smaller size, or another variant.`,
       item: first.number,
-    });
-  return [...problems, ...twiceProblems(items, sameAs)];
+    },
+  ];
 }

@@ -4,7 +4,7 @@ import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { readSudokus } from './bring-in.ts';
 import { drawSudokuPage, drawSudokuSolution } from './draw.ts';
 import type { SudokuItem } from './fill.ts';
-import { fillSudoku, inspectSudoku, inspectSudokus, pinnedSudoku } from './fill.ts';
+import { fillSudoku, inspectSudoku, inspectSudokus, pinnedSudoku, sameSudoku } from './fill.ts';
 import { sudokuFormats } from './formats.ts';
 import { type SudokuOptions, sudokuOptions, sudokuPin } from './options.ts';
 
@@ -51,4 +51,5 @@ export const sudoku = defineKind<SudokuOptions, SudokuItem>({
   solution: { box: drawSudokuSolution },
   inspect: inspectSudoku,
   inspectSection: inspectSudokus,
+  sameAs: sameSudoku,
 });

@@ -7,9 +7,8 @@ import { proofBook } from '../../proof/index.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import { formatsOf } from '../index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
-import { inspectSudoku, inspectSudokus, type SudokuItem } from './fill.ts';
+import { inspectSudoku, type SudokuItem, sameSudoku } from './fill.ts';
 import { sudoku } from './index.ts';
-import type { SudokuOptions } from './options.ts';
 
 const type = typesetterFromDisk();
 const everything = process.env.QUILL_SWEEP === 'all';
@@ -126,8 +125,8 @@ describe('killer sudokus', () => {
     expect(said({ cages: [{ ...first!, sum: 45 }, ...rest] })).toEqual([
       'Puzzle 1: has no answer. Re-roll the puzzle.',
     ]);
-    const twice = [1, 2].map((number) => ({ number, label: `Puzzle ${number}`, item }));
-    expect(inspectSudokus(twice, { size: 9, variant: 'killer' } as SudokuOptions)).toHaveLength(1);
+    expect(sameSudoku({ ...item, level: 5 })).toBe(sameSudoku(item));
+    expect(sameSudoku(itemOf(killers, 2))).not.toBe(sameSudoku(item));
   });
 
   it('are told to be too large, and classic ones are drawn', () => {
@@ -186,10 +185,31 @@ describe('what is wrong with a sudoku', () => {
     expect(said({ wanted: 4 })[0]).toMatch(/is of level 1, not 4/);
   });
 
-  it('the same puzzle twice is told with the first place', () => {
-    const twice = [1, 2].map((number) => ({ number, label: `Puzzle ${number}`, item: item() }));
-    expect(inspectSudokus(twice, { size: 9, variant: 'classic' } as SudokuOptions)).toEqual([
-      { severity: 'look', message: 'Puzzle 2: is the same as Puzzle 1. Re-roll it.', item: 2 },
+  it('the same puzzle twice is told with the first place, turned about or in another section', () => {
+    const text = item().givens;
+    const pinned = (givens: string) => ({ size: 9, variant: 'classic', givens });
+    const turned = [...text]
+      .reverse()
+      .join('')
+      .replaceAll(/[1-9]/g, (digit) => String(10 - Number(digit)));
+    const section = { kind: 'sudoku', items: 2, options: { level: 1, perPage: 1 } };
+    const book = bookFrom(
+      recipeOf(
+        [
+          { id: 'a', ...section, pins: { 1: pinned(text), 2: pinned(turned) } },
+          { id: 'b', ...section, pins: { 2: pinned(text) } },
+        ],
+        { quill: 4, print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } } },
+      ),
+    );
+    const twice = findings(book).filter(({ message }) => message.includes('the same as'));
+    expect(twice.map(({ message }) => message)).toEqual([
+      'Puzzle 2: is the same as Puzzle 1. Re-roll it.',
+      'Puzzle 4: is the same as Puzzle 1. Re-roll it.',
+    ]);
+    expect(twice.map(({ place }) => place)).toMatchObject([
+      { page: 2, section: 'a' },
+      { page: 4, section: 'b' },
     ]);
   });
 });

@@ -1,6 +1,5 @@
 import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
-import { twiceProblems } from '../puzzle/judged.ts';
 import { drawWordLadderPage, drawWordLadderSolution } from './draw.ts';
 import { fillWordLadder, inspectWordLadder, pinnedWordLadder, type WordLadderItem } from './fill.ts';
 import { type WordLadderOptions, wordLadderOptions, wordLadderPin } from './options.ts';
@@ -32,5 +31,5 @@ export const wordLadder = defineKind<WordLadderOptions, WordLadderItem>({
   draw: drawWordLadderPage,
   solution: { box: drawWordLadderSolution },
   inspect: inspectWordLadder,
-  inspectSection: (items) => twiceProblems(items, ({ words }) => words.join(' ')),
+  sameAs: ({ words }) => words.join(' '),
 });

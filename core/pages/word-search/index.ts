@@ -92,4 +92,5 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
   solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,
   inspectSection: inspectWordLists,
+  sameAs: ({ search }) => search.letters.join(''),
 });
