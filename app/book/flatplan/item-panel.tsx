@@ -71,15 +71,27 @@ export function ItemPanel({
   );
   return (
     <Box sx={{ display: 'flex', gap: 3 }}>
-      <Box sx={{ border: 1, borderColor: 'divider', alignSelf: 'flex-start' }}>
-        <PagePicture
-          pages={drawn}
-          page={at}
-          width={WIDTH}
-          height={height}
-          label={`Page ${at}`}
-          first={first}
-        />
+      <Box sx={{ flex: 'none', width: WIDTH + 2 }}>
+        <Box sx={{ border: 1, borderColor: 'divider' }}>
+          <PagePicture
+            pages={drawn}
+            page={at}
+            width={WIDTH}
+            height={height}
+            label={`Page ${at}`}
+            first={first}
+          />
+        </Box>
+        {/* What comes a moment later stands where it moves no button that somebody is about to press. */}
+        <Box sx={{ mt: 1 }}>
+          {pinned && (
+            <Typography variant="body2" color="warning.main">
+              pinned
+            </Typography>
+          )}
+          <ItemTold section={section} item={item} />
+          <DrawingProgress pages={drawn} />
+        </Box>
       </Box>
       <Box>
         <Typography sx={{ fontWeight: 700 }}>
@@ -87,13 +99,6 @@ export function ItemPanel({
         </Typography>
         <Typography variant="body2">page {at}</Typography>
         <Typography variant="body2">{solution ? `solution p. ${solution}` : 'no solution'}</Typography>
-        <ItemTold section={section} item={item} />
-        <DrawingProgress pages={drawn} />
-        {pinned && (
-          <Typography variant="body2" color="warning.main">
-            pinned
-          </Typography>
-        )}
         <Box sx={{ mt: 2, display: 'grid', justifyItems: 'start' }}>
           <Button size="small" onClick={roll} disabled={pinned} title="R">
             Re-roll
