@@ -21,6 +21,8 @@ import { ItemTold } from './item-told.tsx';
 import { SaveItemMenu } from './save-item-menu.tsx';
 
 const WIDTH = 132;
+/** Two lines of what is told of an item, which come a moment later. */
+const TOLD_LINES = 40;
 const UNPLANNED: Pick<PlannedItems, 'pages' | 'solutionPages' | 'displayNumbers' | 'count'> = {
   pages: [],
   solutionPages: [],
@@ -83,7 +85,7 @@ export function ItemPanel({
           />
         </Box>
         {/* What comes a moment later stands where it moves no button that somebody is about to press. */}
-        <Box sx={{ mt: 1 }}>
+        <Box sx={{ mt: 1, minHeight: TOLD_LINES }}>
           {pinned && (
             <Typography variant="body2" color="warning.main">
               pinned
