@@ -9,6 +9,22 @@ export const HIVE_WORDS =
     ' ',
   );
 
+const words = { lists: [{ title: 'In the hive', words: HIVE_WORDS }] };
+const clues = HIVE_WORDS.map((word) => `${word} | What the keeper calls ${word.length} letters`).join('\n');
+const questions = Array.from({ length: 12 }, (_, i) => `What is thing ${i}? | Thing ${i} | Skep | Comb`).join(
+  '\n',
+);
+
+/** Options without which kinds of puzzle have nothing to be made from. */
+export const PUZZLE_SOURCES: Readonly<Record<string, object>> = {
+  'word-search': { words },
+  'fill-in': { words },
+  'word-scramble': { words },
+  crossword: { clues },
+  cryptogram: { texts: 'Where there are bees, there is honey. | Old saying' },
+  trivia: { questions },
+};
+
 /** A book on 6 × 9 in with nothing to find fault with; whatever a test is about is given. */
 export const recipeOf = (sections: unknown[], more: Record<string, unknown> = {}): Recipe =>
   parseRecipe({

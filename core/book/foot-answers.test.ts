@@ -5,26 +5,24 @@ import { holdsInside } from '../pages/pages.sample.ts';
 import type { SudokuItem } from '../pages/sudoku/fill.ts';
 import { loadVocabularies } from '../puzzles/vocabulary/index.ts';
 import { boundsOf, type GroupMark, type Mark, type TextMark } from '../scene/index.ts';
-import { HIVE_WORDS, recipeOf } from './book.sample.ts';
+import { PUZZLE_SOURCES, recipeOf } from './book.sample.ts';
 import { bookFrom, drawPage, filledItem } from './index.ts';
 
 const type = typesetterFromDisk();
 beforeAll(loadVocabularies);
 
-const words = { lists: [{ title: 'In the hive', words: HIVE_WORDS }] };
-const clues = HIVE_WORDS.map((word) => `${word} | What the keeper calls it`).join('\n');
-const GIVEN: Record<string, object> = {
-  'word-search': { words },
-  'fill-in': { words },
-  'word-scramble': { words },
-  crossword: { clues },
-  cryptogram: { texts: 'Where there are bees, there is honey. | Old saying' },
-};
-
 const bookWith = (kind: string, items: number, options: object = {}, more: object = {}) =>
   bookFrom(
     recipeOf(
-      [{ id: 's', kind, items, options: { ...GIVEN[kind], ...options }, solutions: { place: 'foot' } }],
+      [
+        {
+          id: 's',
+          kind,
+          items,
+          options: { ...PUZZLE_SOURCES[kind], ...options },
+          solutions: { place: 'foot' },
+        },
+      ],
       {
         quill: 4,
         print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
@@ -62,7 +60,7 @@ describe('answers upside down at the foot', () => {
       .map(({ id }) => id),
   )('%s: stand below the puzzles and inside the margins', (kind) => {
     for (const style of [{}, { style: { largePrint: true } }]) {
-      const book = bookWith(kind, 2, GIVEN[kind] || kind !== 'trivia' ? {} : { questions: QUESTIONS }, style);
+      const book = bookWith(kind, 2, {}, style);
       // Answers of several in a row may be below what a press prints well; the proof tells of it.
       holdsInside(book, type, (size) => expect(size).toBeGreaterThan(6));
       const last = book.plan.pages.findLast(({ role, items }) => role === 'body' && items.length)!;
@@ -96,7 +94,3 @@ describe('answers upside down at the foot', () => {
     expect(book.plan.pages.map(({ number }) => turnedIn(book, number).length)).toEqual([1, 1, 1, 1]);
   });
 });
-
-const QUESTIONS = Array.from({ length: 12 }, (_, i) => `What is thing ${i}? | Thing ${i} | Skep | Comb`).join(
-  '\n',
-);

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { decode } from 'fast-png';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { HIVE_WORDS, recipeOf } from '../book/book.sample.ts';
+import { PUZZLE_SOURCES, recipeOf } from '../book/book.sample.ts';
 import { bookFrom, filledItem, itemScenes } from '../book/index.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { makesItems, pageKinds } from '../pages/index.ts';
@@ -15,22 +15,6 @@ import { itemFiles } from './item-files.ts';
 
 const type = typesetterFromDisk();
 beforeAll(loadVocabularies);
-
-const words = { lists: [{ title: 'In the hive', words: HIVE_WORDS }] };
-const clues = HIVE_WORDS.map((word) => `${word} | What the keeper calls ${word.length} letters`).join('\n');
-/** What kinds are made from that make nothing by themselves. */
-const GIVEN: Record<string, object> = {
-  'word-search': { words },
-  'fill-in': { words },
-  'word-scramble': { words },
-  crossword: { clues },
-  cryptogram: { texts: 'Where there are bees, there is honey. | Old saying' },
-  trivia: {
-    questions: Array.from({ length: 12 }, (_, i) => `What is thing ${i}? | Thing ${i} | Skep | Comb`).join(
-      '\n',
-    ),
-  },
-};
 
 const bookWith = (kind: string, options: object, more: object = {}) =>
   bookFrom(
@@ -47,7 +31,7 @@ describe('one item alone', () => {
     '%s: all of its ink is on the sheet, with little around it, and no page is named',
     (id) => {
       const kind = kinds.find((one) => one.id === id)!;
-      const book = bookWith(id, GIVEN[id] ?? {});
+      const book = bookWith(id, PUZZLE_SOURCES[id] ?? {});
       const section = book.sections.get('s')!;
       filledItem(book, section, 2);
       const { puzzle, answer } = itemScenes(book, section, 2, type);
@@ -68,7 +52,7 @@ describe('one item alone', () => {
 
   it('what takes two pages stands side by side', () => {
     const wide = (clueSide: string) => {
-      const book = bookWith('crossword', { clues, clueSide });
+      const book = bookWith('crossword', { ...PUZZLE_SOURCES.crossword, clueSide });
       const section = book.sections.get('s')!;
       filledItem(book, section, 1);
       return itemScenes(book, section, 1, type).puzzle.width;

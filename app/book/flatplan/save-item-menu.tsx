@@ -75,6 +75,8 @@ export function SaveItemMenu({
           <MenuItem
             key={`${of} ${form}`}
             component="a"
+            // What fails is a file that did not come, and never an address that leaves the book.
+            download
             href={`/books/${book}/items/${section.id}/${item}/${form}${query}`}
             // Pictures are drawn from what is saved.
             disabled={unsaved}
