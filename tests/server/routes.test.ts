@@ -73,7 +73,13 @@ beforeAll(async () => {
   const [brief] = await briefsOrDraft(workspaceId, { id: niche, phrase, market: HOME_MARKET });
   const book = await createBook(
     workspaceId,
-    recipeOf([{ id: 'r', kind: 'ruled', pages: 30 }], { title: MARK }),
+    recipeOf(
+      [
+        { id: 'r', kind: 'ruled', pages: 30 },
+        { id: 's', kind: 'sudoku', items: 1, options: { level: 1 } },
+      ],
+      { title: MARK },
+    ),
   );
   const bank = await keepResource(workspaceId, { type: 'words', name: MARK }, [
     writeWords(['CLOVE', 'DHOW']),
@@ -90,6 +96,9 @@ beforeAll(async () => {
     hash: bank.hash,
     face: 'lora-bold',
     shelf: 'no-such-shelf',
+    section: 's',
+    item: '1',
+    form: 'svg',
   };
 });
 afterAll(async () => {
@@ -164,6 +173,16 @@ describe('every address', () => {
           : JSON.stringify(answer);
       expect(told.toLowerCase(), door.path).not.toContain(MARK.toLowerCase());
     }
+  });
+
+  it('gives a picture of a puzzle to its own press alone', async () => {
+    const door = doors.find(({ file }) => file === 'routes/item-file.ts')!;
+    const [own, other] = await Promise.all(
+      presses.map(({ cookie }) => knock(door, 'loader', { headers: { cookie } }) as Promise<Response>),
+    );
+    expect([own!.status, other!.status]).toEqual([200, 404]);
+    expect(own!.headers.get('content-disposition')).toContain(MARK.toLowerCase());
+    expect(await own!.text()).toMatch(/^<svg/);
   });
 
   it('lets its own press in: the same addresses answer, and the marked things are among the answers', async () => {
