@@ -25,6 +25,7 @@ export default [
   route('books/:book/files/:name', 'routes/book-file.ts'),
   route('books/:book/first-pages.png', 'routes/first-pages.ts'),
   route('books/:book/items/:section/:item/:form', 'routes/item-file.ts'),
+  route('books/:book/puzzles-elsewhere', 'routes/puzzles-elsewhere.ts'),
   route('books/:book/packed', 'routes/packed-book.ts'),
   route('books/:book/stored-recipe', 'routes/stored-recipe.ts'),
   route('market/suggestions', 'routes/market-suggestions.ts'),

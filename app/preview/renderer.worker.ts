@@ -25,6 +25,7 @@ import { browserLoader } from './browser-loader.ts';
 import { drawScene } from './canvas.ts';
 import type { EarlyWork } from './early-renderer.tsx';
 import { typesetterInWorker } from './faces.ts';
+import { puzzlesElsewhere } from './puzzles-elsewhere.ts';
 
 /** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
 const SHOW_MS = 250;
@@ -352,7 +353,8 @@ const renderer = {
   /** All findings, or null when it was told to leave off or a newer proof was begun meanwhile. */
   async proof(recipe: Recipe, madeFrom: MadeFrom, formats: Formats): Promise<Finding[] | null> {
     const run = ++proofRun;
-    const steps = proofSteps(await gathered(recipe), type, { madeFrom, formats });
+    const elsewhere = (marks: string[]) => puzzlesElsewhere(recipe.id, marks);
+    const steps = proofSteps(await gathered(recipe), type, { madeFrom, formats, elsewhere });
     return inStretches(steps, () => run === proofRun);
   },
 };

@@ -12,6 +12,7 @@ export * from './items.ts';
 export * from './numbers.ts';
 export * from './page-range.ts';
 export * from './plan.ts';
+export * from './puzzle-marks.ts';
 export * from './puzzle-mix.ts';
 export * from './recipe.ts';
 export * from './saved-items.ts';

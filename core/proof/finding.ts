@@ -1,4 +1,4 @@
-import type { Book, JobTicket, PlannedPage, Section } from '../book/index.ts';
+import type { Book, JobTicket, PlannedPage, PuzzleElsewhere, PuzzleMark, Section } from '../book/index.ts';
 import type { MadeFrom } from '../export/fingerprints.ts';
 import type { Formatting } from '../formats.ts';
 import type { ListingField } from '../listing/index.ts';
@@ -21,6 +21,8 @@ export interface Finding {
   /** What is wrong, where, and what to do. */
   message: string;
   place: Place;
+  /** Puzzles that another roll would mend. */
+  reroll?: { section: string; items: readonly number[] };
 }
 
 /** A finding on a page. @param message what is wrong there and what to do, without the page's number */
@@ -61,6 +63,13 @@ export interface PageInProof {
   scene: Scene;
 }
 
+/** The puzzles of a book, and what is known of them. */
+export interface PuzzlesInProof {
+  puzzles: readonly PuzzleMark[];
+  /** Those that another book had first, by mark; null where nobody could be asked. */
+  elsewhere: ReadonlyMap<string, PuzzleElsewhere> | null;
+}
+
 /** One thing a printing service, or a careful publisher, would look at. */
 export interface Check {
   id: string;
@@ -69,5 +78,7 @@ export interface Check {
   ofPage?(context: ProofContext, seen: PageInProof): Finding[];
   /** A section as a whole, after all of its pages. */
   ofSection?(context: ProofContext, section: Section): Finding[];
+  /** All puzzles of the book, after all of its pages. */
+  ofPuzzles?(context: ProofContext, seen: PuzzlesInProof): Finding[];
   ofBook?(context: ProofContext): Finding[];
 }

@@ -1,4 +1,13 @@
-import { type Book, drawPage, frameOf, jobTicket, pageSteps, type Steps } from '../book/index.ts';
+import {
+  type Book,
+  drawPage,
+  frameOf,
+  jobTicket,
+  type PuzzleElsewhere,
+  pageSteps,
+  puzzleMarks,
+  type Steps,
+} from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import type { MadeFrom } from '../export/fingerprints.ts';
 import { type Formats, formatting, USUAL_FORMATS } from '../formats.ts';
@@ -15,8 +24,9 @@ import { overlap } from './checks/overlap.ts';
 import { margins, pageCount, trimSize } from './checks/pages.ts';
 import { resources } from './checks/resources.ts';
 import { safeArea } from './checks/safe-area.ts';
+import { twice } from './checks/twice.ts';
 import { barcodeClear, coverGround, spineText } from './checks/wrap.ts';
-import type { Check, Finding, ProofContext } from './finding.ts';
+import type { Check, Finding, ProofContext, PuzzlesInProof } from './finding.ts';
 
 /** All checks, in the order in which the proof lists them. */
 export const checks: readonly Check[] = [
@@ -29,6 +39,7 @@ export const checks: readonly Check[] = [
   fonts,
   resources,
   items,
+  twice,
   names,
   language,
   credits,
@@ -44,6 +55,8 @@ export interface ProofOptions {
   madeFrom?: MadeFrom | undefined;
   /** How messages write lengths; the usual forms where it is left out. */
   formats?: Formats;
+  /** Tells which puzzles other books had first, by their marks. It may fail. */
+  elsewhere?: (marks: string[]) => Promise<PuzzleElsewhere[]>;
   onPage?: (page: number, of: number) => void;
 }
 
@@ -78,6 +91,17 @@ export function* proofSteps(book: Book, type: Typesetter, options: ProofOptions 
     for (const check of checks) findings.push(...(check.ofSection?.(context, section) ?? []));
     yield;
   }
+  const seen: PuzzlesInProof = { puzzles: yield* puzzleMarks(book), elsewhere: new Map() };
+  if (options.elsewhere && seen.puzzles.length)
+    yield options.elsewhere(seen.puzzles.map(({ mark }) => mark)).then(
+      (known) => {
+        seen.elsewhere = new Map(known.map((puzzle) => [puzzle.mark, puzzle]));
+      },
+      () => {
+        seen.elsewhere = null;
+      },
+    );
+  for (const check of checks) findings.push(...(check.ofPuzzles?.(context, seen) ?? []));
   const order = (finding: Finding) => (finding.severity === 'fix' ? 0 : 1);
   return together(findings).sort((a, b) => order(a) - order(b));
 }

@@ -251,6 +251,26 @@ export const madeFile = pgTable(
   (table) => [primaryKey({ columns: [table.bookId, table.name] })],
 );
 
+/** Puzzles of books whose files were made, so that none is sold twice; see core/book/puzzle-marks.ts. */
+export const puzzle = pgTable(
+  'puzzle',
+  {
+    workspaceId: ofWorkspace(),
+    mark: text('mark').notNull(),
+    bookId: text('book_id')
+      .notNull()
+      .references(() => book.id, { onDelete: 'cascade' }),
+    label: text('label').notNull(),
+    page: integer('page').notNull(),
+    /** When files with it were made for the first time: of two books, the one that had it first is named. */
+    since: at('since').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.workspaceId, table.mark, table.bookId] }),
+    index('puzzle_book').on(table.bookId),
+  ],
+);
+
 export const JOB_KINDS = ['make-files', 'submit', 'look', 'expand'] as const;
 export type JobKind = (typeof JOB_KINDS)[number];
 export const JOB_STATES = ['queued', 'running', 'done', 'failed', 'canceled'] as const;

@@ -8,11 +8,18 @@ import { fingerprint } from '#core/fingerprint.ts';
 import { revisionOf } from '../books.ts';
 import { isLostConnection } from '../db/client.ts';
 import { noteMadeFiles } from '../files.ts';
+import { notePuzzles, puzzlesElsewhere } from '../puzzles.ts';
 import { ownContents } from '../resources/resources.ts';
 import { settings } from '../settings.ts';
 import { storeFile } from '../store/index.ts';
 import type { JobPayload } from './payloads.ts';
 import { Canceled, type ClaimedJob, finish, progressOf } from './running-job.ts';
+import type { FilesMade } from './thread.ts';
+
+const toldOf = (known: number): string => {
+  if (known === 0) return '';
+  return ` ${known === 1 ? 'A puzzle is' : `${known} puzzles are`} in another book already: see the proof.`;
+};
 
 /** Makes the files of a revision in a worker thread, stores them, and notes them together. Safe to run twice. */
 export async function makeFiles(
@@ -37,7 +44,7 @@ export async function makeFiles(
     tell(done, of, message);
   });
   try {
-    const names: string[] = await threads.run(
+    const { names, puzzles }: FilesMade = await threads.run(
       { recipe, own: await ownContents(row.workspaceId, recipe), folder, progress: port2 },
       { transferList: [port2], signal: stop.signal },
     );
@@ -56,7 +63,13 @@ export async function makeFiles(
     if (stop.signal.aborted) throw new Canceled();
     // Noted first: whoever sees the job done finds its files.
     await noteMadeFiles(row.workspaceId, bookId, files);
-    await finish(row, 'done', `Files made from revision ${revision}.`);
+    await notePuzzles(row.workspaceId, bookId, puzzles);
+    const known = await puzzlesElsewhere(
+      row.workspaceId,
+      bookId,
+      puzzles.map(({ mark }) => mark),
+    );
+    await finish(row, 'done', `Files made from revision ${revision}.${toldOf(known.length)}`);
   } catch (error) {
     if (stop.signal.aborted || error instanceof Canceled) return;
     if (isLostConnection(error)) throw error;

@@ -2,7 +2,8 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
 import { gatherBook } from '#core/book/gather-book.ts';
-import { troublesOfBook } from '#core/book/items.ts';
+import { finished, troublesOfBook } from '#core/book/items.ts';
+import { type PuzzleMark, puzzleMarks } from '#core/book/puzzle-marks.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
 import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
@@ -18,13 +19,18 @@ export interface FilesTask {
   progress: MessagePort;
 }
 
+export interface FilesMade {
+  names: string[];
+  puzzles: PuzzleMark[];
+}
+
 /** Makes all files of a book into the folder. Runs in a worker thread; nothing here touches the database. */
 export default async function makeInThread({
   recipe: value,
   own,
   folder,
   progress,
-}: FilesTask): Promise<string[]> {
+}: FilesTask): Promise<FilesMade> {
   const recipe = parseRecipe(value);
   const type = typesetterFromDisk();
   const book = await gatherBook(recipe, storeLoader(own), type);
@@ -43,5 +49,8 @@ export default async function makeInThread({
     join(folder, 'book.zip'),
     await bookZip({ 'interior.pdf': await readFile(join(folder, 'interior.pdf')), ...small }),
   );
-  return ['interior.pdf', ...Object.keys(small), 'book.zip'];
+  return {
+    names: ['interior.pdf', ...Object.keys(small), 'book.zip'],
+    puzzles: await finished(puzzleMarks(book)),
+  };
 }

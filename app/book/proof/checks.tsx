@@ -1,18 +1,22 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Check, CircleAlert, Ellipsis, X } from 'lucide-react';
 import { Link as To, useNavigate, useParams } from 'react-router';
+import { reroll } from '#core/book/edit.ts';
 import { checks, type Finding } from '#core/proof/index.ts';
 import { fieldId } from '../../parts/field-id.ts';
 import { Mark } from '../../parts/mark.tsx';
 import { useOpenBook } from '../open-book.tsx';
+import { useBook } from '../store.ts';
 
 const SHOWN = 60;
 
 /** Each check with its answer, and each finding with the way to its place. */
 export function Checks({ onPage }: { onPage: (page: number) => void }) {
   const { proof } = useOpenBook();
+  const edit = useBook((state) => state.edit);
   const navigate = useNavigate();
   const { book } = useParams();
   const go = ({ place }: Finding) => {
@@ -21,6 +25,8 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
       void navigate(`/books/${book}/listing${place.field ? `#${fieldId(place.field)}` : ''}`);
     else if (place.view !== 'files') void navigate(`/books/${book}/${place.view}`);
   };
+  const rollAgain = ({ section, items }: NonNullable<Finding['reroll']>) =>
+    edit((recipe) => items.reduce((so, item) => reroll(so, section, item), recipe));
   const mustFix = proof.findings.filter(({ severity }) => severity === 'fix').length;
   return (
     <Box
@@ -59,14 +65,20 @@ export function Checks({ onPage }: { onPage: (page: number) => void }) {
               {finding.message}
             </Box>
             {finding.place.view === 'page' && finding.place.section && (
-              <Link
-                component={To}
-                to={`/books/${book}/flatplan?section=${finding.place.section}`}
-                variant="body2"
-                sx={{ display: 'block', mt: -1, mb: 1.5 }}
-              >
-                Settings of this section
-              </Link>
+              <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: -1, mb: 1.5 }}>
+                <Link
+                  component={To}
+                  to={`/books/${book}/flatplan?section=${finding.place.section}`}
+                  variant="body2"
+                >
+                  Settings of this section
+                </Link>
+                {finding.reroll && (
+                  <Button size="small" disabled={!proof.current} onClick={() => rollAgain(finding.reroll!)}>
+                    Re-roll{finding.reroll.items.length > 1 && ` ${finding.reroll.items.length}`}
+                  </Button>
+                )}
+              </Box>
             )}
           </Box>
         ))}

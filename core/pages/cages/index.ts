@@ -1,3 +1,4 @@
+import { leastGroups } from '../../puzzles/turned.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawCagesPage, drawCagesSolution } from './draw.ts';
@@ -34,5 +35,9 @@ export const cages = defineKind<CagesOptions, CagesItem>({
   draw: drawCagesPage,
   solution: { box: drawCagesSolution },
   inspect: inspectCages,
-  sameAs: ({ cages }) => JSON.stringify(cages),
+  sameAs: ({ size, cages }) =>
+    leastGroups(
+      size,
+      cages.map(({ cells, operation, target }) => ({ cells, says: `${target}${operation ?? ''}` })),
+    ),
 });

@@ -1,3 +1,4 @@
+import { sameInequality } from '../../puzzles/inequality/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawInequalityPage, drawInequalitySolution } from './draw.ts';
@@ -35,5 +36,5 @@ export const inequality = defineKind<InequalityOptions, InequalityItem>({
   draw: drawInequalityPage,
   solution: { box: drawInequalitySolution },
   inspect: inspectInequality,
-  sameAs: ({ givens, signs, solution }) => JSON.stringify([givens, signs, solution]),
+  sameAs: sameInequality,
 });

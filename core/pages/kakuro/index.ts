@@ -1,3 +1,4 @@
+import { leastTurned } from '../../puzzles/turned.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawKakuroPage, drawKakuroSolution } from './draw.ts';
@@ -39,5 +40,5 @@ export const kakuro = defineKind<KakuroOptions, KakuroItem>({
   draw: drawKakuroPage,
   solution: { box: drawKakuroSolution },
   inspect: inspectKakuro,
-  sameAs: ({ solution }) => solution,
+  sameAs: ({ columns, solution }) => leastTurned(columns, [...solution]),
 });

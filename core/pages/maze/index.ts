@@ -1,3 +1,4 @@
+import { sameMaze } from '../../puzzles/maze/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawMazePage, drawMazeSolution } from './draw.ts';
@@ -56,6 +57,5 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   draw: drawMazePage,
   solution: { box: drawMazeSolution },
   inspect: inspectMaze,
-  sameAs: ({ grid, columns, rows, shape, start, goal, open }) =>
-    [grid, columns, rows, shape, start, goal, open.join('')].join(' '),
+  sameAs: (item) => sameMaze(gridOf(item), item),
 });

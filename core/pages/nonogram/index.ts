@@ -1,3 +1,4 @@
+import { leastTurned } from '../../puzzles/turned.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawNonogramPage, drawNonogramSolution } from './draw.ts';
@@ -51,5 +52,5 @@ export const nonogram = defineKind<NonogramOptions, NonogramItem>({
   draw: drawNonogramPage,
   solution: { box: drawNonogramSolution },
   inspect: inspectNonogram,
-  sameAs: ({ picture }) => picture,
+  sameAs: ({ columns, picture }) => leastTurned(columns, [...picture]),
 });

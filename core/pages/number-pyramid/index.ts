@@ -1,3 +1,4 @@
+import { samePyramid } from '../../puzzles/pyramid/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawNumberPyramidPage, drawNumberPyramidSolution } from './draw.ts';
@@ -37,5 +38,5 @@ export const numberPyramid = defineKind<NumberPyramidOptions, NumberPyramidItem>
   draw: drawNumberPyramidPage,
   solution: { box: drawNumberPyramidSolution },
   inspect: inspectNumberPyramid,
-  sameAs: ({ givens, solution }) => JSON.stringify([givens, solution]),
+  sameAs: samePyramid,
 });

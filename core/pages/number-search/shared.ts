@@ -1,3 +1,4 @@
+import { leastTurned } from '../../puzzles/turned.ts';
 import { wordListFormat } from '../item-formats.ts';
 import { itemUnits } from '../kind.ts';
 import { wordSearchData } from '../word-search/earlier/data.ts';
@@ -20,5 +21,5 @@ export const shared = {
   data: wordSearchData,
   formats: [wordListFormat(({ words }: WordSearchItem) => words.map(({ word }) => word))],
   inspect: inspectWordSearch,
-  sameAs: ({ search }: WordSearchItem) => search.letters.join(''),
+  sameAs: ({ search }: WordSearchItem) => leastTurned(search.columns, search.letters),
 } as const;

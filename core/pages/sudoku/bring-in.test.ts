@@ -109,7 +109,7 @@ describe('sudokus from other programs', () => {
       proofBook(bookFrom(bringInItems(sudokus([], 2), 's', pins, 'instead')), typesetterFromDisk())
         .map(({ message }) => message)
         .filter((message) => message.includes('the same as')),
-    ).toEqual(['Puzzle 2: is the same as Puzzle 1. Re-roll it.']);
+    ).toEqual(['Puzzle 2: is the same as Puzzle 1. Unpin it, then re-roll.']);
     // Read from the back, with 1 and 2 exchanged: still the same.
     const turned = [...SEVENTEEN]
       .reverse()

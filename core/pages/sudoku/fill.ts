@@ -1,7 +1,6 @@
 import type { Level } from '../../puzzles/level.ts';
 import {
   type Cage,
-  canonicalForm,
   coversOf,
   gridText,
   killerAnswers,
@@ -143,13 +142,6 @@ export function inspectSudoku(item: SudokuItem, { label }: { label: string }): I
     item,
     'grids of this size are seldom that hard. Re-roll it, or ask for another level.',
   );
-}
-
-/** What equal puzzles share: of classic ones of 9 × 9, however they are turned, mirrored and renamed. */
-export function sameSudoku({ size, variant, givens, solution, cages }: SudokuItem): string {
-  if (cages) return JSON.stringify(cages);
-  if (size !== 9 || variant !== 'classic' || solution.includes('.')) return givens + solution;
-  return canonicalForm(readGrid(size, givens), readGrid(size, solution));
 }
 
 /** What is asked for and cannot be made. */

@@ -1,10 +1,10 @@
-import { TECHNIQUES } from '../../puzzles/sudoku/index.ts';
+import { sameSudoku, TECHNIQUES } from '../../puzzles/sudoku/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { readSudokus } from './bring-in.ts';
 import { drawSudokuPage, drawSudokuSolution } from './draw.ts';
 import type { SudokuItem } from './fill.ts';
-import { fillSudoku, inspectSudoku, inspectSudokus, pinnedSudoku, sameSudoku } from './fill.ts';
+import { fillSudoku, inspectSudoku, inspectSudokus, pinnedSudoku } from './fill.ts';
 import { sudokuFormats } from './formats.ts';
 import { type SudokuOptions, sudokuOptions, sudokuPin } from './options.ts';
 

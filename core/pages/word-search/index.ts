@@ -1,3 +1,4 @@
+import { leastTurned } from '../../puzzles/turned.ts';
 import { cellsOf, DIRECTION_SETS } from '../../puzzles/word-search/index.ts';
 import { loadUnwanted } from '../../words/index.ts';
 import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
@@ -92,5 +93,9 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
   solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,
   inspectSection: inspectWordLists,
-  sameAs: ({ search }) => search.letters.join(''),
+  sameAs: ({ search }) =>
+    leastTurned(
+      search.columns,
+      search.letters.map((letter) => letter ?? ' '),
+    ),
 });

@@ -5,12 +5,10 @@ import {
   itemLabel,
   kindOf,
   placedItem,
-  type Section,
   troublesOf,
   wholeBook,
 } from '../../book/index.ts';
 import { houseFaces } from '../../faces/choice.ts';
-import { fingerprint } from '../../fingerprint.ts';
 import type { ItemProblem } from '../../pages/index.ts';
 import { printedLanguage } from '../../printed-words/index.ts';
 import type { Check, Finding, PageInProof, ProofContext } from '../finding.ts';
@@ -67,12 +65,10 @@ export const items: Check = {
     ].map((problem) => finding(problem, page.number, section.id));
   },
 
-  ofSection(context, section) {
-    const { book } = context;
+  ofSection({ book }, section) {
     const kind = kindOf(section);
     if (troublesOf(book, section).length) return [];
-    const twice = puzzlesTwice(context, section);
-    if (!kind.inspectSection) return twice;
+    if (!kind.inspectSection) return [];
     const { count, pages } = book.plan.items[section.id]!;
     const all = Array.from({ length: count }, (_, i) => ({
       number: i + 1,
@@ -82,37 +78,11 @@ export const items: Check = {
         return filledItem(book, section, i + 1);
       },
     }));
-    const found = kind
+    return kind
       .inspectSection(all, section.options, book.resources)
       .map((problem) => finding(problem, pages[(problem.item ?? 1) - 1] ?? 1, section.id));
-    return [...found, ...twice];
   },
 };
-
-/** What is known of the puzzles of a book while it is proofed, section by section: where each stands first. */
-const firstPlaces = new WeakMap<ProofContext, Map<string, string>>();
-
-/** Puzzles of a section that are in the book before, in this section or another. */
-function puzzlesTwice(context: ProofContext, section: Section): Finding[] {
-  const { book } = context;
-  const { id, sameAs } = kindOf(section);
-  if (!sameAs) return [];
-  const known = firstPlaces.get(context) ?? new Map<string, string>();
-  firstPlaces.set(context, known);
-  const { count, pages } = book.plan.items[section.id]!;
-  const found: Finding[] = [];
-  for (let item = 1; item <= count; item++) {
-    const key = fingerprint([id, sameAs(filledItem(book, section, item))]);
-    const label = itemLabel(book, section.id, item);
-    const first = known.get(key);
-    if (first === undefined) known.set(key, label);
-    else {
-      const message = `${label}: is the same as ${first}. Re-roll it.`;
-      found.push(finding({ severity: 'look', message }, pages[item - 1] ?? 1, section.id));
-    }
-  }
-  return found;
-}
 
 /** Answers as text that have more lines than their kind said. */
 function cutAnswers({ book, page }: Pick<ProofContext, 'book'> & Pick<PageInProof, 'page'>): Finding[] {

@@ -1,90 +1,118 @@
-/** Orders of three. */
-const ORDERS = [
-  [0, 1, 2],
-  [0, 2, 1],
-  [1, 0, 2],
-  [1, 2, 0],
-  [2, 0, 1],
-  [2, 1, 0],
-] as const;
+/** The six orders of three, one behind the other. */
+const ORDERS = Uint8Array.of(0, 1, 2, 0, 2, 1, 1, 0, 2, 1, 2, 0, 2, 0, 1, 2, 1, 0);
 
 const SIDE = 9;
+/** Three columns each. */
+const STACK = Uint8Array.of(0, 0, 0, 1, 1, 1, 2, 2, 2);
 
 /** A grid, or its mirror image on the long diagonal. */
-const transposed = (cells: ArrayLike<number>): Uint8Array =>
-  Uint8Array.from({ length: SIDE * SIDE }, (_, at) => cells[(at % SIDE) * SIDE + Math.floor(at / SIDE)]!);
+const transposed = (cells: Uint8Array): Uint8Array =>
+  cells.map((_, at) => cells[(at % SIDE) * SIDE + Math.floor(at / SIDE)]!);
 
-/** A way to look at a grid: its rows and columns in another order, its digits renamed. */
+/** A way to look at a grid: rows and columns in another order; its digits are renamed so that the first row is 1 to 9. */
 interface View {
   cells: Uint8Array;
   given: Uint8Array;
-  rows: number[];
+  /** The first two: the order of the others follows from them. */
+  first: number;
+  second: number;
   columns: number[];
-  /** The new name of each digit. */
-  name: Uint8Array;
 }
 
-/** The second row, as far as it is needed: the names of its digits where those of the first row are 1 to 9. */
-function secondRow(
-  cells: Uint8Array,
-  first: number,
-  second: number,
-  columns: readonly number[],
-  into: Uint8Array,
-): void {
-  const name = new Uint8Array(SIDE + 1);
-  columns.forEach((column, i) => {
-    name[cells[first * SIDE + column]!] = i + 1;
-  });
-  columns.forEach((column, i) => {
-    into[i] = name[cells[second * SIDE + column]!]!;
-  });
+/** Scratch of `look`, which is called a thousand times for a book: the columns in their order, and the place of each. */
+const columns = new Uint8Array(SIDE);
+const place = new Uint8Array(SIDE);
+/** Of each column, the one whose digit in the first row it has in the second. */
+const leadsTo = new Uint8Array(SIDE);
+const columnOf = new Uint8Array(SIDE + 1);
+
+function put(at: number, a: number, b: number, c: number): void {
+  columns[at] = a;
+  columns[at + 1] = b;
+  columns[at + 2] = c;
+  place[a] = at;
+  place[b] = at + 1;
+  place[c] = at + 2;
+}
+/** The digit of the second row at a place. */
+const digit = (at: number): number => place[leadsTo[columns[at]!]!]! + 1;
+
+/** The views whose second row is the least so far. */
+interface Least {
+  second: Uint8Array;
+  views: View[];
 }
 
-const compared = (one: ArrayLike<number>, other: ArrayLike<number>): number => {
-  for (let i = 0; i < one.length; i++) if (one[i] !== other[i]) return one[i]! - other[i]!;
-  return 0;
-};
-
-/** Column orders after the first three columns: the fourth has the digit of the first in the other row, so that a 4 begins it. */
-function* columnOrders(cells: Uint8Array, first: number, second: number): Generator<number[]> {
-  const columnOf = new Uint8Array(SIDE + 1);
+/** Looks at all orders of columns under which the second row begins with 4. */
+function look(least: Least, cells: Uint8Array, given: Uint8Array, first: number, second: number): void {
   for (let column = 0; column < SIDE; column++) columnOf[cells[first * SIDE + column]!] = column;
+  for (let column = 0; column < SIDE; column++) leadsTo[column] = columnOf[cells[second * SIDE + column]!]!;
   for (let stack = 0; stack < 3; stack++)
-    for (const order of ORDERS) {
-      const begin = order.map((i) => 3 * stack + i);
-      const fourth = columnOf[cells[second * SIDE + begin[0]!]!]!;
-      const next = Math.floor(fourth / 3);
-      const last = 3 - stack - next;
-      const [u, v] = [0, 1, 2].map((i) => 3 * next + i).filter((column) => column !== fourth) as [
-        number,
-        number,
-      ];
-      for (const middle of [
-        [fourth, u, v],
-        [fourth, v, u],
-      ])
-        for (const end of ORDERS) yield [...begin, ...middle, ...end.map((i) => 3 * last + i)];
+    for (let order = 0; order < ORDERS.length; order += 3) {
+      const a = 3 * stack + ORDERS[order]!;
+      const b = 3 * stack + ORDERS[order + 1]!;
+      const c = 3 * stack + ORDERS[order + 2]!;
+      const fourth = leadsTo[a]!;
+      const next = STACK[fourth]!;
+      // What the next two digits are at least, both at once: 5 and 6 where they come from the same stack as the 4.
+      const near = STACK[leadsTo[b]!] === next;
+      const also = STACK[leadsTo[c]!] === next;
+      const fifth = near ? 5 : 7;
+      const sixth = also ? (near ? 6 : 5) : near ? 7 : 8;
+      const known = least.second[1]!;
+      if (fifth > known || (fifth === known && sixth > least.second[2]!)) continue;
+      const u = 3 * next + (fourth === 3 * next ? 1 : 0);
+      const v = 9 * next + 3 - fourth - u;
+      const last = 3 * (3 - stack - next);
+      put(0, a, b, c);
+      for (let middle = 0; middle < 2; middle++) {
+        put(3, fourth, middle ? v : u, middle ? u : v);
+        if ((near && digit(1) !== fifth) || (also && digit(2) !== sixth)) continue;
+        for (let end = 0; end < ORDERS.length; end += 3) {
+          put(6, last + ORDERS[end]!, last + ORDERS[end + 1]!, last + ORDERS[end + 2]!);
+          if (digit(1) !== fifth || digit(2) !== sixth) continue;
+          let at = 3;
+          if (fifth === least.second[1] && sixth === least.second[2])
+            while (at < SIDE && digit(at) === least.second[at]) at++;
+          else at = 0;
+          if (at < SIDE) {
+            if (at > 0 && digit(at) > least.second[at]!) continue;
+            for (; at < SIDE; at++) least.second[at] = digit(at);
+            least.views = [];
+          }
+          least.views.push({ cells, given, first, second, columns: Array.from(columns) });
+        }
+      }
     }
 }
 
-/** The rows below the first two, in the order that makes the grid least. */
-function restOfRows({ cells, rows, columns, name }: View): number[] {
-  const [first, second] = rows as [number, number];
-  const band = Math.floor(first / 3);
-  const third = [0, 1, 2].map((i) => 3 * band + i).find((row) => row !== first && row !== second)!;
+/** The rows below the first three, in the order that makes the grid least. @param name the new name of each digit */
+function lastRows({ cells, first, columns }: View, name: Uint8Array): number[] {
   const begins = (row: number) => name[cells[row * SIDE + columns[0]!]!]!;
-  const bands = [0, 1, 2]
-    .filter((one) => one !== band)
-    .map((one) => [0, 1, 2].map((i) => 3 * one + i).sort((a, b) => begins(a) - begins(b)))
-    .sort((a, b) => begins(a[0]!) - begins(b[0]!));
-  return [third, ...bands.flat()];
+  return [0, 1, 2]
+    .filter((band) => band !== STACK[first])
+    .map((band) => [3 * band, 3 * band + 1, 3 * band + 2].sort((a, b) => begins(a) - begins(b)))
+    .sort((a, b) => begins(a[0]!) - begins(b[0]!))
+    .flat();
 }
 
-const inView = ({ cells, rows, columns, name }: View): Uint8Array =>
-  Uint8Array.from(rows.flatMap((row) => columns.map((column) => name[cells[row * SIDE + column]!]!)));
+/** How rows of a view compare with those of a grid from a row on: below 0 where they are less, 0 where they are the same. */
+function compared(
+  best: Uint8Array,
+  { cells, columns }: View,
+  rows: number[],
+  from: number,
+  name: Uint8Array,
+): number {
+  for (let i = 0; i < rows.length; i++)
+    for (let j = 0; j < SIDE; j++) {
+      const difference = name[cells[rows[i]! * SIDE + columns[j]!]!]! - best[(from + i) * SIDE + j]!;
+      if (difference !== 0) return difference;
+    }
+  return 0;
+}
 
-const givenIn = ({ given, rows, columns }: View): string =>
+const givenIn = ({ given, columns }: View, rows: readonly number[]): string =>
   rows.map((row) => columns.map((column) => (given[row * SIDE + column] ? '1' : '0')).join('')).join('');
 
 /**
@@ -95,46 +123,38 @@ const givenIn = ({ given, rows, columns }: View): string =>
  * @returns 81 digits of the answer, then 1 for each given and 0 for none
  */
 export function canonicalForm(givens: ArrayLike<number>, solution: ArrayLike<number>): string {
-  const plain = Uint8Array.from({ length: SIDE * SIDE }, (_, at) => solution[at]!);
-  const shown = Uint8Array.from({ length: SIDE * SIDE }, (_, at) => (givens[at] ? 1 : 0));
-  const least = new Uint8Array(SIDE).fill(SIDE + 1);
-  const row = new Uint8Array(SIDE);
-  let views: Omit<View, 'name'>[] = [];
+  const plain = Uint8Array.from(solution);
+  const shown = Uint8Array.from(givens, (digit) => (digit ? 1 : 0));
+  const least: Least = { second: new Uint8Array(SIDE).fill(SIDE + 1), views: [] };
   for (const [cells, given] of [
     [plain, shown],
     [transposed(plain), transposed(shown)],
   ] as const)
     for (let first = 0; first < SIDE; first++)
-      for (let second = first - (first % 3); second < first - (first % 3) + 3; second++) {
-        if (second === first) continue;
-        for (const columns of columnOrders(cells, first, second)) {
-          secondRow(cells, first, second, columns, row);
-          const difference = compared(row, least);
-          if (difference > 0) continue;
-          if (difference < 0) {
-            least.set(row);
-            views = [];
-          }
-          views.push({ cells, given, rows: [first, second], columns });
-        }
-      }
-  let best: Uint8Array | null = null;
+      for (let second = first - (first % 3); second < first - (first % 3) + 3; second++)
+        if (second !== first) look(least, cells, given, first, second);
+  const best = new Uint8Array(SIDE * SIDE);
+  const name = new Uint8Array(SIDE + 1);
   let pattern = '';
-  for (const { cells, given, rows, columns } of views) {
-    const name = new Uint8Array(SIDE + 1);
-    columns.forEach((column, i) => {
-      name[cells[rows[0]! * SIDE + column]!] = i + 1;
-    });
-    const view: View = { cells, given, rows, columns, name };
-    view.rows = [...rows, ...restOfRows(view)];
-    const grid = inView(view);
-    const difference = best ? compared(grid, best) : -1;
+  for (const view of least.views) {
+    const { first, second, columns } = view;
+    for (let i = 0; i < SIDE; i++) name[view.cells[first * SIDE + columns[i]!]!] = i + 1;
+    // The first two rows are those of all views, and the third is what is left of their band.
+    const head = [first, second, 9 * STACK[first]! + 3 - first - second];
+    let difference = pattern ? compared(best, view, head, 0, name) : -1;
     if (difference > 0) continue;
-    const mask = givenIn(view);
-    if (difference < 0 || mask < pattern) {
-      best = grid;
-      pattern = mask;
-    }
+    const rest = lastRows(view, name);
+    if (difference === 0) difference = compared(best, view, rest, 3, name);
+    if (difference > 0) continue;
+    const rows = [...head, ...rest];
+    const mask = givenIn(view, rows);
+    if (difference === 0 && mask >= pattern) continue;
+    pattern = mask;
+    rows.forEach((row, i) => {
+      columns.forEach((column, j) => {
+        best[i * SIDE + j] = name[view.cells[row * SIDE + column]!]!;
+      });
+    });
   }
-  return `${best!.join('')}${pattern}`;
+  return `${best.join('')}${pattern}`;
 }

@@ -1,8 +1,8 @@
-export { canonicalForm } from './canonical.ts';
 export { coversOf } from './cover.ts';
 export { type Cage, killerAnswers, killerSteps, LARGEST_KILLER, rateKiller } from './killer/index.ts';
 export { SYMMETRIES, sudokuSteps } from './make.ts';
 export { rate } from './rate.ts';
+export { sameSudoku } from './same.ts';
 export {
   gridText,
   readGrid,

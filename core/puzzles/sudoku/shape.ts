@@ -139,11 +139,13 @@ export const gridText = (values: ArrayLike<number>): string =>
  * @throws Error where the number of characters is not that of the cells
  */
 export function readGrid(size: Size, text: string): Uint8Array {
-  const signs = [...text.replace(/\s/g, '')];
+  const signs = text.replace(/\s/g, '').toUpperCase();
   if (signs.length !== size * size)
     throw new Error(`A grid of ${size} × ${size} has ${size * size} characters, not ${signs.length}.`);
-  return Uint8Array.from(signs, (sign) => {
-    const value = SIGNS.indexOf(sign.toUpperCase()) + 1;
-    return value <= size ? value : 0;
-  });
+  const grid = new Uint8Array(signs.length);
+  for (let cell = 0; cell < grid.length; cell++) {
+    const value = SIGNS.indexOf(signs[cell]!) + 1;
+    if (value <= size) grid[cell] = value;
+  }
+  return grid;
 }
