@@ -242,6 +242,13 @@ const renderer = {
     return made ? (kindOf(of).told?.(made) ?? null) : null;
   },
 
+  /** An item of the recipe at hand, to be tried; null when another recipe came meanwhile. */
+  async item(section: string, item: number): Promise<unknown> {
+    const asked = book!;
+    const whole = await asked;
+    return inStretches(itemSteps(whole, whole.sections.get(section)!, item), () => book === asked);
+  },
+
   /** The page of an item as it would be with another roll, and what the item would be like. @param width of the page */
   async candidate(
     recipe: Recipe,

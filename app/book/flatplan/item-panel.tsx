@@ -19,6 +19,7 @@ import { BringInDialog } from './bring-in-dialog.tsx';
 import { CANDIDATES, CandidatesDialog } from './candidates-dialog.tsx';
 import { ItemTold } from './item-told.tsx';
 import { SaveItemMenu } from './save-item-menu.tsx';
+import { canBeTried, TrialDialog } from './trial/trial-dialog.tsx';
 
 const WIDTH = 132;
 /** Two lines of what is told of an item, which come a moment later. */
@@ -56,6 +57,7 @@ export function ItemPanel({
   const name = kind.itemName ?? 'item';
   const [bringingIn, setBringingIn] = useState(false);
   const [choosing, setChoosing] = useState(false);
+  const [trying, setTrying] = useState(false);
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
   const go = (to: number) => {
     const target = pages[Math.max(1, Math.min(count, to)) - 1];
@@ -111,6 +113,11 @@ export function ItemPanel({
           <Button size="small" color="warning" onClick={pin} title="P">
             {pinned ? 'Unpin' : 'Pin'}
           </Button>
+          {canBeTried(section) && (
+            <Button size="small" disabled={!displayNumbers[item - 1]} onClick={() => setTrying(true)}>
+              Try it…
+            </Button>
+          )}
           {displayNumbers[item - 1] !== undefined && (
             <SaveItemMenu
               section={section}
@@ -145,6 +152,14 @@ export function ItemPanel({
           </Box>
         </Box>
       </Box>
+      {trying && (
+        <TrialDialog
+          section={section}
+          item={item}
+          label={itemLabel(book, section.id, item)}
+          onClose={() => setTrying(false)}
+        />
+      )}
       {choosing && (
         <CandidatesDialog
           section={section}

@@ -1,3 +1,15 @@
+export {
+  type Attempt,
+  attemptAt,
+  candidatesOf,
+  clashes,
+  mistakes,
+  nextStep,
+  noteAll,
+  putDigit,
+  takeStep,
+  toggleNote,
+} from './attempt.ts';
 export { coversOf } from './cover.ts';
 export { type Cage, killerAnswers, killerSteps, LARGEST_KILLER, rateKiller } from './killer/index.ts';
 export { SYMMETRIES, sudokuSteps } from './make.ts';
@@ -15,4 +27,5 @@ export {
   VARIANTS,
   type Variant,
 } from './shape.ts';
-export { TECHNIQUES, type Technique } from './techniques.ts';
+export { stepInWords } from './step-words.ts';
+export { type Step, TECHNIQUES, type Technique } from './techniques.ts';

@@ -42,11 +42,13 @@ export type GradedLooks = readonly { grade: Grade; look: Look }[];
 export const gradedLooks = (grades: readonly { own: readonly Look[] }[]): GradedLooks =>
   grades.flatMap(({ own }, grade) => own.map((look) => ({ grade: grade as Grade, look })));
 
-const LOOKS = gradedLooks(GRADES);
+/** What is looked for in a sudoku without cages. */
+export const LOOKS = gradedLooks(GRADES);
 /** Beyond singles, which a board finds by itself. */
 const LATER = LOOKS.filter(({ grade }) => grade > 1);
 
-const apply = (board: Board, { put, removes }: Step): void => {
+/** Does to a board what a step says. */
+export const apply = (board: Board, { put, removes }: Step): void => {
   if (put) board.put(put[0], put[1]);
   for (const [cell, digit] of removes) board.remove(cell, digit);
 };
@@ -76,6 +78,15 @@ export function solveByLogic(
     break;
   }
   return needed;
+}
+
+/** The step that is easiest to see, with its grade; null where there is none. */
+export function easiestStep(looks: GradedLooks, board: Board): { grade: Grade; step: Step } | null {
+  for (const { grade, look } of looks) {
+    const step = look(board);
+    if (step) return { grade, step };
+  }
+  return null;
 }
 
 /** What a board finds by itself where logic goes to a grade. */
@@ -113,17 +124,14 @@ export function rateBy(looks: GradedLooks, levelOf: (grade: Grade) => Level, boa
   const steps: Step[] = [];
   const counts = new Map<Technique, number>();
   let grade: Grade = 0;
-  search: while (board.open > 0 && !board.broken) {
-    for (const { grade: of, look } of looks) {
-      const found = look(board);
-      if (!found) continue;
-      if (of > grade) grade = of;
-      counts.set(found.technique, (counts.get(found.technique) ?? 0) + 1);
-      steps.push(found);
-      apply(board, found);
-      continue search;
-    }
-    return null;
+  while (board.open > 0 && !board.broken) {
+    const found = easiestStep(looks, board);
+    if (!found) return null;
+    const { step } = found;
+    if (found.grade > grade) grade = found.grade;
+    counts.set(step.technique, (counts.get(step.technique) ?? 0) + 1);
+    steps.push(step);
+    apply(board, step);
   }
   if (board.broken) return null;
   const known = Object.keys(TECHNIQUES) as Technique[];

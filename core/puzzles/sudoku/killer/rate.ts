@@ -58,12 +58,15 @@ function looksFor({ ofCages, of45 }: Sums): GradedLooks {
 const OF_45: Grade = 2;
 export const levelOfGrade = (grade: Grade): Level => (grade + 1) as Level;
 
+/** What is looked for in a grid with cages. */
+export const looksOfCages = (shape: Shape, cages: readonly Cage[]): GradedLooks =>
+  looksFor({ ofCages: cageSums(cages), of45: sumsOf45(shape, cages) });
+
 /** Solves a grid with cages step by step, always with the easiest technique that finds one. @returns null where logic does not solve it */
 export function rateKiller(shape: Shape, cages: readonly Cage[]): Rating | null {
   const board = new Board(shape);
   board.finds = FINDS.nothing;
-  const sums = { ofCages: cageSums(cages), of45: sumsOf45(shape, cages) };
-  return rateBy(looksFor(sums), levelOfGrade, board);
+  return rateBy(looksOfCages(shape, cages), levelOfGrade, board);
 }
 
 /** Whether logic up to a grade solves a grid with cages. @param board is used for it, of the grid’s shape */

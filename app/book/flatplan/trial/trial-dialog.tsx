@@ -1,0 +1,113 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import CircularProgress from '@mui/material/CircularProgress';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { type ComponentType, lazy, Suspense, useEffect, useState } from 'react';
+import { kindOf, type Section } from '#core/book/sections.ts';
+import { complain } from '../../../parts/notices.tsx';
+import { drawingRenderer } from '../../../preview/renderers.ts';
+import { useBookStore } from '../../store.ts';
+import type { TrialProps } from './trial-props.ts';
+import { clockTime, useClock } from './use-clock.ts';
+
+/** By kind of page; each is loaded when somebody tries one. */
+const TRIALS: Readonly<Record<string, ComponentType<TrialProps<never>>>> = {
+  maze: lazy(() => import('./maze-trial.tsx')),
+  sudoku: lazy(() => import('./sudoku-trial.tsx')),
+};
+
+/** Whether a puzzle can be tried on screen. */
+export const canBeTried = ({ kind }: Section): boolean => kind in TRIALS;
+
+/** A puzzle as its solver will have it: what it is like, and how long it takes. */
+export function TrialDialog({
+  section,
+  item,
+  label,
+  onClose,
+}: {
+  section: Section;
+  item: number;
+  label: string;
+  onClose: () => void;
+}) {
+  const store = useBookStore();
+  const [made, setMade] = useState<object | null>(null);
+  const [round, setRound] = useState(1);
+  const { told } = kindOf(section);
+  useEffect(() => {
+    let wanted = true;
+    void (async () => {
+      try {
+        const found = (await drawingRenderer(store.getState().value).item(section.id, item)) as object | null;
+        if (wanted) setMade(found);
+      } catch (error) {
+        complain(`The puzzle cannot be tried: ${(error as Error).message}`);
+      }
+    })();
+    return () => {
+      wanted = false;
+    };
+  }, [store, section.id, item]);
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="md">
+      <DialogTitle sx={{ pb: 0 }}>Try {label}</DialogTitle>
+      {made ? (
+        <Round key={round} Trial={TRIALS[section.kind]!} item={made} told={told?.(made) ?? ''} />
+      ) : (
+        <DialogContent sx={{ minHeight: 480, display: 'grid', placeItems: 'center' }}>
+          <CircularProgress aria-label="Making the puzzle" />
+        </DialogContent>
+      )}
+      <DialogActions sx={{ px: 6, pb: 4 }}>
+        <Button disabled={!made} onClick={() => setRound(round + 1)}>
+          Start over
+        </Button>
+        <Box sx={{ flex: 1 }} />
+        <Button variant="contained" onClick={onClose}>
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function Round({
+  Trial,
+  item,
+  told,
+}: {
+  Trial: ComponentType<TrialProps<never>>;
+  item: object;
+  told: string;
+}) {
+  const [solved, setSolved] = useState(false);
+  const seconds = useClock(!solved);
+  return (
+    <>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 4, px: 6, minHeight: 32 }}>
+        <Typography variant="body2">{told}</Typography>
+        <Typography
+          role="timer"
+          aria-label="Time taken"
+          variant="body2"
+          sx={{ fontVariantNumeric: 'tabular-nums', fontWeight: 700 }}
+        >
+          {clockTime(seconds)}
+        </Typography>
+      </Box>
+      <DialogContent sx={{ pt: 2, position: 'relative' }}>
+        <Suspense fallback={<Box sx={{ minHeight: 460 }} />}>
+          <Trial item={item as never} onSolved={() => setSolved(true)} />
+        </Suspense>
+        <Typography role="status" sx={{ mt: 2, minHeight: 24, fontWeight: 700, color: 'primary.main' }}>
+          {solved && `Solved in ${clockTime(seconds)}.`}
+        </Typography>
+      </DialogContent>
+    </>
+  );
+}

@@ -1,0 +1,72 @@
+import type { Grid } from './grid.ts';
+
+/** Cosine of the angle that a step may differ from where it is meant to go: less than 70 degrees. */
+const NEAR = Math.cos((70 * Math.PI) / 180);
+
+/** Cells that can be gone to from a cell. */
+function* exits({ first, next, through }: Grid, open: Uint8Array, cell: number): Generator<number> {
+  for (let i = first[cell]!; i < first[cell + 1]!; i++) if (open[through[i]!]) yield next[i]!;
+}
+
+/** A trail with one more cell, or one less where that is the cell it came from. */
+const stepped = (trail: readonly number[], cell: number): readonly number[] =>
+  trail.at(-2) === cell ? trail.slice(0, -1) : [...trail, cell];
+
+/**
+ * One step from the end of a trail, back along it or on, to the cell that lies most in a direction.
+ * @param trail cells one beside the other, one at least
+ * @param dx and @param dy the direction, y downwards
+ * @returns the same trail where no open way leads there
+ */
+export function walkOn(
+  grid: Grid,
+  open: Uint8Array,
+  trail: readonly number[],
+  dx: number,
+  dy: number,
+): readonly number[] {
+  const here = trail.at(-1)!;
+  const length = Math.hypot(dx, dy);
+  let best: number | null = null;
+  let nearest = NEAR;
+  for (const cell of exits(grid, open, here)) {
+    const [x, y] = [grid.x[cell]! - grid.x[here]!, grid.y[cell]! - grid.y[here]!];
+    const near = (x * dx + y * dy) / (Math.hypot(x, y) * length);
+    if (near > nearest) {
+      nearest = near;
+      best = cell;
+    }
+  }
+  return best === null ? trail : stepped(trail, best);
+}
+
+/**
+ * Goes from the end of a trail to a cell, as a pointer that moves fast does.
+ * @param most steps that are gone for it
+ * @returns the same trail where the cell is farther away
+ */
+export function walkTo(
+  grid: Grid,
+  open: Uint8Array,
+  trail: readonly number[],
+  target: number,
+  most: number,
+): readonly number[] {
+  const here = trail.at(-1)!;
+  const from = new Map<number, number>([[here, here]]);
+  let edge = [here];
+  for (let step = 0; step < most && !from.has(target) && edge.length; step++) {
+    const beyond: number[] = [];
+    for (const cell of edge)
+      for (const next of exits(grid, open, cell))
+        if (!from.has(next)) {
+          from.set(next, cell);
+          beyond.push(next);
+        }
+    edge = beyond;
+  }
+  if (!from.has(target)) return trail;
+  const way: number[] = [];
+  for (let cell = target; cell !== here; cell = from.get(cell)!) way.unshift(cell);
+  return way.reduce(stepped, trail);
+}

@@ -1,0 +1,63 @@
+import { type Shape, SIGNS } from './shape.ts';
+import { type Step, TECHNIQUES } from './techniques.ts';
+
+const listed = (parts: readonly string[]): string =>
+  parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+
+/** Cells that are named one by one, at most. */
+const MOST_NAMED = 4;
+
+/** What a step is, in words of a person: what is seen, and what follows. */
+export function stepInWords(step: Step, { size, units, unitNames }: Shape): string {
+  const cellName = (cell: number) => `row ${Math.floor(cell / size) + 1}, column ${(cell % size) + 1}`;
+  const cellNames = (cells: readonly number[]): string => {
+    const each = [...new Set(cells)].sort((a, b) => a - b);
+    return each.length > MOST_NAMED
+      ? `${each.length} cells`
+      : listed(each.map((cell) => `(${cellName(cell)})`));
+  };
+  const { technique, cells, digits, put, removes } = step;
+  const signs = listed(digits.map((digit) => SIGNS[digit]!));
+  const unit = step.unit === undefined ? '' : unitNames[step.unit]!;
+  const gone = new Map<string, number[]>();
+  for (const [cell, digit] of removes) gone.set(SIGNS[digit]!, [...(gone.get(SIGNS[digit]!) ?? []), cell]);
+  const follows = put
+    ? `${cellName(put[0])} is ${SIGNS[put[1]]}`
+    : listed([...gone].map(([sign, from]) => `${sign} goes from ${cellNames(from)}`));
+  const says = (): string => {
+    switch (technique) {
+      case 'naked-single':
+        return `nothing but ${signs} is left for ${cellName(cells[0]!)}`;
+      case 'hidden-single':
+        return `${unit} has one place for ${signs}: ${cellName(cells[0]!)}`;
+      case 'locked-candidates':
+        return `in ${unit}, ${signs} is in ${cellNames(cells)}, all in one other line or box, so ${follows}`;
+      case 'naked-pair':
+      case 'naked-triple':
+        return `in ${unit}, ${cellNames(cells)} have nothing but ${signs} between them, so ${follows}`;
+      case 'hidden-pair':
+      case 'hidden-triple':
+        return `in ${unit}, ${signs} are nowhere but in ${cellNames(cells)}, so ${follows}`;
+      case 'x-wing':
+      case 'swordfish':
+        return `${signs} is in ${technique === 'x-wing' ? 'two' : 'three'} lines at as many crossing lines alone, so ${follows}`;
+      case 'xy-wing':
+        return `whichever of its two digits ${cellName(cells[0]!)} has, one of ${cellNames(cells.slice(1))} is ${SIGNS[removes[0]![1]]}, so ${follows}`;
+      case 'xyz-wing':
+        return `whichever of its three digits ${cellName(cells[0]!)} has, one of ${cellNames(cells)} is ${SIGNS[removes[0]![1]]}, so ${follows}`;
+      case 'coloring':
+        return `${signs} is right and wrong in turn along linked pairs of places, so ${follows}`;
+      case 'chain':
+        return `${signs} in ${cellName(cells[0]!)} would leave a cell without a digit, or a digit without a place, so ${follows}`;
+      case 'cage-sum':
+        return `by the sum of the cage of ${cellNames(cells)}, ${follows}`;
+      case 'unit-sum':
+      case 'unit-sums':
+        return `rows, columns and boxes add up to ${sumOf(units[0]!.length)} each; by the cages in them, ${follows}`;
+    }
+  };
+  return `${TECHNIQUES[technique]}: ${says()}.`;
+}
+
+/** Of all digits. */
+const sumOf = (size: number): number => (size * (size + 1)) / 2;

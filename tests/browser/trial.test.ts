@@ -1,0 +1,112 @@
+import type { Page } from '@playwright/test';
+import { noSeriousFindings } from './look.ts';
+import { emptyBook, expect, sections, test } from './quill.ts';
+
+/** Adds pages of a kind to an empty book, and opens the first puzzle to be tried. */
+async function tryFirst(page: Page, name: string) {
+  await emptyBook(page);
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  const gallery = page.getByRole('dialog', { name: 'Add pages' });
+  await gallery.getByLabel('Find').fill(name);
+  await gallery.getByRole('button', { name, exact: true }).dblclick();
+  await expect(sections(page)).toHaveCount(3);
+  await page.getByRole('button', { name: 'Try it…' }).click();
+  return page.getByRole('dialog', { name: 'Try Puzzle 1' });
+}
+
+test('a sudoku is tried by keyboard, with notes, a check, and steps in words', async ({ page }) => {
+  const trial = await tryFirst(page, 'Sudoku, 6 × 6 for children');
+  const grid = trial.getByRole('grid', { name: 'Sudoku' });
+  const here = grid.locator('[aria-selected=true]');
+  await expect(grid.getByRole('gridcell')).toHaveCount(36);
+  await expect(trial.getByText(/^Very easy, /)).toBeVisible();
+  await noSeriousFindings(page, 'sudoku trial');
+  await here.focus();
+
+  // One digit of six is right, and the check says which.
+  const answers: string[] = [];
+  for (let digit = 1; digit <= 6; digit++) {
+    await page.keyboard.press(String(digit));
+    await expect(here).toHaveAccessibleName(new RegExp(`: ${digit}(, wrong)?$`));
+    await trial.getByRole('button', { name: 'Check' }).click();
+    await here.focus();
+    const wrong = trial.getByText('One digit is wrong.');
+    await expect(wrong.or(trial.getByText('All digits are right so far.'))).toBeVisible();
+    if (!(await wrong.isVisible())) answers.push(String(digit));
+  }
+  expect(answers).toHaveLength(1);
+  await page.keyboard.press('Backspace');
+  await expect(here).toHaveAccessibleName(/: empty$/);
+  await page.keyboard.press('n');
+  await page.keyboard.press('2');
+  await page.keyboard.press('5');
+  await expect(here).toHaveAccessibleName(/: notes 2 5$/);
+  await page.keyboard.press('Control+z');
+  await expect(here).toHaveAccessibleName(/: notes 2$/);
+  await page.keyboard.press('n');
+  const place = await here.getAttribute('data-cell');
+  await page.keyboard.press('ArrowDown');
+  await expect(here).toHaveAttribute('data-cell', String((Number(place) + 6) % 36));
+  await expect(here).toBeFocused();
+
+  // Steps are told, and done, until nothing is open.
+  const solved = trial.getByText(/^Solved in \d+:\d\d\.$/);
+  let steps = 0;
+  for (; !(await solved.isVisible()) && steps < 40; steps++) {
+    await trial.getByRole('button', { name: 'Next step' }).click();
+    await expect(trial.getByText(/^(Naked|Hidden) single: .+\.$/).last()).toBeVisible();
+    await trial.getByRole('button', { name: 'Do it' }).click();
+  }
+  await expect(solved).toBeVisible();
+  await expect(trial.getByRole('listitem')).toHaveCount(steps);
+  await expect(trial.getByRole('button', { name: 'Next step' })).toBeDisabled();
+  await trial.getByRole('button', { name: 'Start over' }).click();
+  await expect(solved).toBeHidden();
+  await expect(trial.getByRole('timer')).toHaveText(/^0:0\d$/);
+  await trial.getByRole('button', { name: 'Close' }).click();
+  await expect(trial).toBeHidden();
+});
+
+test('a maze is walked by keyboard and by mouse, and shows the way', async ({ page }) => {
+  const trial = await tryFirst(page, 'Maze');
+  const maze = trial.getByRole('application', { name: 'Maze' });
+  await expect(maze).toBeVisible();
+  await noSeriousFindings(page, 'maze trial');
+  await trial.getByRole('button', { name: 'Show the way' }).click();
+  const way = await maze
+    .locator('polyline')
+    .first()
+    .evaluate((line) =>
+      line
+        .getAttribute('points')!
+        .split(' ')
+        .map((at) => at.split(',').map(Number)),
+    );
+  await expect(trial.getByText(`1 cell of the line; the way has ${way.length}`)).toBeVisible();
+
+  // With the mouse for some cells, then with the keys.
+  const onScreen = (at: number[]) =>
+    maze.evaluate((svg: SVGSVGElement, [x, y]) => {
+      const { x: left, y: top } = new DOMPoint(x, y).matrixTransform(svg.getScreenCTM()!);
+      return { x: left, y: top };
+    }, at);
+  const first = await onScreen(way[0]!);
+  await page.mouse.move(first.x, first.y);
+  await page.mouse.down();
+  for (const at of way.slice(1, 8)) {
+    const { x, y } = await onScreen(at);
+    await page.mouse.move(x, y);
+  }
+  await page.mouse.up();
+  await expect(trial.getByText(`8 cells of the line; the way has ${way.length}`)).toBeVisible();
+  await trial.getByRole('button', { name: 'Back to the start' }).click();
+  await expect(trial.getByText(/^1 cell of the line/)).toBeVisible();
+  await maze.focus();
+  for (let i = 1; i < way.length; i++) {
+    const [dx, dy] = [way[i]![0]! - way[i - 1]![0]!, way[i]![1]! - way[i - 1]![1]!];
+    await page.keyboard.press(
+      dx > 0 ? 'ArrowRight' : dx < 0 ? 'ArrowLeft' : dy > 0 ? 'ArrowDown' : 'ArrowUp',
+    );
+  }
+  await expect(trial.getByText(/^Solved in \d+:\d\d\.$/)).toBeVisible();
+});
