@@ -1,7 +1,6 @@
 export {
   type Attempt,
   attemptAt,
-  candidatesOf,
   clashes,
   mistakes,
   nextStep,
