@@ -242,6 +242,10 @@ export function togglePin(
   });
 }
 
+/** Keeps an item that was changed by hand. @param pin as the kind reads it */
+export const keepPin = (recipe: Recipe, id: string, item: number, pin: unknown): Recipe =>
+  changeSection(recipe, id, (section) => ({ ...section, pins: { ...section.pins, [item]: pin } }));
+
 /** Where items go that are brought in: behind those of the section, or in their place. */
 export type BroughtTo = 'behind' | 'instead';
 

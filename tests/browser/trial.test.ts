@@ -2,14 +2,18 @@ import type { Page } from '@playwright/test';
 import { noSeriousFindings } from './look.ts';
 import { emptyBook, expect, sections, test } from './quill.ts';
 
-/** Adds pages of a kind to an empty book, and opens the first puzzle to be tried. */
-async function tryFirst(page: Page, name: string) {
+/** Adds pages of a kind to an empty book; its first puzzle is at hand then. */
+async function addFirst(page: Page, name: string) {
   await emptyBook(page);
   await page.getByRole('button', { name: 'Add pages' }).click();
   const gallery = page.getByRole('dialog', { name: 'Add pages' });
   await gallery.getByLabel('Find').fill(name);
   await gallery.getByRole('button', { name, exact: true }).dblclick();
   await expect(sections(page)).toHaveCount(3);
+}
+
+async function tryFirst(page: Page, name: string) {
+  await addFirst(page, name);
   await page.getByRole('button', { name: 'Try it…' }).click();
   return page.getByRole('dialog', { name: 'Try Puzzle 1' });
 }
@@ -109,4 +113,54 @@ test('a maze is walked by keyboard and by mouse, and shows the way', async ({ pa
     );
   }
   await expect(trial.getByText(/^Solved in \d+:\d\d\.$/)).toBeVisible();
+});
+
+test('a sudoku is changed by hand while a solver watches, and kept', async ({ page }) => {
+  await addFirst(page, 'Sudoku, 6 × 6 for children');
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  await settings.getByRole('button', { name: 'Edit by hand…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Edit Puzzle 1 by hand' });
+  const grid = dialog.getByRole('grid', { name: 'Sudoku' });
+  const verdict = dialog.getByRole('status');
+  const keep = dialog.getByRole('button', { name: 'Keep it pinned' });
+  await expect(verdict).toHaveText(/^One answer\. Very easy, /);
+  await expect(keep).toBeDisabled();
+  await noSeriousFindings(page, 'by hand');
+
+  // Emptied one by one, there is more than one answer before long; undone, there is one again.
+  const given = grid.getByRole('gridcell', { name: /given$/ });
+  const givens = await given.count();
+  await expect(dialog.getByText(`${givens} digits given.`, { exact: false })).toBeVisible();
+  let taken = 0;
+  for (; !/more than one/.test((await verdict.textContent())!) && taken < givens; taken++) {
+    await given.first().click();
+    await page.keyboard.press('Backspace');
+    await expect(given).toHaveCount(givens - taken - 1);
+  }
+  await expect(verdict).toHaveText(/^There is more than one answer\./);
+  await expect(keep).toBeDisabled();
+  for (let i = 0; i < taken; i++) await page.keyboard.press('Control+z');
+  await expect(verdict).toHaveText(/^One answer\./);
+  await expect(given).toHaveCount(givens);
+
+  // Of six digits in an open cell one leaves the answer; it is kept.
+  await grid
+    .getByRole('gridcell', { name: /: empty$/ })
+    .first()
+    .click();
+  let right = 0;
+  for (let digit = 1; digit <= 6 && !right; digit++) {
+    await page.keyboard.press(String(digit));
+    await expect(dialog.getByText(`${givens + 1} digits given.`, { exact: false })).toBeVisible();
+    if (/^One answer/.test((await verdict.textContent())!)) right = digit;
+  }
+  expect(right).toBeGreaterThan(0);
+  await keep.click();
+  await expect(dialog).toBeHidden();
+  await expect(settings.getByText('pinned')).toBeVisible();
+  await settings.getByRole('button', { name: 'Edit by hand…' }).click();
+  await expect(given).toHaveCount(givens + 1);
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(settings.getByText('pinned')).toBeHidden();
 });

@@ -16,6 +16,7 @@ import { usePages } from '../../preview/use-pages.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook, useBookStore } from '../store.ts';
 import { BringInDialog } from './bring-in-dialog.tsx';
+import { ByHandDialog, canBeChanged } from './by-hand/by-hand-dialog.tsx';
 import { CANDIDATES, CandidatesDialog } from './candidates-dialog.tsx';
 import { ItemTold } from './item-told.tsx';
 import { SaveItemMenu } from './save-item-menu.tsx';
@@ -58,6 +59,7 @@ export function ItemPanel({
   const [bringingIn, setBringingIn] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const [trying, setTrying] = useState(false);
+  const [changing, setChanging] = useState(false);
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
   const go = (to: number) => {
     const target = pages[Math.max(1, Math.min(count, to)) - 1];
@@ -118,6 +120,11 @@ export function ItemPanel({
               Try it…
             </Button>
           )}
+          {canBeChanged(section) && (
+            <Button size="small" disabled={!displayNumbers[item - 1]} onClick={() => setChanging(true)}>
+              Edit by hand…
+            </Button>
+          )}
           {displayNumbers[item - 1] !== undefined && (
             <SaveItemMenu
               section={section}
@@ -152,6 +159,14 @@ export function ItemPanel({
           </Box>
         </Box>
       </Box>
+      {changing && (
+        <ByHandDialog
+          section={section}
+          item={item}
+          label={itemLabel(book, section.id, item)}
+          onClose={() => setChanging(false)}
+        />
+      )}
       {trying && (
         <TrialDialog
           section={section}

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
-import { coversOf, rate, readGrid, SIGNS, SIZES, type Size, shapeOf } from '../../puzzles/sudoku/index.ts';
+import { SIGNS, SIZES } from '../../puzzles/sudoku/index.ts';
 import type { BroughtIn } from '../kind.ts';
-import { LARGEST_SEARCHED } from './fill.ts';
+import { judgeGivens } from './by-hand.ts';
 import type { SudokuGiven } from './options.ts';
 
 /** Sizes by how many characters a puzzle of each has. */
@@ -48,17 +48,13 @@ function fromIpuz(text: string): string | null {
     .join('');
 }
 
-/** Why a puzzle cannot be brought in; null where it can. */
-function trouble(size: Size, givens: string): string | null {
-  const shape = shapeOf(size, 'classic');
-  const cells = readGrid(size, givens);
-  if (rate(shape, cells)) return null;
-  if (size > LARGEST_SEARCHED)
-    return 'cannot be solved by logic, so that nothing shows that it has one answer.';
-  const found = coversOf(shape, cells).length;
-  if (found === 1) return null;
-  return found ? 'has more than one answer.' : 'has no answer.';
-}
+/** Why a puzzle cannot be brought in. */
+const TROUBLES = {
+  one: null,
+  none: 'has no answer.',
+  several: 'has more than one answer.',
+  unknown: 'cannot be solved by logic, so that nothing shows that it has one answer.',
+} as const;
 
 /**
  * Reads sudokus: a line of characters for each, row by row, where 0, a dot or another sign is an empty cell; or one as ipuz.
@@ -79,9 +75,10 @@ export function readSudokus(text: string): BroughtIn {
         return value >= 0 && value < size ? sign : '.';
       })
       .join('');
-    const why = trouble(size, givens);
+    const pin: SudokuGiven = { size, variant: 'classic', givens };
+    const why = TROUBLES[judgeGivens(pin).answers];
     if (why) problems.push(`${name} ${why}`);
-    else pins.push({ size, variant: 'classic', givens });
+    else pins.push(pin);
   };
   if (text.trim().startsWith('{')) {
     const signs = fromIpuz(text);

@@ -153,7 +153,7 @@ describe('a step in words', () => {
         shape,
       ),
     ).toBe(
-      'Naked pair: in row 1, (row 1, column 1) and (row 1, column 2) have nothing but 2 and 3 between them, so 2 goes from (row 1, column 3) and (row 1, column 4) and 3 goes from (row 1, column 3).',
+      'Naked pair: in row 1, (row 1, column 1) and (row 1, column 2) have nothing but 2 and 3 between them, so 2 goes from (row 1, column 3) and (row 1, column 4) and 3 goes from row 1, column 3.',
     );
   });
 });

@@ -7,23 +7,38 @@ const listed = (parts: readonly string[]): string =>
 /** Cells that are named one by one, at most. */
 const MOST_NAMED = 4;
 
+/** Candidates that go, those together that go from the same cells. */
+function goneFrom(removes: Step['removes']): { signs: string[]; from: number[] }[] {
+  const cellsOf = new Map<number, number[]>();
+  for (const [cell, digit] of removes) cellsOf.set(digit, [...(cellsOf.get(digit) ?? []), cell]);
+  const together = new Map<string, { signs: string[]; from: number[] }>();
+  for (const [digit, from] of [...cellsOf].sort(([a], [b]) => a - b)) {
+    const group = together.get(from.join()) ?? { signs: [], from };
+    group.signs.push(SIGNS[digit]!);
+    together.set(from.join(), group);
+  }
+  return [...together.values()];
+}
+
 /** What a step is, in words of a person: what is seen, and what follows. */
 export function stepInWords(step: Step, { size, units, unitNames }: Shape): string {
   const cellName = (cell: number) => `row ${Math.floor(cell / size) + 1}, column ${(cell % size) + 1}`;
   const cellNames = (cells: readonly number[]): string => {
-    const each = [...new Set(cells)].sort((a, b) => a - b);
-    return each.length > MOST_NAMED
-      ? `${each.length} cells`
-      : listed(each.map((cell) => `(${cellName(cell)})`));
+    const each = [...new Set(cells)].sort((a, b) => a - b).map(cellName);
+    if (each.length === 1) return each[0]!;
+    return each.length > MOST_NAMED ? `${each.length} cells` : listed(each.map((name) => `(${name})`));
   };
   const { technique, cells, digits, put, removes } = step;
   const signs = listed(digits.map((digit) => SIGNS[digit]!));
   const unit = step.unit === undefined ? '' : unitNames[step.unit]!;
-  const gone = new Map<string, number[]>();
-  for (const [cell, digit] of removes) gone.set(SIGNS[digit]!, [...(gone.get(SIGNS[digit]!) ?? []), cell]);
   const follows = put
     ? `${cellName(put[0])} is ${SIGNS[put[1]]}`
-    : listed([...gone].map(([sign, from]) => `${sign} goes from ${cellNames(from)}`));
+    : listed(
+        goneFrom(removes).map(
+          ({ signs: gone, from }) =>
+            `${listed(gone)} ${gone.length > 1 ? 'go' : 'goes'} from ${cellNames(from)}`,
+        ),
+      );
   const says = (): string => {
     switch (technique) {
       case 'naked-single':
@@ -37,7 +52,7 @@ export function stepInWords(step: Step, { size, units, unitNames }: Shape): stri
         return `in ${unit}, ${cellNames(cells)} have nothing but ${signs} between them, so ${follows}`;
       case 'hidden-pair':
       case 'hidden-triple':
-        return `in ${unit}, ${signs} are nowhere but in ${cellNames(cells)}, so ${follows}`;
+        return `in ${unit}, ${signs} stand nowhere but in ${cellNames(cells)}, so ${follows}`;
       case 'x-wing':
       case 'swordfish':
         return `${signs} is in ${technique === 'x-wing' ? 'two' : 'three'} lines at as many crossing lines alone, so ${follows}`;

@@ -14,13 +14,13 @@ import {
   noteAll,
   putDigit,
   readGrid,
-  SIGNS,
   type Step,
   stepInWords,
   takeStep,
   toggleNote,
 } from '#core/puzzles/sudoku/index.ts';
 import { SudokuGrid } from './sudoku-grid.tsx';
+import { SudokuKeys } from './sudoku-keys.tsx';
 import type { TrialProps } from './trial-props.ts';
 
 /** What was said last, and the step that it is about. */
@@ -45,8 +45,6 @@ export default function SudokuTrial({ item, onSolved }: TrialProps<SudokuItem>) 
   const [trace, setTrace] = useState<readonly string[]>([]);
   const attempt = states.at(-1)!;
   const solved = attempt.values.every((value, cell) => value === solution[cell]);
-  const { size } = shape;
-  const signs = SIGNS.slice(0, size);
   const take = (next: Attempt) => {
     if (next === attempt || solved) return;
     setStates([...states, next]);
@@ -86,14 +84,10 @@ export default function SudokuTrial({ item, onSolved }: TrialProps<SudokuItem>) 
     take(takeStep(attempt, shape, told.step));
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const key = event.key.toUpperCase();
+    const key = event.key.toLowerCase();
     const ctrl = event.ctrlKey || event.metaKey;
-    const digit = key.length === 1 ? signs.indexOf(key) + 1 : 0;
-    if (ctrl && key === 'Z') undo();
-    else if (ctrl) return;
-    else if (digit) enter(digit);
-    else if (['BACKSPACE', 'DELETE', '0', ' '].includes(key)) enter(0);
-    else if (key === 'N') setNotesOn(!notesOn);
+    if (ctrl && key === 'z') undo();
+    else if (!ctrl && key === 'n') setNotesOn(!notesOn);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -106,104 +100,84 @@ export default function SudokuTrial({ item, onSolved }: TrialProps<SudokuItem>) 
       ]
     : SAME;
   return (
-    <Box
-      onKeyDown={onKeyDown}
-      sx={{ display: 'grid', gridTemplateColumns: '460px minmax(0, 1fr)', gap: 6, alignItems: 'start' }}
-    >
-      <SudokuGrid
-        item={item}
-        shape={shape}
-        attempt={attempt}
-        at={at}
-        onAt={setAt}
-        looked={new Set(looked)}
-        wrong={new Set(told?.wrong ?? clashes(attempt, shape))}
-      />
-      <Box sx={{ display: 'grid', gap: 3 }}>
+    <SudokuKeys size={item.size} disabled={solved || givens[at]! > 0} onDigit={enter}>
+      {(keys) => (
         <Box
-          role="group"
-          aria-label="Digits"
-          sx={{ display: 'grid', gridTemplateColumns: `repeat(${size > 9 ? 6 : 5}, 1fr)`, gap: 1 }}
+          onKeyDown={onKeyDown}
+          sx={{ display: 'grid', gridTemplateColumns: '460px minmax(0, 1fr)', gap: 6, alignItems: 'start' }}
         >
-          {[...signs].map((sign, i) => (
-            <Button
-              key={sign}
-              size="small"
-              variant="outlined"
-              sx={{ minWidth: 0 }}
-              disabled={solved || Boolean(givens[at])}
-              onClick={() => enter(i + 1)}
-            >
-              {sign}
-            </Button>
-          ))}
-          <Button
-            size="small"
-            variant="outlined"
-            sx={{ minWidth: 0 }}
-            disabled={solved || Boolean(givens[at])}
-            onClick={() => enter(0)}
-            aria-label="Empty the cell"
-          >
-            ×
-          </Button>
-        </Box>
-        <FormControlLabel
-          control={<Switch size="small" checked={notesOn} onChange={() => setNotesOn(!notesOn)} />}
-          label="Notes (N)"
-        />
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-          <Button size="small" disabled={solved} onClick={() => take(noteAll(attempt, shape))}>
-            Note all
-          </Button>
-          <Button size="small" disabled={solved || states.length < 2} onClick={undo}>
-            Undo
-          </Button>
-          <Button size="small" disabled={solved} onClick={check}>
-            Check
-          </Button>
-          <Button size="small" disabled={solved} onClick={look}>
-            Next step
-          </Button>
-        </Box>
-        <Box aria-live="polite" sx={{ minHeight: 84 }}>
-          {told && !solved && (
-            <Box
-              sx={{
-                display: 'flex',
-                alignItems: 'start',
-                gap: 2,
-                p: 2,
-                border: 1,
-                borderLeft: 4,
-                borderRadius: 1,
-                borderColor: told.wrong?.length ? 'error.main' : 'primary.main',
-              }}
-            >
-              <Typography variant="body2" sx={{ flex: 1 }}>
-                {told.words}
-              </Typography>
-              {told.step && (
-                <Button size="small" sx={{ whiteSpace: 'nowrap', mt: -0.5 }} onClick={doStep}>
-                  Do it
-                </Button>
+          <SudokuGrid
+            item={item}
+            shape={shape}
+            attempt={attempt}
+            at={at}
+            onAt={setAt}
+            looked={new Set(looked)}
+            wrong={new Set(told?.wrong ?? clashes(attempt, shape))}
+          />
+          <Box sx={{ display: 'grid', gap: 3 }}>
+            {keys}
+            <FormControlLabel
+              control={<Switch size="small" checked={notesOn} onChange={() => setNotesOn(!notesOn)} />}
+              label="Notes (N)"
+            />
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+              <Button size="small" disabled={solved} onClick={() => take(noteAll(attempt, shape))}>
+                Note all
+              </Button>
+              <Button size="small" disabled={solved || states.length < 2} onClick={undo}>
+                Undo
+              </Button>
+              <Button size="small" disabled={solved} onClick={check}>
+                Check
+              </Button>
+              <Button size="small" disabled={solved} onClick={look}>
+                Next step
+              </Button>
+            </Box>
+            <Box aria-live="polite" sx={{ minHeight: 84 }}>
+              {told && !solved && (
+                <Box
+                  sx={{
+                    display: 'flex',
+                    alignItems: 'start',
+                    gap: 2,
+                    p: 2,
+                    border: 1,
+                    borderLeft: 4,
+                    borderRadius: 1,
+                    borderColor: told.wrong?.length ? 'error.main' : 'primary.main',
+                  }}
+                >
+                  <Typography variant="body2" sx={{ flex: 1 }}>
+                    {told.words}
+                  </Typography>
+                  {told.step && (
+                    <Button size="small" sx={{ whiteSpace: 'nowrap', mt: -0.5 }} onClick={doStep}>
+                      Do it
+                    </Button>
+                  )}
+                </Box>
               )}
             </Box>
-          )}
-        </Box>
-        {trace.length > 0 && (
-          <Box>
-            <Typography variant="h3">Steps</Typography>
-            <Box component="ol" sx={{ m: 0, pl: 5, maxHeight: 130, overflow: 'auto', position: 'relative' }}>
-              {trace.map((words, i) => (
-                <Typography component="li" variant="body2" key={i}>
-                  {words}
-                </Typography>
-              ))}
-            </Box>
+            {trace.length > 0 && (
+              <Box>
+                <Typography variant="h3">Steps</Typography>
+                <Box
+                  component="ol"
+                  sx={{ m: 0, pl: 5, maxHeight: 130, overflow: 'auto', position: 'relative' }}
+                >
+                  {trace.map((words, i) => (
+                    <Typography component="li" variant="body2" key={i}>
+                      {words}
+                    </Typography>
+                  ))}
+                </Box>
+              </Box>
+            )}
           </Box>
-        )}
-      </Box>
-    </Box>
+        </Box>
+      )}
+    </SudokuKeys>
   );
 }

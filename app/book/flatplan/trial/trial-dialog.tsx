@@ -6,11 +6,9 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import { type ComponentType, lazy, Suspense, useEffect, useState } from 'react';
+import { type ComponentType, lazy, Suspense, useState } from 'react';
 import { kindOf, type Section } from '#core/book/sections.ts';
-import { complain } from '../../../parts/notices.tsx';
-import { drawingRenderer } from '../../../preview/renderers.ts';
-import { useBookStore } from '../../store.ts';
+import { useItem } from '../use-item.ts';
 import type { TrialProps } from './trial-props.ts';
 import { clockTime, useClock } from './use-clock.ts';
 
@@ -35,24 +33,9 @@ export function TrialDialog({
   label: string;
   onClose: () => void;
 }) {
-  const store = useBookStore();
-  const [made, setMade] = useState<object | null>(null);
+  const made = useItem(section, item);
   const [round, setRound] = useState(1);
   const { told } = kindOf(section);
-  useEffect(() => {
-    let wanted = true;
-    void (async () => {
-      try {
-        const found = (await drawingRenderer(store.getState().value).item(section.id, item)) as object | null;
-        if (wanted) setMade(found);
-      } catch (error) {
-        complain(`The puzzle cannot be tried: ${(error as Error).message}`);
-      }
-    })();
-    return () => {
-      wanted = false;
-    };
-  }, [store, section.id, item]);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
       <DialogTitle sx={{ pb: 0 }}>Try {label}</DialogTitle>
