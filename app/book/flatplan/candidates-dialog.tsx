@@ -9,13 +9,13 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { rollOf, takeRoll } from '#core/book/edit.ts';
-import type { Section } from '#core/book/sections.ts';
 import { complain } from '../../parts/notices.tsx';
 import { ShownPicture } from '../../preview/picture.tsx';
 import type { Candidate } from '../../preview/renderer.worker.ts';
 import { drawingRenderer } from '../../preview/renderers.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook, useBookStore } from '../store.ts';
+import type { ItemDialogProps } from './item-dialog-props.ts';
 
 /** Looked at together. */
 export const CANDIDATES = 20;
@@ -23,17 +23,7 @@ export const CANDIDATES = 20;
 const WIDTH = 190;
 
 /** One item made twenty times over, side by side: the one at hand first. The best of them is taken. */
-export function CandidatesDialog({
-  section,
-  item,
-  label,
-  onClose,
-}: {
-  section: Section;
-  item: number;
-  label: string;
-  onClose: () => void;
-}) {
+export function CandidatesDialog({ section, item, label, onClose }: ItemDialogProps) {
   const edit = useBook((state) => state.edit);
   const store = useBookStore();
   const { ticket } = useOpenBook();

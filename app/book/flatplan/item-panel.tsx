@@ -32,6 +32,9 @@ const UNPLANNED: Pick<PlannedItems, 'pages' | 'solutionPages' | 'displayNumbers'
   count: 0,
 };
 
+/** What is opened for one item. */
+const DIALOGS = { candidates: CandidatesDialog, trial: TrialDialog, 'by hand': ByHandDialog } as const;
+
 /** One item large: where it is, where its solution is; re-roll it or keep it. */
 export function ItemPanel({
   section,
@@ -57,9 +60,8 @@ export function ItemPanel({
   const kind = kindOf(section);
   const name = kind.itemName ?? 'item';
   const [bringingIn, setBringingIn] = useState(false);
-  const [choosing, setChoosing] = useState(false);
-  const [trying, setTrying] = useState(false);
-  const [changing, setChanging] = useState(false);
+  const [dialog, setDialog] = useState<keyof typeof DIALOGS | null>(null);
+  const Dialog = dialog && DIALOGS[dialog];
   const height = Math.round((WIDTH * ticket.trim.height) / ticket.trim.width);
   const go = (to: number) => {
     const target = pages[Math.max(1, Math.min(count, to)) - 1];
@@ -109,19 +111,19 @@ export function ItemPanel({
           <Button size="small" onClick={roll} disabled={pinned} title="R">
             Re-roll
           </Button>
-          <Button size="small" onClick={() => setChoosing(true)} disabled={pinned}>
+          <Button size="small" onClick={() => setDialog('candidates')} disabled={pinned}>
             {CANDIDATES} candidates…
           </Button>
           <Button size="small" color="warning" onClick={pin} title="P">
             {pinned ? 'Unpin' : 'Pin'}
           </Button>
           {canBeTried(section) && (
-            <Button size="small" disabled={!displayNumbers[item - 1]} onClick={() => setTrying(true)}>
+            <Button size="small" disabled={!displayNumbers[item - 1]} onClick={() => setDialog('trial')}>
               Try it…
             </Button>
           )}
           {canBeChanged(section) && (
-            <Button size="small" disabled={!displayNumbers[item - 1]} onClick={() => setChanging(true)}>
+            <Button size="small" disabled={!displayNumbers[item - 1]} onClick={() => setDialog('by hand')}>
               Edit by hand…
             </Button>
           )}
@@ -159,28 +161,12 @@ export function ItemPanel({
           </Box>
         </Box>
       </Box>
-      {changing && (
-        <ByHandDialog
+      {Dialog && (
+        <Dialog
           section={section}
           item={item}
           label={itemLabel(book, section.id, item)}
-          onClose={() => setChanging(false)}
-        />
-      )}
-      {trying && (
-        <TrialDialog
-          section={section}
-          item={item}
-          label={itemLabel(book, section.id, item)}
-          onClose={() => setTrying(false)}
-        />
-      )}
-      {choosing && (
-        <CandidatesDialog
-          section={section}
-          item={item}
-          label={itemLabel(book, section.id, item)}
-          onClose={() => setChoosing(false)}
+          onClose={() => setDialog(null)}
         />
       )}
       {bringingIn && (

@@ -6,6 +6,7 @@ import { type ComponentType, lazy, Suspense } from 'react';
 import { keepPin } from '#core/book/edit.ts';
 import type { Section } from '#core/book/sections.ts';
 import { useBook } from '../../store.ts';
+import type { ItemDialogProps } from '../item-dialog-props.ts';
 import { useItem } from '../use-item.ts';
 import type { ByHandProps } from './by-hand-props.ts';
 
@@ -19,17 +20,7 @@ export const canBeChanged = ({ kind, options }: Section): boolean =>
   kind in EDITORS && !['jigsaw', 'killer'].includes(String(options.variant));
 
 /** One puzzle to be changed by hand while a solver watches; what is kept is a pin. */
-export function ByHandDialog({
-  section,
-  item,
-  label,
-  onClose,
-}: {
-  section: Section;
-  item: number;
-  label: string;
-  onClose: () => void;
-}) {
+export function ByHandDialog({ section, item, label, onClose }: ItemDialogProps) {
   const edit = useBook((state) => state.edit);
   const made = useItem(section, item);
   const Editor = EDITORS[section.kind]!;

@@ -8,6 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { type ComponentType, lazy, Suspense, useState } from 'react';
 import { kindOf, type Section } from '#core/book/sections.ts';
+import type { ItemDialogProps } from '../item-dialog-props.ts';
 import { useItem } from '../use-item.ts';
 import type { TrialProps } from './trial-props.ts';
 import { clockTime, useClock } from './use-clock.ts';
@@ -22,17 +23,7 @@ const TRIALS: Readonly<Record<string, ComponentType<TrialProps<never>>>> = {
 export const canBeTried = ({ kind }: Section): boolean => kind in TRIALS;
 
 /** A puzzle as its solver will have it: what it is like, and how long it takes. */
-export function TrialDialog({
-  section,
-  item,
-  label,
-  onClose,
-}: {
-  section: Section;
-  item: number;
-  label: string;
-  onClose: () => void;
-}) {
+export function TrialDialog({ section, item, label, onClose }: ItemDialogProps) {
   const made = useItem(section, item);
   const [round, setRound] = useState(1);
   const { told } = kindOf(section);
