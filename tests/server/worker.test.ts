@@ -16,7 +16,7 @@ import { registerWorker, rescueLostJobs } from '#server/jobs/liveness.ts';
 import { makeFiles } from '#server/jobs/make-files.ts';
 import { cancelJob, enqueueFiles, stopQueue } from '#server/jobs/queue.ts';
 import { type ClaimedJob, claim } from '#server/jobs/running-job.ts';
-import type { FilesTask } from '#server/jobs/thread.ts';
+import type { FilesMade, FilesTask } from '#server/jobs/thread.ts';
 import { fileStore } from '#server/store/index.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
@@ -111,9 +111,15 @@ describe('a lost connection', () => {
 
 describe('making files', () => {
   /** Threads that do what they are told instead of drawing. */
-  const threads = (run: (task: FilesTask, signal: AbortSignal) => Promise<string[]>) =>
+  const threads = (
+    run: (task: FilesTask, signal: AbortSignal) => Promise<string[]>,
+    puzzles: FilesMade['puzzles'] = [],
+  ) =>
     ({
-      run: (task: FilesTask, { signal }: { signal: AbortSignal }) => run(task, signal),
+      run: async (task: FilesTask, { signal }: { signal: AbortSignal }): Promise<FilesMade> => ({
+        names: await run(task, signal),
+        puzzles,
+      }),
     }) as unknown as Piscina;
   const asked = async (): Promise<ClaimedJob> => (await claim(await enqueueFiles(own, recipe.id, 1), 1))!;
   const leftovers = () => readdirSync(join(store, 'making'));
@@ -210,6 +216,33 @@ describe('making files', () => {
     expect(made).toBe(recipe.title);
     const [file] = await madeFiles(own, recipe.id);
     expect(file!.madeFrom).toBe(fingerprintsOf(bookFrom(recipe)).interior);
+  });
+
+  it('notes the puzzles, and tells which another book had first', async () => {
+    const puzzles = ['aa', 'bb'].map((mark, i) => ({
+      ...{ section: 's', item: i + 1, label: `Puzzle ${i + 1}`, page: i + 3 },
+      mark: mark.repeat(8),
+    }));
+    const written = async ({ folder }: FilesTask) => {
+      writeFileSync(join(folder, 'interior.pdf'), 'pages');
+      return ['interior.pdf'];
+    };
+    const row = await asked();
+    await makeFiles(row, { revision: 1 }, threads(written, puzzles));
+    expect(await jobRow(row.id)).toMatchObject({ message: 'Files made from revision 1.' });
+    const other = { ...recipe, id: newId() };
+    await createBook(own, other);
+    for (const [shared, told] of [
+      [puzzles, '2 puzzles are'],
+      [puzzles.slice(1), 'A puzzle is'],
+    ] as const) {
+      const job = (await claim(await enqueueFiles(own, other.id, 1), 1))!;
+      await makeFiles(job, { revision: 1 }, threads(written, [...shared]));
+      expect(await jobRow(job.id)).toMatchObject({
+        state: 'done',
+        message: `Files made from revision 1. ${told} in another book already: see the proof.`,
+      });
+    }
   });
 
   it('of a book that was deleted ends with a word', async () => {
