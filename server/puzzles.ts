@@ -14,8 +14,8 @@ export async function notePuzzles(
   marks: readonly Pick<PuzzleMark, 'mark' | 'label' | 'page'>[],
 ): Promise<void> {
   const ofBook = and(eq(puzzle.workspaceId, workspaceId), eq(puzzle.bookId, bookId));
-  // A puzzle that is in the book twice is noted where it stands last.
-  const each = [...new Map(marks.map((one) => [one.mark, one])).values()];
+  // A puzzle that is in the book twice is noted where it stands first.
+  const each = [...new Map([...marks].reverse().map((one) => [one.mark, one])).values()];
   await db().transaction(async (tx) => {
     await tx
       .delete(puzzle)

@@ -63,6 +63,8 @@ describe('the puzzles of a workspace', () => {
       { mark: markOf(1), label: 'Puzzle 2', page: 4 },
       { mark: markOf(5), label: 'Puzzle 1' },
     ]);
+    await notePuzzles(own, hive, puzzlesOf(5, 1, 5));
+    expect(await puzzlesElsewhere(own, moss, marks(5))).toMatchObject([{ label: 'Puzzle 1', page: 3 }]);
     await notePuzzles(own, hive, []);
     expect(await puzzlesElsewhere(own, moss, marks(1, 5))).toEqual([]);
     expect(await puzzlesElsewhere(own, hive, marks(1))).toMatchObject([{ book: moss }]);

@@ -59,8 +59,11 @@ const findings = (book: Book) =>
     .filter(({ place }) => place?.view === 'page')
     .map(({ message }) => message);
 
-/** Of each kind: what it needs to have words, and the least type of its pages where all is crowded. */
-const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; most?: object }> = {
+/** Of each kind: what it needs to have words, or texts it may have, and the least type of its pages where all is crowded. */
+const KINDS: Record<
+  string,
+  { given?: Record<string, unknown>; any?: Record<string, string[]>; least?: number; most?: object }
+> = {
   // A choice of 30 near-misses and 60 words in 40 × 40 cells on the smallest page is crowded, too.
   'word-search': { given: { words: WORDS, clues: CLUES, character: 'B' }, least: 1.8 },
   crossword: { given: { clues: CLUES, fillClues: '' }, least: 3.5, most: { columns: 13, rows: 13 } },
@@ -74,21 +77,21 @@ const KINDS: Record<string, { given?: Record<string, unknown>; least?: number; m
   inequality: { least: 3.5 },
   cages: { least: 3.5 },
   'number-pyramid': { least: 3.5 },
-  'word-ladder': { least: 3.5 },
+  'word-ladder': { any: { pairs: ['', 'cold warm'] }, least: 3.5 },
   nonogram: { least: 2, most: { columns: 20, rows: 20 } },
   bingo: { given: { words: WORDS }, least: 4.9 },
   'game-sheet': {},
 };
 
 describe.each(Object.keys(KINDS))('any page of %s', (kind) => {
-  const { given = {}, least = 7, most = {} } = KINDS[kind]!;
+  const { given = {}, any = {}, least = 7, most = {} } = KINDS[kind]!;
   const hasItems = pageKind(kind).extent === 'items';
 
   it('stays inside the safe area, with an answer that does', () => {
-    const made = Object.fromEntries(Object.entries(given).map(([key, value]) => [key, [value]]));
+    const texts = Object.fromEntries(Object.entries(given).map(([key, value]) => [key, [value]]));
     fc.assert(
       fc.property(
-        anyOptions(kind, made as Record<string, string[]>),
+        anyOptions(kind, { ...texts, ...any } as Record<string, string[]>),
         fc.constantFrom(...TRIMS),
         anySetting,
         (options, trim, setting) => {

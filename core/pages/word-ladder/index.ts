@@ -8,6 +8,7 @@ import { type WordLadderOptions, wordLadderOptions, wordLadderPin } from './opti
 export const wordLadder = defineKind<WordLadderOptions, WordLadderItem>({
   id: 'word-ladder',
   version: 1,
+  later: { pairs: '' },
   name: 'Word ladder',
   purpose:
     'From one word to another, a letter at a time, in common English words; one shortest way each, with solutions.',
@@ -28,7 +29,8 @@ export const wordLadder = defineKind<WordLadderOptions, WordLadderItem>({
   fillSteps: fillWordLadder,
   pin: { schema: wordLadderPin, of: pinnedWordLadder },
   data: ({ words }) => ({ words }),
-  told: ({ words }) => `${Math.max(0, words.length - 1)} steps, the only shortest way among everyday words`,
+  told: ({ words, own }) =>
+    `${Math.max(0, words.length - 1)} steps, ${own?.several ? 'one of several shortest ways' : 'the only shortest way'} among everyday words`,
   draw: drawWordLadderPage,
   solution: { box: drawWordLadderSolution },
   inspect: inspectWordLadder,

@@ -1,3 +1,3 @@
 export { laddersBetween } from './judge.ts';
-export { ladderSteps } from './make.ts';
+export { LONGEST_LADDER, ladderBetween, ladderSteps, type NoLadder } from './make.ts';
 export { LADDER_LETTERS } from './steps.ts';

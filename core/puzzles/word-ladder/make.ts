@@ -36,6 +36,36 @@ export function* ladderSteps(
   return null;
 }
 
+/** Steps of a ladder between two given words, at most. */
+export const LONGEST_LADDER = 12;
+
+/** Why there is no ladder between two words. */
+export type NoLadder = 'lengths' | 'first' | 'last' | 'far';
+
+/**
+ * A shortest ladder between two given words, through everyday words.
+ * @returns its words and whether others are as short; or why there is none: words of two lengths, one that is no everyday word, or no way
+ * in so many steps
+ */
+export function ladderBetween(
+  first: string,
+  last: string,
+): { words: string[]; several: boolean } | { none: NoLadder } {
+  if (first.length !== last.length || first === last) return { none: 'lengths' };
+  const { words, next } = rungsOf('everyday', first.length);
+  const [from, to] = [words.indexOf(first), words.indexOf(last)];
+  if (from < 0) return { none: 'first' };
+  if (to < 0) return { none: 'last' };
+  const { ways, before, distance } = waysFrom(from, next, LONGEST_LADDER);
+  if (distance[to]! < 0) return { none: 'far' };
+  const ladder = [last];
+  for (let at = to; at !== from; ) {
+    at = before[at]!;
+    ladder.unshift(words[at]!);
+  }
+  return { words: ladder, several: ways[to]! > 1 };
+}
+
 const kept = new Map<number, Set<string>>();
 
 function commonWords(letters: number): Set<string> {

@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { randomStream } from '../../random.ts';
 import { atOnce } from '../../steps.ts';
 import { loadVocabularies, vocabularyOf } from '../vocabulary/index.ts';
-import { LADDER_LETTERS, ladderSteps, laddersBetween } from './index.ts';
+import { LADDER_LETTERS, LONGEST_LADDER, ladderBetween, ladderSteps, laddersBetween } from './index.ts';
 import { rungsOf } from './steps.ts';
 
 const everything = process.env.QUILL_SWEEP === 'all';
@@ -60,5 +60,43 @@ describe('word ladders', () => {
       const ladder = made(4, 3 + (seed % 4), seed)!;
       expect(bidirectional(graph, ladder[0]!, ladder.at(-1)!)).toEqual(ladder);
     }
+  });
+});
+
+describe('a ladder between two given words', () => {
+  it('is as short as a graph library finds it, and says whether others are', () => {
+    for (const letters of LADDER_LETTERS) {
+      const { words, next } = rungsOf('everyday', letters);
+      const graph = new Graph({ type: 'undirected' });
+      for (const word of words) graph.addNode(word);
+      next.forEach((others, i) => {
+        for (const other of others) graph.mergeEdge(words[i]!, words[other]!);
+      });
+      const random = randomStream('between', letters);
+      for (let n = 0; n < 25; n++) {
+        const [first, last] = [words[random.int(words.length)]!, words[random.int(words.length)]!];
+        if (first === last) continue;
+        const way = bidirectional(graph, first, last);
+        const found = ladderBetween(first, last);
+        if (!way || way.length > LONGEST_LADDER + 1) {
+          expect(found).toEqual({ none: 'far' });
+          continue;
+        }
+        expect(found).toMatchObject({ words: { length: way.length } });
+        const { words: ladder, several } = found as { words: string[]; several: boolean };
+        expect([ladder[0], ladder.at(-1)]).toEqual([first, last]);
+        const judged = laddersBetween(first, last, ladder.length - 1);
+        expect(judged.length > 1).toBe(several);
+        if (!several) expect(judged).toEqual([ladder]);
+      }
+    }
+  });
+
+  it('needs two everyday words of one length', () => {
+    expect(ladderBetween('COLD', 'WARMER')).toEqual({ none: 'lengths' });
+    expect(ladderBetween('COLD', 'COLD')).toEqual({ none: 'lengths' });
+    expect(ladderBetween('QXZJ', 'WARM')).toEqual({ none: 'first' });
+    expect(ladderBetween('COLD', 'QXZJ')).toEqual({ none: 'last' });
+    expect(ladderBetween('COLD', 'WARM')).toMatchObject({ words: { length: 5 } });
   });
 });

@@ -31,8 +31,6 @@ interface Told {
   wrong?: readonly number[];
 }
 
-const SAME: readonly number[] = [];
-
 /** A sudoku that is filled in by keyboard or mouse, with the steps of a person to be asked for one by one. */
 export default function SudokuTrial({ item, onSolved }: TrialProps<SudokuItem>) {
   const shape = useMemo(() => shapeOfItem(item), [item]);
@@ -98,7 +96,7 @@ export default function SudokuTrial({ item, onSolved }: TrialProps<SudokuItem>) 
         ...told.step.removes.map(([cell]) => cell),
         ...(told.step.put ? [told.step.put[0]] : []),
       ]
-    : SAME;
+    : [];
   return (
     <SudokuKeys size={item.size} disabled={solved || givens[at]! > 0} onDigit={enter}>
       {(keys) => (
