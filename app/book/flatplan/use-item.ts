@@ -12,8 +12,11 @@ export function useItem({ id }: Section, item: number): object | null {
     let wanted = true;
     void (async () => {
       try {
-        const found = (await drawingRenderer(store.getState().value).item(id, item)) as object | null;
-        if (wanted) setMade(found);
+        let found: unknown = null;
+        // Asked again where another recipe came in between.
+        while (wanted && found === null) found = await drawingRenderer(store.getState().value).item(id, item);
+        if (found === undefined) throw new Error('its section lacks what it is made from.');
+        if (wanted) setMade(found as object | null);
       } catch (error) {
         complain(`The puzzle could not be made: ${(error as Error).message}`);
       }

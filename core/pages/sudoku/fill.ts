@@ -1,11 +1,11 @@
 import type { Level } from '../../puzzles/level.ts';
 import {
-  type Cage,
   coversOf,
   gridText,
   killerAnswers,
   killerSteps,
   LARGEST_KILLER,
+  type PrintedSudoku,
   rate,
   rateKiller,
   readGrid,
@@ -23,16 +23,8 @@ import { answerProblems, levelProblems } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
 import type { SudokuGiven, SudokuMade, SudokuOptions, SudokuPin } from './options.ts';
 
-/** A puzzle with its answer. Grids are characters, row by row. */
-export interface SudokuItem {
-  size: Size;
-  variant: Variant;
-  givens: string;
-  solution: string;
-  /** The box of each cell, a letter from A on, where boxes are of any outline. */
-  boxes?: string;
-  /** Cells that add up to a sum, of a killer sudoku. */
-  cages?: readonly Cage[];
+/** A puzzle with its answer, and what it is like. */
+export interface SudokuItem extends PrintedSudoku {
   level: Level;
   /** The level that was asked for. */
   wanted: Level;

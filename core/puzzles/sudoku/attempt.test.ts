@@ -101,6 +101,19 @@ describe('an attempt', () => {
     expect(putDigit(after, shape, at, 0).values[at]).toBe(0);
   });
 
+  it('shows what a step rules out: in cells without notes what is left, in others all but what goes', () => {
+    const [open, other] = [...givens.keys()].filter((cell) => !givens[cell]) as [number, number];
+    const left = candidatesOf(attemptAt(givens), shape);
+    const digitIn = (cell: number) => 31 - Math.clz32(left[cell]!);
+    const removes = [open, other].map((cell) => [cell, digitIn(cell)] as const);
+    const begun = toggleNote(attemptAt(givens), other, digitIn(other) + 1);
+    const after = takeStep(begun, shape, { technique: 'chain', cells: [], digits: [], removes });
+    const without = (cell: number) => left[cell]! & ~(1 << digitIn(cell));
+    expect(after.notes[open]).toBe(without(open));
+    expect(after.notes[other]).toBe(0);
+    expect([open, other].map((cell) => candidatesOf(after, shape)[cell])).toEqual([open, other].map(without));
+  });
+
   it('toggles one note, in open cells alone', () => {
     const begun = attemptAt(givens);
     const noted = toggleNote(begun, at, 4);
@@ -127,6 +140,24 @@ describe('a step in words', () => {
     expect(heard.size).toBeGreaterThan(8);
     for (const [technique, words] of heard)
       expect(words.startsWith(`${TECHNIQUES[technique as keyof typeof TECHNIQUES]}: `)).toBe(true);
+  });
+
+  it('names the lines of a fish, along rows and along columns, and what crosses where a digit is locked', () => {
+    const shape = shapeOf(9);
+    const at = (row: number, column: number) => (row - 1) * 9 + column - 1;
+    const corners = [at(2, 3), at(2, 8), at(7, 3), at(7, 8)];
+    const wing = { technique: 'x-wing', cells: corners, digits: [4] } as const;
+    expect(stepInWords({ ...wing, removes: [[at(5, 3), 4]] }, shape)).toBe(
+      'X-wing: in rows 2 and 7, 5 stands only in columns 3 and 8, so 5 goes from row 5, column 3.',
+    );
+    expect(stepInWords({ ...wing, removes: [[at(2, 5), 4]] }, shape)).toBe(
+      'X-wing: in columns 3 and 8, 5 stands only in rows 2 and 7, so 5 goes from row 2, column 5.',
+    );
+    const box = shape.unitNames.indexOf('box 1');
+    const locked = { technique: 'locked-candidates', cells: [at(1, 1), at(1, 3)], digits: [6] } as const;
+    expect(stepInWords({ ...locked, unit: box, removes: [[at(1, 9), 6]] }, shape)).toBe(
+      'Locked candidates: in box 1, 7 stands only in (row 1, column 1) and (row 1, column 3), all of them in row 1, so 7 goes from row 1, column 9.',
+    );
   });
 
   it('is as a person says it', () => {

@@ -89,14 +89,13 @@ export function nextStep({ values, ruledOut }: Attempt, shape: Shape, cages?: re
   return easiestStep(looks, board)?.step ?? null;
 }
 
-/** Does what a step says. */
+/** Does what a step says. Cells that lose candidates have notes then, so that it is seen. */
 export function takeStep(attempt: Attempt, shape: Shape, { put, removes }: Step): Attempt {
   if (put) return putDigit(attempt, shape, put[0], put[1] + 1);
-  const notes = attempt.notes.slice();
   const ruledOut = attempt.ruledOut.slice();
-  for (const [cell, digit] of removes) {
-    notes[cell] = notes[cell]! & ~(1 << digit);
-    ruledOut[cell] = ruledOut[cell]! | (1 << digit);
-  }
+  for (const [cell, digit] of removes) ruledOut[cell] = ruledOut[cell]! | (1 << digit);
+  const left = candidatesOf({ ...attempt, ruledOut }, shape);
+  const notes = attempt.notes.slice();
+  for (const [cell] of removes) notes[cell] = (notes[cell] || left[cell]!) & left[cell]!;
   return { ...attempt, notes, ruledOut };
 }

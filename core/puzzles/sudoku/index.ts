@@ -13,7 +13,7 @@ export { coversOf } from './cover.ts';
 export { type Cage, killerAnswers, killerSteps, LARGEST_KILLER, rateKiller } from './killer/index.ts';
 export { SYMMETRIES, sudokuSteps } from './make.ts';
 export { rate } from './rate.ts';
-export { sameSudoku } from './same.ts';
+export { type PrintedSudoku, sameSudoku } from './same.ts';
 export {
   gridText,
   readGrid,

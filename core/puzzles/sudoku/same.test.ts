@@ -5,10 +5,10 @@ import { atOnce } from '../../steps.ts';
 import { turnings } from '../turned.ts';
 import { killerSteps } from './killer/index.ts';
 import { sudokuSteps } from './make.ts';
-import { type Known, leastShuffled, sameSudoku } from './same.ts';
+import { leastShuffled, type PrintedSudoku, sameSudoku } from './same.ts';
 import { gridText, rectangularBoxes, type Size } from './shape.ts';
 
-const made = (size: Size, variant: 'classic' | 'diagonal' | 'jigsaw', seed: number): Known => {
+const made = (size: Size, variant: 'classic' | 'diagonal' | 'jigsaw', seed: number): PrintedSudoku => {
   const order = { size, variant, level: 1, symmetry: 'none' } as const;
   const { givens, solution, shape } = atOnce(sudokuSteps(order, randomStream('same', size, variant, seed)));
   return {
@@ -21,7 +21,7 @@ const made = (size: Size, variant: 'classic' | 'diagonal' | 'jigsaw', seed: numb
 };
 
 /** Laid another way, its digits renamed. */
-function disguised(puzzle: Known, way: number, seed: number): Known {
+function disguised(puzzle: PrintedSudoku, way: number, seed: number): PrintedSudoku {
   const { size } = puzzle;
   const { was } = turnings(size, size)[way]!;
   const signs = [...'123456789ABCDEFG'].slice(0, size);
@@ -41,7 +41,7 @@ function disguised(puzzle: Known, way: number, seed: number): Known {
 }
 
 /** Rows in another order that keeps those of a box together. */
-function rowsShuffled(puzzle: Known, seed: number): Known {
+function rowsShuffled(puzzle: PrintedSudoku, seed: number): PrintedSudoku {
   const { size } = puzzle;
   const random = randomStream('rows', seed);
   const boxes = rectangularBoxes(size);
@@ -125,7 +125,7 @@ describe('sudokus that are the same', () => {
   });
 
   it('have answers of 6 × 6 of which no more than 49 are different', () => {
-    // Known from counts by several people (from memory); how often each comes up differs.
+    // PrintedSudoku from counts by several people (from memory); how often each comes up differs.
     const forms = Array.from({ length: 300 }, (_, seed) => {
       const { solution } = made(6, 'classic', seed);
       return sameSudoku({ size: 6, variant: 'classic', givens: solution, solution });
@@ -137,7 +137,7 @@ describe('sudokus that are the same', () => {
 
   it('of cages keep their digits', () => {
     const { cages, solution } = atOnce(killerSteps(6, 1, randomStream('killer')));
-    const killer: Known = {
+    const killer: PrintedSudoku = {
       size: 6,
       variant: 'killer',
       givens: '.'.repeat(36),

@@ -3,15 +3,16 @@ import { canonicalForm } from './canonical.ts';
 import type { Cage } from './killer/cages.ts';
 import { readGrid, rectangularBoxes, type Size, type Variant } from './shape.ts';
 
-/** A sudoku as far as it says whether another is the same. Grids are characters, row by row, `.` for an empty cell. */
-export interface Known {
+/** A sudoku as it is printed, with its answer. Grids are characters, row by row, `.` for an empty cell. */
+export interface PrintedSudoku {
   size: Size;
   variant: Variant;
   givens: string;
   /** With dots where there is no answer. */
   solution: string;
-  /** The box of each cell, a letter each, where boxes are of any outline. */
+  /** The box of each cell, a letter from A on, where boxes are of any outline. */
   boxes?: string;
+  /** Cells that add up to a sum, of a killer sudoku. */
   cages?: readonly Cage[];
 }
 
@@ -19,7 +20,7 @@ export interface Known {
  * What sudokus share that are the same but for how they are turned, mirrored and named: classic ones of 6 × 6 and 9 × 9 also for the
  * order of bands, stacks, rows and columns. Of 4 × 4 there are too few for that; sums of cages keep their digits.
  */
-export function sameSudoku({ size, variant, givens, solution, boxes, cages }: Known): string {
+export function sameSudoku({ size, variant, givens, solution, boxes, cages }: PrintedSudoku): string {
   if (cages)
     return leastGroups(
       size,

@@ -39,6 +39,21 @@ export function stepInWords(step: Step, { size, units, unitNames }: Shape): stri
             `${listed(gone)} ${gone.length > 1 ? 'go' : 'goes'} from ${cellNames(from)}`,
         ),
       );
+  /** The other row, column or box that holds what is seen and what goes. */
+  const crossing = (): string => {
+    const all = [...cells, ...removes.map(([cell]) => cell)];
+    return unitNames[units.findIndex((of, i) => i !== step.unit && all.every((cell) => of.includes(cell)))]!;
+  };
+  /** The lines that a digit keeps to, and those that it loses the rest of: what goes is beside the first, in the others. */
+  const lines = (): string => {
+    const named = (name: string, of: (cell: number) => number) =>
+      `${name} ${listed([...new Set(cells.map(of))].sort((a, b) => a - b).map((line) => `${line + 1}`))}`;
+    const rowOf = (cell: number) => Math.floor(cell / size);
+    const both = [named('rows', rowOf), named('columns', (cell) => cell % size)];
+    const isAlongRows = !cells.some((cell) => rowOf(cell) === rowOf(removes[0]![0]));
+    const [own, across] = isAlongRows ? both : both.reverse();
+    return `in ${own}, ${signs} stands only in ${across}`;
+  };
   const says = (): string => {
     switch (technique) {
       case 'naked-single':
@@ -46,7 +61,7 @@ export function stepInWords(step: Step, { size, units, unitNames }: Shape): stri
       case 'hidden-single':
         return `${unit} has one place for ${signs}: ${cellName(cells[0]!)}`;
       case 'locked-candidates':
-        return `in ${unit}, ${signs} is in ${cellNames(cells)}, all in one other line or box, so ${follows}`;
+        return `in ${unit}, ${signs} stands only in ${cellNames(cells)}, all of them in ${crossing()}, so ${follows}`;
       case 'naked-pair':
       case 'naked-triple':
         return `in ${unit}, ${cellNames(cells)} have nothing but ${signs} between them, so ${follows}`;
@@ -55,7 +70,7 @@ export function stepInWords(step: Step, { size, units, unitNames }: Shape): stri
         return `in ${unit}, ${signs} stand nowhere but in ${cellNames(cells)}, so ${follows}`;
       case 'x-wing':
       case 'swordfish':
-        return `${signs} is in ${technique === 'x-wing' ? 'two' : 'three'} lines at as many crossing lines alone, so ${follows}`;
+        return `${lines()}, so ${follows}`;
       case 'xy-wing':
         return `whichever of its two digits ${cellName(cells[0]!)} has, one of ${cellNames(cells.slice(1))} is ${SIGNS[removes[0]![1]]}, so ${follows}`;
       case 'xyz-wing':

@@ -163,10 +163,11 @@ export default function SudokuTrial({ item, onSolved }: TrialProps<SudokuItem>) 
                 <Typography variant="h3">Steps</Typography>
                 <Box
                   component="ol"
+                  reversed
                   sx={{ m: 0, pl: 5, maxHeight: 130, overflow: 'auto', position: 'relative' }}
                 >
-                  {trace.map((words, i) => (
-                    <Typography component="li" variant="body2" key={i}>
+                  {[...trace].reverse().map((words, i) => (
+                    <Typography component="li" variant="body2" key={trace.length - i}>
                       {words}
                     </Typography>
                   ))}
