@@ -250,6 +250,7 @@ function solutionChanges(was: Solutions | undefined, now: Solutions | undefined)
   return [
     ...change('solutions', was.place, now.place, number),
     ...change('solutions on a page', was.perPage, now.perPage, number),
+    ...change('first steps on pages of hints', was.hints ?? 0, now.hints ?? 0, number),
     ...(['form', 'columns', 'order', 'together'] as const).flatMap((key) =>
       change(`${key} of solutions`, was[key], now[key], (value) => show(value).replaceAll(/[“”]/g, '')),
     ),

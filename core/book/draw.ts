@@ -13,6 +13,7 @@ import {
 } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { footAnswers, footOf } from './foot-answers.ts';
+import { drawHints } from './hint-pages.ts';
 import { placedItem, troublesOf } from './items.ts';
 import type { PlannedPage } from './plan.ts';
 import { kindOf } from './sections.ts';
@@ -47,11 +48,10 @@ export function drawPage(book: Book, number: number, type: Typesetter): Scene {
     if (page.gray) scene.layers.push(grayLayer(book, page, frame));
     return scene;
   }
-  scene.layers.push(
-    page.role === 'solutions'
-      ? { marks: drawAnswers(book, page, bodyOf(book, page), type) }
-      : bodyLayer(book, page, type),
-  );
+  const body = bodyOf(book, page);
+  if (page.role === 'body') scene.layers.push(bodyLayer(book, page, type));
+  else if (page.role === 'hints') scene.layers.push({ marks: drawHints(book, page, body, frame, type) });
+  else scene.layers.push({ marks: drawAnswers(book, page, body, type) });
   if (page.folio) scene.layers.push({ marks: [folio(book, page, frame, type)] });
   return scene;
 }

@@ -14,6 +14,7 @@ import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import { randomStream } from '../random.ts';
 import type { ResourceType } from '../resources/index.ts';
 import { parseLength } from '../units.ts';
+import { pagesOfHints } from './hint-pages.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
 import type { Recipe } from './recipe.ts';
 import {
@@ -28,7 +29,7 @@ import {
 import { answersOnPages, pagesOfAnswers, type SolutionLayout, type SolutionStream } from './solution-flow.ts';
 import { indexedTerms, listedPages, numberOf } from './whole.ts';
 
-export type PageRole = 'body' | 'solutions' | 'blank';
+export type PageRole = 'body' | 'hints' | 'solutions' | 'blank';
 
 /** Where an answer stands on its page: column and row of a box, or column, first line and lines of a text. */
 export interface PlannedAnswer {
@@ -51,7 +52,7 @@ export interface PlannedPage {
   part: UnitPart;
   /** Numbers of the items on it, within their section. */
   items: readonly number[];
-  /** The answers on it, and how they are laid out. */
+  /** The answers on it, or the items that it has hints of, and how they are laid out. */
   answers: readonly PlannedAnswer[];
   layout: SolutionLayout | null;
   /** A blank page that is printed gray, so that what is colored or inked before it does not show. */
@@ -60,11 +61,11 @@ export interface PlannedPage {
   folio: string;
 }
 
-/** A run of pages in the running order: the own pages of a section or group, or its solutions. */
+/** A run of pages in the running order: the own pages of a section or group, its hints, or its solutions. */
 export interface PlannedRun {
   /** Id of the section or group. */
   section: string;
-  role: 'body' | 'solutions';
+  role: Exclude<PageRole, 'blank'>;
   first: number;
   last: number;
 }
@@ -243,6 +244,7 @@ function paginate(
   const plan: Plan = { pages: [], runs: [], contents: [], items: {}, firstCounted: 1, filled, gutter };
   const counters = new Map<string, number>();
   const late: SolutionStream[] = [];
+  const lateHints: SolutionStream[] = [];
 
   const nextSide = () => sideOf(plan.pages.length + 1);
   const add = (page: Partial<PlannedPage> & Pick<PlannedPage, 'role' | 'section'>): number => {
@@ -278,6 +280,11 @@ function paginate(
     run(stream.id, 'solutions', () =>
       addAnswers(stream.id, stream.layout, answersOnPages(stream.answers, stream.layout)),
     );
+
+  const addHints = ({ id, layout, answers: all }: SolutionStream) =>
+    run(id, 'hints', () => {
+      for (const answers of answersOnPages(all, layout)) add({ role: 'hints', section: id, answers, layout });
+    });
 
   /** Puts a unit on its pages, with its solution behind or beside it if that is asked for. */
   const place = (section: Section, unit: Unit, solutions: Solutions | undefined, entry: Entry) => {
@@ -361,6 +368,11 @@ function paginate(
         if (unit.items?.length) placed.push({ section: members[i]!, items: unit.items });
       }
     });
+    if (solutions?.hints) {
+      const hints = pagesOfHints(entry.id, solutions.hints, placed, frame('recto'));
+      if (solutions.place === 'end') lateHints.push(hints);
+      else addHints(hints);
+    }
     if (!solutions || solutions.place === 'none' || solutions.place === 'foot') continue;
     const unanswered = placed
       .map(({ section, items }) => ({
@@ -373,6 +385,7 @@ function paginate(
     if (solutions.place === 'end') late.push(stream);
     else addStream(stream);
   }
+  for (const stream of joined(lateHints)) addHints(stream);
   for (const stream of joined(late)) addStream(stream);
   // Counts are even: the sheet has two sides.
   if (plan.pages.length % 2 === 1) add({ role: 'blank', section: null });
@@ -419,7 +432,7 @@ function numberPages(recipe: Recipe, plan: Plan): void {
   const { form, from = 1, front } = recipe.style.numbering;
   const sections = new Map(sectionsOf(recipe.sections).map((section) => [section.id, section]));
   const isBody = ({ role, section }: PlannedPage): boolean =>
-    role === 'solutions' || (role === 'body' && kindOf(sections.get(section!)!).numbered);
+    role === 'hints' || role === 'solutions' || (role === 'body' && kindOf(sections.get(section!)!).numbered);
   if (front === 'roman') plan.firstCounted = plan.pages.find(isBody)?.number ?? plan.pages.length + 1;
   if (form === undefined || form === 'none') return;
   const language = printedLanguage(recipe);

@@ -9,6 +9,8 @@ const MOST_ENTRIES = 200;
 export const MOST_MEMBERS = 12;
 /** The most often a member comes in one round. */
 export const MOST_TIMES = 60;
+/** The most first steps of a puzzle that are told. */
+export const MOST_HINTS = 5;
 /** Values of `solutions.perPage`. */
 export const SOLUTIONS_PER_PAGE = [1, 2, 4, 6, 9, 12] as const;
 
@@ -28,6 +30,8 @@ export interface Solutions {
   order: 'forward' | 'reverse';
   /** At the end: goes on, on the same page, where the section before it stops. */
   together: boolean;
+  /** Before the answers, on pages of their own: so many first steps of each puzzle, in words. */
+  hints?: number;
 }
 
 /** What each of its pages has on its back, where that is not the next of them. */
@@ -119,6 +123,7 @@ const solutions = exactObject({
   columns: v.optional(integerBetween(1, 6), 3),
   order: v.optional(enumOf(['forward', 'reverse']), 'forward'),
   together: v.optional(v.boolean('should be true or false.'), false),
+  hints: v.optional(integerBetween(0, MOST_HINTS)),
 });
 
 const backs = v.optional(enumOf(['blank', 'gray']));

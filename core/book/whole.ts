@@ -26,8 +26,7 @@ export function listedPages(recipe: Recipe, plan: Plan, numberOf: NumberOf): Lis
   const entries = new Map<string, Entry>(recipe.sections.map((entry) => [entry.id, entry]));
   return plan.runs.flatMap(({ section, role, first, last }): ListedPage[] => {
     const entry = entries.get(section);
-    if (role === 'solutions')
-      return [{ text: bookWords(language, 'solutions'), number: numberOf(first), page: first }];
+    if (role !== 'body') return [{ text: bookWords(language, role), number: numberOf(first), page: first }];
     if (!entry || !isListed(entry)) return [];
     const own = plan.contents.filter(({ page }) => page >= first && page <= last);
     if (own.length) return own.map(({ text, page }) => ({ text, number: numberOf(page), page }));

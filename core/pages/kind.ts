@@ -171,6 +171,16 @@ export interface Solution<Options, Item> {
   };
 }
 
+/** First steps of an item, in words. */
+export interface Hints<Options, Item> {
+  /** Lines of one step, on average: where the steps of an item take more, they are set smaller. */
+  lines(options: Options): number;
+  /** What has to be known to read them, under the heading of their first page. */
+  key(language: PrintedLanguage): string;
+  /** A sentence each, so many at most. */
+  steps(item: Item, count: number, language: PrintedLanguage): string[];
+}
+
 /** Items that were read from a text, as pins, and what could not be read, a sentence each. */
 export interface BroughtIn {
   pins: unknown[];
@@ -286,6 +296,7 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   /** Marks of one page of a unit. Paginates nothing. */
   draw(context: DrawContext<Options, Item>): Mark[];
   solution?: Solution<Options, Item>;
+  hints?: Hints<Options, Item>;
   /** What is wrong with an item: checked by means that share nothing with its making. */
   inspect?(
     item: Item,

@@ -8,6 +8,7 @@ export const bookWords = printedWords({
     '1 of 100': '{page} of {pages}',
     'Page 1 of 100': 'Page {page} of {pages}',
     series: 'Volume {volume} of {series}',
+    hints: 'Hints',
     solutions: 'Solutions',
   },
   es: {
@@ -16,6 +17,7 @@ export const bookWords = printedWords({
     '1 of 100': '{page} de {pages}',
     'Page 1 of 100': 'Página {page} de {pages}',
     series: '{series}, volumen {volume}',
+    hints: 'Pistas',
     solutions: 'Soluciones',
   },
   de: {
@@ -24,6 +26,7 @@ export const bookWords = printedWords({
     '1 of 100': '{page} von {pages}',
     'Page 1 of 100': 'Seite {page} von {pages}',
     series: '{series}, Band {volume}',
+    hints: 'Tipps',
     solutions: 'Lösungen',
   },
   fr: {
@@ -32,6 +35,7 @@ export const bookWords = printedWords({
     '1 of 100': '{page} sur {pages}',
     'Page 1 of 100': 'Page {page} sur {pages}',
     series: '{series}, volume {volume}',
+    hints: 'Indices',
     solutions: 'Solutions',
   },
 });

@@ -84,7 +84,7 @@ export const PageButton = memo(function PageButton({
   onChoose,
   onOpen,
 }: PageButtonProps) {
-  const label = `Page ${number}${role === 'solutions' ? ', solutions' : role === 'blank' ? ', blank' : ''}${pinned ? ', pinned' : ''}${found ? ', found' : ''}`;
+  const label = `Page ${number}${role === 'body' ? '' : `, ${role}`}${pinned ? ', pinned' : ''}${found ? ', found' : ''}`;
   return (
     <button
       type="button"

@@ -41,7 +41,7 @@ export function Row({
   const sections = useBook((state) => state.value.sections);
   const { plan } = useOpenBook();
   const body = plan.runs.find((run) => run.section === section.id && run.role === 'body');
-  const solutions = plan.runs.find((run) => run.section === section.id && run.role === 'solutions');
+  const behind = plan.runs.filter((run) => run.section === section.id && run.role !== 'body');
   const count = body ? body.last - body.first + 1 : 0;
   const filled = plan.filled?.entry === section.id ? plan.filled.count : null;
   const items = isGroup(section)
@@ -99,7 +99,7 @@ export function Row({
           <Typography variant="caption" component="span">
             {items}
             {body ? pagesOf(body) : 'no pages'}
-            {solutions ? ` · solutions ${pagesOf(solutions)}` : ''}
+            {behind.map((run) => ` · ${run.role} ${pagesOf(run)}`)}
             {section.fillTo ? ` · fills to ${section.fillTo}` : ''}
           </Typography>
         </Box>

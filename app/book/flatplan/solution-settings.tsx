@@ -1,4 +1,4 @@
-import { kindOf, type Section, SOLUTIONS_PER_PAGE, type Solutions } from '#core/book/sections.ts';
+import { kindOf, MOST_HINTS, type Section, SOLUTIONS_PER_PAGE, type Solutions } from '#core/book/sections.ts';
 import { Choice } from '../../parts/choice.tsx';
 import { NumberField } from '../../parts/number-field.tsx';
 import { SelectField } from '../../parts/select-field.tsx';
@@ -24,6 +24,8 @@ const JOINS = [
   { value: 'together', label: 'On the same page' },
 ] as const;
 
+const HINTS = Array.from({ length: MOST_HINTS + 1 }, (_, n) => ({ value: n, label: n ? String(n) : 'None' }));
+
 /** Where and how the solutions of a section, or of all members of a group, are shown. */
 export function SolutionSettings({
   sections,
@@ -37,7 +39,8 @@ export function SolutionSettings({
   const shown = sections.flatMap((section) => kindOf(section).solution ?? []);
   if (shown.length === 0) return null;
   const bothForms = shown.every(({ box, lines }) => box && lines);
-  const { place, form, perPage, columns, order, together } = solutions;
+  const { place, form, perPage, columns, order, together, hints = 0 } = solutions;
+  const tellsSteps = sections.some((section) => kindOf(section).hints);
   const inColumns = bothForms ? form === 'columns' : !shown.every(({ box }) => box);
   const gathered = place === 'end' || place === 'after';
   return (
@@ -78,6 +81,14 @@ export function SolutionSettings({
           value={order}
           choices={ORDERS}
           onChange={(next) => onChange({ order: next })}
+        />
+      )}
+      {tellsSteps && (
+        <Choice
+          label="Hint pages: first steps of each"
+          value={hints}
+          choices={HINTS}
+          onChange={(next) => onChange({ hints: next })}
         />
       )}
       {place === 'end' && (

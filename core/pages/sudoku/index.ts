@@ -1,10 +1,11 @@
-import { sameSudoku, TECHNIQUES } from '../../puzzles/sudoku/index.ts';
+import { markOfCells, sameSudoku, TECHNIQUES } from '../../puzzles/sudoku/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { readSudokus } from './bring-in.ts';
 import { drawSudokuPage, drawSudokuSolution } from './draw.ts';
 import type { SudokuItem } from './fill.ts';
 import { fillSudoku, inspectSudoku, inspectSudokus, pinnedSudoku } from './fill.ts';
+import { firstSteps, linesOfStep } from './first-steps.ts';
 import { sudokuFormats } from './formats.ts';
 import { type SudokuOptions, sudokuOptions, sudokuPin } from './options.ts';
 
@@ -49,6 +50,7 @@ export const sudoku = defineKind<SudokuOptions, SudokuItem>({
   formats: sudokuFormats,
   draw: drawSudokuPage,
   solution: { box: drawSudokuSolution },
+  hints: { key: markOfCells, lines: linesOfStep, steps: firstSteps },
   inspect: inspectSudoku,
   inspectSection: inspectSudokus,
   sameAs: sameSudoku,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { PRINTED_LANGUAGES } from '../../printed-words/index.ts';
 import { randomStream } from '../../random.ts';
 import { atOnce } from '../../steps.ts';
 import type { Level } from '../level.ts';
@@ -18,8 +19,8 @@ import {
 import { killerSteps } from './killer/index.ts';
 import { sudokuSteps } from './make.ts';
 import { rate } from './rate.ts';
-import { type Shape, shapeOf } from './shape.ts';
-import { stepInWords } from './step-words.ts';
+import { type Shape, shapeOf, shapeWith } from './shape.ts';
+import { markOfCells, stepInPrint, stepInWords } from './step-words.ts';
 import { TECHNIQUES } from './techniques.ts';
 
 const made = (level: Level, seed: number, size: 4 | 9 = 9) =>
@@ -153,7 +154,7 @@ describe('a step in words', () => {
     expect(stepInWords({ ...wing, removes: [[at(2, 5), 4]] }, shape)).toBe(
       'X-wing: in columns 3 and 8, 5 stands only in rows 2 and 7, so 5 goes from row 2, column 5.',
     );
-    const box = shape.unitNames.indexOf('box 1');
+    const box = 2 * shape.size;
     const locked = { technique: 'locked-candidates', cells: [at(1, 1), at(1, 3)], digits: [6] } as const;
     expect(stepInWords({ ...locked, unit: box, removes: [[at(1, 9), 6]] }, shape)).toBe(
       'Locked candidates: in box 1, 7 stands only in (row 1, column 1) and (row 1, column 3), all of them in row 1, so 7 goes from row 1, column 9.',
@@ -185,6 +186,37 @@ describe('a step in words', () => {
       ),
     ).toBe(
       'Naked pair: in row 1, (row 1, column 1) and (row 1, column 2) have nothing but 2 and 3 between them, so 2 goes from (row 1, column 3) and (row 1, column 4) and 3 goes from row 1, column 3.',
+    );
+  });
+
+  it('is printed in every language with short marks of cells, and always says where and what', () => {
+    for (const language of PRINTED_LANGUAGES) {
+      const mark = { en: /R\dC\d/, es: /F\dC\d/, de: /Z\dS\d/, fr: /L\dC\d/ }[language];
+      expect(markOfCells(language)).toMatch(mark);
+      for (const level of [1, 3, 4, 5] as const) {
+        const { shape, givens } = made(level, 20);
+        for (const step of rate(shape, givens)!.steps) {
+          const words = stepInPrint(step, shape, language);
+          expect(words).toMatch(/^[\p{Lu}\d][^.]+\.$/u);
+          expect(words).toMatch(mark);
+          expect(words).not.toMatch(/undefined|NaN|null|[{}]| {2}/);
+        }
+      }
+    }
+    const put = { technique: 'hidden-single', cells: [40], digits: [6], put: [40, 6], removes: [] } as const;
+    const told = (unit: number, variant: 'classic' | 'diagonal' = 'classic') =>
+      stepInPrint({ ...put, unit }, shapeOf(9, variant), 'de');
+    expect(told(4)).toBe('In Zeile 5 gibt es nur einen Platz für 7: Z5S5.');
+    expect(told(22)).toBe('In Block 5 gibt es nur einen Platz für 7: Z5S5.');
+    expect(told(28, 'diagonal')).toBe('In der steigenden Diagonale gibt es nur einen Platz für 7: Z5S5.');
+  });
+
+  it('calls a box of irregular outline by a cell inside', () => {
+    const boxOf = Uint8Array.from('AABBABBBAACCDDCCDDCD'.slice(0, 16), (letter) => letter.charCodeAt(0) - 65);
+    const shape = shapeWith(4, 'jigsaw', boxOf);
+    const step = { technique: 'hidden-single', cells: [0], digits: [0], put: [0, 0], removes: [] } as const;
+    expect(stepInPrint({ ...step, unit: 8 }, shape, 'en')).toBe(
+      'The box around R2C1 has one place for 1: R1C1.',
     );
   });
 });

@@ -26,5 +26,5 @@ export {
   VARIANTS,
   type Variant,
 } from './shape.ts';
-export { stepInWords } from './step-words.ts';
+export { markOfCells, stepInPrint, stepInWords } from './step-words.ts';
 export { type Step, TECHNIQUES, type Technique } from './techniques.ts';

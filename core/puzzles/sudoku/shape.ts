@@ -37,8 +37,6 @@ export interface Shape {
   cells: number;
   /** Cells of each unit, in order. */
   units: readonly Int16Array[];
-  /** Names of the units as a person says them, with their number: “row 3”. */
-  unitNames: readonly string[];
   /** The box of each cell, from 0. */
   boxOf: Uint8Array;
   /** For each cell its units, each times the size, and the bit of its place in each, in turn. */
@@ -56,23 +54,13 @@ export function shapeWith(size: Size, variant: Variant, boxOf: Uint8Array): Shap
   const side = Array.from({ length: size }, (_, i) => i);
   const all = Array.from({ length: cells }, (_, i) => i);
   const unit = (of: number[]) => Int16Array.from(of);
-  const named: [string, Int16Array][] = [
-    ...side.map((row): [string, Int16Array] => [`row ${row + 1}`, unit(side.map((i) => row * size + i))]),
-    ...side.map((column): [string, Int16Array] => [
-      `column ${column + 1}`,
-      unit(side.map((i) => i * size + column)),
-    ]),
-    ...side.map((box): [string, Int16Array] => [
-      `box ${box + 1}`,
-      unit(all.filter((cell) => boxOf[cell] === box)),
-    ]),
+  const units = [
+    ...side.map((row) => unit(side.map((i) => row * size + i))),
+    ...side.map((column) => unit(side.map((i) => i * size + column))),
+    ...side.map((box) => unit(all.filter((cell) => boxOf[cell] === box))),
   ];
   if (variant === 'diagonal')
-    named.push(
-      ['the diagonal that falls', unit(side.map((i) => i * size + i))],
-      ['the diagonal that rises', unit(side.map((i) => i * size + size - 1 - i))],
-    );
-  const units = named.map(([, of]) => of);
+    units.push(unit(side.map((i) => i * size + i)), unit(side.map((i) => i * size + size - 1 - i)));
   const unitsOf = all.map((cell) => units.flatMap((of, u) => (of.includes(cell) ? [u] : [])));
   const peers = all.map((cell) =>
     unit([...new Set(unitsOf[cell]!.flatMap((u) => [...units[u]!]))].filter((other) => other !== cell)),
@@ -97,7 +85,6 @@ export function shapeWith(size: Size, variant: Variant, boxOf: Uint8Array): Shap
     variant,
     cells,
     units,
-    unitNames: named.map(([name]) => name),
     boxOf,
     places: all.map((cell) =>
       Int32Array.from(unitsOf[cell]!.flatMap((u) => [u * size, 1 << units[u]!.indexOf(cell)])),

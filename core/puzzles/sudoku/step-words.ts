@@ -1,8 +1,7 @@
+import type { PrintedLanguage } from '../../printed-words/index.ts';
 import { type Shape, SIGNS } from './shape.ts';
+import { stepWords } from './step-catalog.ts';
 import { type Step, TECHNIQUES } from './techniques.ts';
-
-const listed = (parts: readonly string[]): string =>
-  parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 
 /** Cells that are named one by one, at most. */
 const MOST_NAMED = 4;
@@ -20,73 +19,116 @@ function goneFrom(removes: Step['removes']): { signs: string[]; from: number[] }
   return [...together.values()];
 }
 
-/** What a step is, in words of a person: what is seen, and what follows. */
-export function stepInWords(step: Step, { size, units, unitNames }: Shape): string {
-  const cellName = (cell: number) => `row ${Math.floor(cell / size) + 1}, column ${(cell % size) + 1}`;
+/** What a mark of a cell means: “R3C5: row 3, column 5”. */
+export const markOfCells = (language: PrintedLanguage): string => {
+  const place = { row: 3, column: 5 };
+  return `${stepWords(language, 'shortCell', place)}: ${stepWords(language, 'cell', place)}`;
+};
+
+const capitalized = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** What a step is, as it is told on screen. */
+export const stepInWords = (step: Step, shape: Shape): string =>
+  `${TECHNIQUES[step.technique]}: ${said(step, shape, 'en', 'words')}.`;
+
+/** What a step is, as it is printed: its cells by marks, which `markOfCells` explains. */
+export const stepInPrint = (step: Step, shape: Shape, language: PrintedLanguage): string =>
+  `${capitalized(said(step, shape, language, 'marks'))}.`;
+
+/** What is seen, and what follows. @param by whether cells are named in words, or by a short mark: “R3C5” */
+function said(step: Step, shape: Shape, language: PrintedLanguage, by: 'words' | 'marks'): string {
+  const { size, units, variant } = shape;
+  const list = new Intl.ListFormat(language);
+  const say = (...[key, values]: [Parameters<typeof stepWords>[1], Record<string, string | number>?]) =>
+    stepWords(language, key, values);
+  const cellName = (cell: number) =>
+    say(by === 'marks' ? 'shortCell' : 'cell', {
+      row: Math.floor(cell / size) + 1,
+      column: (cell % size) + 1,
+    });
   const cellNames = (cells: readonly number[]): string => {
     const each = [...new Set(cells)].sort((a, b) => a - b).map(cellName);
     if (each.length === 1) return each[0]!;
-    return each.length > MOST_NAMED ? `${each.length} cells` : listed(each.map((name) => `(${name})`));
+    if (each.length > MOST_NAMED) return say('cells', { count: each.length });
+    return list.format(by === 'marks' ? each : each.map((name) => `(${name})`));
   };
-  const { technique, cells, digits, put, removes } = step;
-  const signs = listed(digits.map((digit) => SIGNS[digit]!));
-  const unit = step.unit === undefined ? '' : unitNames[step.unit]!;
+  /** Rows come first, then columns, boxes and diagonals. */
+  const unitName = (unit: number): string => {
+    const number = (unit % size) + 1;
+    if (unit < size) return say('row', { number });
+    if (unit < 2 * size) return say('column', { number });
+    if (unit >= 3 * size) return say(unit === 3 * size ? 'falls' : 'rises');
+    // Boxes of irregular outline have no order that is seen.
+    const within = units[unit]![Math.floor(size / 2)]!;
+    return variant === 'jigsaw' ? say('boxWith', { cell: cellName(within) }) : say('box', { number });
+  };
+  const { technique, cells, put, removes } = step;
+  const digits = list.format(step.digits.map((digit) => SIGNS[digit]!));
+  const unit = step.unit === undefined ? '' : unitName(step.unit);
   const follows = put
-    ? `${cellName(put[0])} is ${SIGNS[put[1]]}`
-    : listed(
-        goneFrom(removes).map(
-          ({ signs: gone, from }) =>
-            `${listed(gone)} ${gone.length > 1 ? 'go' : 'goes'} from ${cellNames(from)}`,
+    ? say('is', { cell: cellName(put[0]), digit: SIGNS[put[1]]! })
+    : list.format(
+        goneFrom(removes).map(({ signs, from }) =>
+          say('goes', { digits: list.format(signs), count: signs.length, cells: cellNames(from) }),
         ),
       );
+  const seen = { unit, digits, cells: cellNames(cells), follows };
   /** The other row, column or box that holds what is seen and what goes. */
   const crossing = (): string => {
     const all = [...cells, ...removes.map(([cell]) => cell)];
-    return unitNames[units.findIndex((of, i) => i !== step.unit && all.every((cell) => of.includes(cell)))]!;
+    return unitName(units.findIndex((of, i) => i !== step.unit && all.every((cell) => of.includes(cell))));
   };
   /** The lines that a digit keeps to, and those that it loses the rest of: what goes is beside the first, in the others. */
-  const lines = (): string => {
-    const named = (name: string, of: (cell: number) => number) =>
-      `${name} ${listed([...new Set(cells.map(of))].sort((a, b) => a - b).map((line) => `${line + 1}`))}`;
+  const lines = (): { own: string; across: string } => {
+    const named = (key: 'rows' | 'columns', of: (cell: number) => number) =>
+      say(key, {
+        numbers: list.format([...new Set(cells.map(of))].sort((a, b) => a - b).map((line) => `${line + 1}`)),
+      });
     const rowOf = (cell: number) => Math.floor(cell / size);
-    const both = [named('rows', rowOf), named('columns', (cell) => cell % size)];
+    const rows = named('rows', rowOf);
+    const columns = named('columns', (cell) => cell % size);
     const isAlongRows = !cells.some((cell) => rowOf(cell) === rowOf(removes[0]![0]));
-    const [own, across] = isAlongRows ? both : both.reverse();
-    return `in ${own}, ${signs} stands only in ${across}`;
+    return isAlongRows ? { own: rows, across: columns } : { own: columns, across: rows };
   };
+  /** @param ends cells of which one has the digit that goes elsewhere */
+  const wing = (ends: readonly number[]): string =>
+    say('wing', {
+      ...{ pivot: cellName(cells[0]!), cells: cellNames(ends), follows },
+      digit: SIGNS[removes[0]![1]]!,
+    });
   const says = (): string => {
     switch (technique) {
       case 'naked-single':
-        return `nothing but ${signs} is left for ${cellName(cells[0]!)}`;
+        return say('nakedSingle', seen);
       case 'hidden-single':
-        return `${unit} has one place for ${signs}: ${cellName(cells[0]!)}`;
+        return say('hiddenSingle', seen);
       case 'locked-candidates':
-        return `in ${unit}, ${signs} stands only in ${cellNames(cells)}, all of them in ${crossing()}, so ${follows}`;
+        return say('locked', { ...seen, crossing: crossing() });
       case 'naked-pair':
       case 'naked-triple':
-        return `in ${unit}, ${cellNames(cells)} have nothing but ${signs} between them, so ${follows}`;
+        return say('nakedSet', seen);
       case 'hidden-pair':
       case 'hidden-triple':
-        return `in ${unit}, ${signs} stand nowhere but in ${cellNames(cells)}, so ${follows}`;
+        return say('hiddenSet', seen);
       case 'x-wing':
       case 'swordfish':
-        return `${lines()}, so ${follows}`;
+        return say('fish', { ...seen, ...lines() });
       case 'xy-wing':
-        return `whichever of its two digits ${cellName(cells[0]!)} has, one of ${cellNames(cells.slice(1))} is ${SIGNS[removes[0]![1]]}, so ${follows}`;
+        return wing(cells.slice(1));
       case 'xyz-wing':
-        return `whichever of its three digits ${cellName(cells[0]!)} has, one of ${cellNames(cells)} is ${SIGNS[removes[0]![1]]}, so ${follows}`;
+        return wing(cells);
       case 'coloring':
-        return `${signs} is right and wrong in turn along linked pairs of places, so ${follows}`;
+        return say('coloring', seen);
       case 'chain':
-        return `${signs} in ${cellName(cells[0]!)} would leave a cell without a digit, or a digit without a place, so ${follows}`;
+        return say('chain', { ...seen, cells: cellName(cells[0]!) });
       case 'cage-sum':
-        return `by the sum of the cage of ${cellNames(cells)}, ${follows}`;
+        return say('cageSum', seen);
       case 'unit-sum':
       case 'unit-sums':
-        return `rows, columns and boxes add up to ${sumOf(units[0]!.length)} each; by the cages in them, ${follows}`;
+        return say('unitSum', { follows, sum: sumOf(size) });
     }
   };
-  return `${TECHNIQUES[technique]}: ${says()}.`;
+  return says();
 }
 
 /** Of all digits. */
