@@ -23,6 +23,8 @@ export const PUZZLE_SOURCES: Readonly<Record<string, object>> = {
   crossword: { clues },
   cryptogram: { texts: 'Where there are bees, there is honey. | Old saying' },
   trivia: { questions },
+  'word-cards': { pairs: 'bee | hive\nfox | den\nbird | nest\nspider | web' },
+  'hidden-message': { messages: 'Honey', clues },
 };
 
 /** A book on 6 × 9 in with nothing to find fault with; whatever a test is about is given. */

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { HIVE_WORDS, recipeOf } from '../book/book.sample.ts';
+import { HIVE_WORDS, PUZZLE_SOURCES, recipeOf } from '../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem, kindOf } from '../book/index.ts';
 import { loadMoon } from '../calendar/index.ts';
 import { compositions, drawCover } from '../cover/index.ts';
@@ -157,6 +157,26 @@ const SAMPLES: Record<string, object[]> = {
     { items: 6, options: {}, rolls: { 2: 1 }, solutions: { perPage: 6 } },
     { items: 8, options: { rows: 3, largest: 5, perPage: 8, level: 'rising', instructions: false } },
     { items: 1, options: { rows: 7, largest: 50, perPage: 1, level: 5 } },
+  ],
+  'word-wheel 1': [
+    { items: 2, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
+    { items: 4, options: { form: 'square', perPage: 4, goals: false, instructions: false } },
+    { items: 1, options: { letters: 7, shortest: 3, perPage: 1, lines: false } },
+  ],
+  'anagram-pairs 1': [
+    { items: 2, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
+    { items: 2, options: { task: 'write', pairs: 6, longest: 5, perPage: 2, instructions: false } },
+  ],
+  'cross-sums 1': [
+    { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
+    { items: 2, options: { calculation: 'products', perPage: 1, level: 3, instructions: false } },
+  ],
+  'hidden-message 1': [
+    { items: 2, options: PUZZLE_SOURCES['hidden-message'], rolls: { 2: 1 }, solutions: { perPage: 2 } },
+  ],
+  'word-cards 1': [
+    { items: 1, options: PUZZLE_SOURCES['word-cards'], rolls: { 1: 1 }, solutions: { perPage: 2 } },
+    { items: 1, options: { ...PUZZLE_SOURCES['word-cards'], game: 'memory', blankBack: false } },
   ],
   'cages 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { fieldsOf } from '../settings.ts';
 import { incompleteVersions, ofVersion } from '../versions.ts';
+import { anagramPairs } from './anagram-pairs/index.ts';
 import { belongsTo } from './belongs-to/index.ts';
 import { bingo } from './bingo/index.ts';
 import { blank } from './blank/index.ts';
@@ -13,6 +14,7 @@ import { composed } from './composed/index.ts';
 import { contents } from './contents/index.ts';
 import { copyright } from './copyright/index.ts';
 import { cornell } from './cornell/index.ts';
+import { crossSums } from './cross-sums/index.ts';
 import { crossword } from './crossword/index.ts';
 import { cryptogram } from './cryptogram/index.ts';
 import { dedication } from './dedication/index.ts';
@@ -26,6 +28,7 @@ import { graph } from './graph/index.ts';
 import { halfTitle } from './half-title/index.ts';
 import { handwriting } from './handwriting/index.ts';
 import { hexagonal } from './hexagonal/index.ts';
+import { hiddenMessage } from './hidden-message/index.ts';
 import { imported } from './imported/index.ts';
 import { indexLines } from './index-lines/index.ts';
 import { inequality } from './inequality/index.ts';
@@ -48,9 +51,11 @@ import { textPage } from './text-page/index.ts';
 import { titlePage } from './title-page/index.ts';
 import { tracing } from './tracing/index.ts';
 import { trivia } from './trivia/index.ts';
+import { wordCards } from './word-cards/index.ts';
 import { wordLadder } from './word-ladder/index.ts';
 import { wordScramble } from './word-scramble/index.ts';
 import { wordSearch } from './word-search/index.ts';
+import { wordWheel } from './word-wheel/index.ts';
 
 const kinds = new Map<string, PageKind>();
 let revision = 0;
@@ -110,14 +115,19 @@ for (const kind of [
   crossword,
   fillIn,
   wordScramble,
+  anagramPairs,
   wordLadder,
+  wordWheel,
   cryptogram,
+  hiddenMessage,
   trivia,
+  wordCards,
   sudoku,
   kakuro,
   inequality,
   cages,
   numberPyramid,
+  crossSums,
   nonogram,
   maze,
   bingo,

@@ -5,6 +5,7 @@ import { HIVE_WORDS, recipeOf } from '#core/book/book.sample.ts';
 import { bookFrom, filledItem } from '#core/book/index.ts';
 import { pageKind } from '#core/pages/index.ts';
 import { CALCULATIONS, cageSteps } from '#core/puzzles/cages/index.ts';
+import { makeCrossSums, CALCULATIONS as OPERATIONS } from '#core/puzzles/cross-sums/index.ts';
 import { inequalitySteps } from '#core/puzzles/inequality/index.ts';
 import { kakuroSteps } from '#core/puzzles/kakuro/index.ts';
 import { type Clues, cluesOf, FILLED, nonogramSteps } from '#core/puzzles/nonogram/index.ts';
@@ -140,6 +141,40 @@ describe('as a solver of formulas finds', () => {
       expect(found).toHaveLength(1);
       const meant = Array.from(solution, (number, cell) => name(cell, number));
       expect(found[0]!.filter((one) => one.startsWith('n')).sort()).toEqual(meant.sort());
+    }
+  });
+
+  it('cross sums have one answer, the one in the book', () => {
+    const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9];
+    const cells = [...digits.keys()];
+    const value = (sign: string, one: number, other: number) =>
+      sign === '+' ? one + other : sign === '−' ? one - other : one * other;
+    const name = (cell: number, digit: number) => `d${cell}_${digit}`;
+    for (let seed = 0; seed < COUNT; seed++) {
+      const { operators, results, givens, solution } = makeCrossSums(
+        OPERATIONS[seed % 3]!,
+        randomStream('outside', 'cross sums', seed),
+      );
+      const solver = new Logic.Solver();
+      for (const cell of cells) solver.require(Logic.exactlyOne(digits.map((digit) => name(cell, digit))));
+      for (const digit of digits) solver.require(Logic.exactlyOne(cells.map((cell) => name(cell, digit))));
+      givens.forEach((given, cell) => {
+        if (given !== null) solver.require(name(cell, given));
+      });
+      operators.forEach(([first, second], line) => {
+        const [x, y, z] = line < 3 ? [3 * line, 3 * line + 1, 3 * line + 2] : [line - 3, line, line + 3];
+        for (const a of digits)
+          for (const b of digits)
+            for (const c of digits)
+              if (value(second, value(first, a, b), c) !== results[line])
+                solver.require(
+                  Logic.or([name(x!, a), name(y!, b), name(z!, c)].map((one) => Logic.not(one))),
+                );
+      });
+      const found = solutions(solver);
+      expect(found).toHaveLength(1);
+      const meant = solution.map((digit, cell) => name(cell, digit));
+      expect(found[0]!.filter((one) => one.startsWith('d')).sort()).toEqual(meant.sort());
     }
   });
 

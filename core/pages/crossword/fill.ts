@@ -1,24 +1,15 @@
-import { LRUCache } from 'lru-cache';
 import Papa from 'papaparse';
 import { DENSE_SIDES, denseSteps } from '../../puzzles/crossword/dense/index.ts';
 import { type Crossword, freeFormSteps, numbersOf, runsOf } from '../../puzzles/crossword/index.ts';
 import { type RandomStream, randomStream } from '../../random.ts';
-import { readTexts } from '../../text-lists/index.ts';
 import { gridWord } from '../../words/index.ts';
 import { rowsOf } from '../item-formats.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
+import { type Clued, cluedWords } from '../puzzle/clued-words.ts';
 import { dealtFrom } from '../puzzle/deal.ts';
 import { givesAway, placeProblems } from '../puzzle/judged.ts';
-import { leftOutTold, type Usable } from '../puzzle/word-source.ts';
+import { leftOutTold } from '../puzzle/word-source.ts';
 import type { CrosswordOptions, CrosswordPin } from './options.ts';
-
-/** A word that can stand in a grid, with what is asked for. */
-export interface Clued extends Usable {
-  clue: string;
-}
-
-/** Before a clue that nobody has read yet, as of a dictionary; it is not printed. */
-const UNREVIEWED = /^~\s*/;
 
 /** A word in the grid, as it is asked for. */
 export interface Asked {
@@ -38,37 +29,6 @@ export interface CrosswordItem extends Pick<Crossword, 'columns' | 'rows' | 'let
   leftOut: string[];
   /** Of a dense grid: how many of its words are the publisher’s. */
   own?: number;
-}
-
-const KEPT = 20;
-interface ReadClues {
-  clued: Clued[];
-  reasons: string[];
-  /** Words whose clue has not been reviewed. */
-  unreviewed: string[];
-}
-const read = new LRUCache<string, ReadClues>({ max: KEPT });
-
-/** The words of a list with their clues, each word once, and why others cannot stand in a grid. */
-export function cluedWords(source: string): ReadClues {
-  const known = read.get(source);
-  if (known) return known;
-  const clued = new Map<string, Clued>();
-  const reasons: string[] = [];
-  const unreviewed: string[] = [];
-  for (const { text, credit } of readTexts(source)) {
-    const found = gridWord(text);
-    if ('problem' in found) reasons.push(`“${found.word}” ${found.problem}`);
-    else if (clued.has(found.letters.join('')))
-      reasons.push(`${found.word.toLocaleUpperCase('en')} is listed twice; it is used once.`);
-    else {
-      clued.set(found.letters.join(''), { ...found, clue: credit.replace(UNREVIEWED, '') });
-      if (UNREVIEWED.test(credit)) unreviewed.push(found.word);
-    }
-  }
-  const all = { clued: [...clued.values()], reasons, unreviewed };
-  read.set(source, all);
-  return all;
 }
 
 const longest = ({ columns, rows, layout }: Pick<CrosswordOptions, 'columns' | 'rows' | 'layout'>) =>

@@ -32,6 +32,7 @@ const QUESTIONS = Array.from({ length: 20 }, (_, i) =>
     ? `What is thing number ${i} called in the hive of a keeper? | Thing ${i} | Skep | Comb`
     : `How many are ${i}? | ${i} and one more that nobody counted`,
 ).join('\n');
+const PAIRS = HIVE_WORDS.map((word, i) => `${word} | thing ${i + 1} of the hive`).join('\n');
 const WORDS = { lists: [{ title: 'In the hive', words: HIVE_WORDS }] };
 
 type Section = Record<string, unknown>;
@@ -78,6 +79,11 @@ const KINDS: Record<
   cages: { least: 3.5 },
   'number-pyramid': { least: 3.5 },
   'word-ladder': { any: { pairs: ['', 'cold warm'] }, least: 3.5 },
+  'cross-sums': { least: 3.5 },
+  'word-cards': { given: { pairs: PAIRS } },
+  'hidden-message': { given: { messages: 'Go to the hive at noon\nLook below', clues: CLUES } },
+  'word-wheel': {},
+  'anagram-pairs': { least: 3.5 },
   nonogram: { least: 2, most: { columns: 20, rows: 20 } },
   bingo: { given: { words: WORDS }, least: 4.9 },
   'game-sheet': {},

@@ -51,3 +51,13 @@ Hay | Dried grass for horses
 Eve | The night before
 Ten | A pair of fives
 Art | It hangs in a gallery`;
+
+/** Words that belong together, for the small pages of cards. */
+export const SHOWN_PAIRS = `Bee | Hive
+Bird | Nest
+Fox | Den
+Spider | Web
+Horse | Stable
+Bear | Cave
+Rabbit | Burrow
+Dog | Kennel`;
