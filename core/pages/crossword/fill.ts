@@ -9,7 +9,7 @@ import { type Clued, cluedWords } from '../puzzle/clued-words.ts';
 import { dealtFrom } from '../puzzle/deal.ts';
 import { givesAway, placeProblems } from '../puzzle/judged.ts';
 import { leftOutTold } from '../puzzle/word-source.ts';
-import type { CrosswordOptions, CrosswordPin } from './options.ts';
+import type { CrosswordGiven, CrosswordMade, CrosswordOptions, CrosswordPin } from './options.ts';
 
 /** A word in the grid, as it is asked for. */
 export interface Asked {
@@ -29,6 +29,8 @@ export interface CrosswordItem extends Pick<Crossword, 'columns' | 'rows' | 'let
   leftOut: string[];
   /** Of a dense grid: how many of its words are the publisher’s. */
   own?: number;
+  /** It was brought in, and owes nothing to the list of the section. */
+  given?: true;
 }
 
 const longest = ({ columns, rows, layout }: Pick<CrosswordOptions, 'columns' | 'rows' | 'layout'>) =>
@@ -51,7 +53,7 @@ export function pinnedCrossword({
   streamKey,
   item,
   roll,
-}: FillContext<CrosswordOptions>): CrosswordPin {
+}: FillContext<CrosswordOptions>): CrosswordMade {
   const { columns, rows, layout, vocabulary } = options;
   const usable = usableFor(options);
   const dealt = dealtFrom(usable, {
@@ -67,6 +69,7 @@ export function pinnedCrossword({
 /** Makes one puzzle from its own random stream, giving way while it works. */
 export function* fillCrossword(context: FillContext<CrosswordOptions>): Generator<void, CrosswordItem> {
   const made = (context.pin as CrosswordPin | undefined) ?? pinnedCrossword(context);
+  if ('letters' in made) return givenCrossword(made);
   const words = made.words.flatMap(({ word, clue }): Clued[] => {
     const found = gridWord(word);
     return 'problem' in found ? [] : [{ ...found, clue }];
@@ -77,8 +80,20 @@ export function* fillCrossword(context: FillContext<CrosswordOptions>): Generato
     : yield* freeCrossword(made, words, random);
 }
 
+/** A puzzle that was brought in: its words are read off the grid. */
+function givenCrossword({ columns, rows, letters, clues }: CrosswordGiven): CrosswordItem {
+  const grid = { columns, rows, letters };
+  const numbers = numbersOf(grid);
+  const asked = runsOf(grid).map(({ cells, across }): Asked => {
+    const number = numbers.get(cells[0]!)!;
+    const clue = clues.find((one) => one.number === number && one.across === across)?.clue ?? '';
+    return { number, across, word: cells.map((at) => letters[at]).join(''), clue, cells };
+  });
+  return { ...grid, asked: asked.sort(byNumber), leftOut: [], given: true };
+}
+
 function* freeCrossword(
-  { columns, rows }: CrosswordPin,
+  { columns, rows }: CrosswordMade,
   words: readonly Clued[],
   random: RandomStream,
 ): Generator<void, CrosswordItem> {
@@ -91,7 +106,7 @@ function* freeCrossword(
 
 /** Of a grid that could not be filled, a puzzle without words. */
 function* denseCrossword(
-  { columns, rows, vocabulary }: CrosswordPin,
+  { columns, rows, vocabulary }: CrosswordMade,
   words: readonly Clued[],
   { clues, fillClues }: CrosswordOptions,
   random: RandomStream,
@@ -123,7 +138,10 @@ function* denseCrossword(
   };
 }
 
-/** A grid with what is asked for in it: across and then down, by number. */
+/** Across and then down, by number. */
+const byNumber = (a: Asked, b: Asked): number => Number(b.across) - Number(a.across) || a.number - b.number;
+
+/** A grid with what is asked for in it. */
 function askedIn(grid: Crossword, words: readonly Clued[]): Omit<CrosswordItem, 'leftOut'> {
   const { columns, rows, letters } = grid;
   const numbers = numbersOf(grid);
@@ -133,8 +151,7 @@ function askedIn(grid: Crossword, words: readonly Clued[]): Omit<CrosswordItem, 
     const cells = own.map((_, i) => first + i * (entry.across ? 1 : columns));
     return { number: numbers.get(first)!, across: entry.across, word, clue, cells };
   });
-  asked.sort((a, b) => Number(b.across) - Number(a.across) || a.number - b.number);
-  return { columns, rows, letters, asked };
+  return { columns, rows, letters, asked: asked.sort(byNumber) };
 }
 
 const FEW = 4;
@@ -212,7 +229,7 @@ export function inspectCrosswords(
         : `${empty.label}: there are no words. Type or paste words with their clues.`,
       item: empty.number,
     });
-  else if (!isDense && usable.length < options.words)
+  else if (!isDense && usable.length < options.words && items.some(({ item }) => !item.given))
     problems.push({
       severity: 'look',
       message: `From ${first.label.toLowerCase()}: the list gives ${usable.length} of the ${options.words} words asked for. Add words or ask for fewer.`,

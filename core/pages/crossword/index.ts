@@ -3,6 +3,7 @@ import { ipuzFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
 import { SHOWN_CLUES, SHOWN_DENSE } from '../puzzle/shown-words.ts';
+import { readCrosswords } from './bring-in.ts';
 import { drawCrosswordPage } from './draw.ts';
 import {
   type CrosswordItem,
@@ -66,6 +67,10 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
     own === undefined
       ? `${asked.length} words in ${columns} × ${rows} cells, ${Math.round((100 * letters.filter(Boolean).length) / Math.max(1, letters.length))} % of them with letters`
       : `${asked.length} words in ${columns} × ${rows} cells, ${own} of them from the list`,
+  bringIn: {
+    help: 'A crossword with its answer and clues in ipuz, or a list of them in square brackets.',
+    read: readCrosswords,
+  },
   draw: drawCrosswordPage,
   solution: { box: letterSolution },
   inspect: inspectCrossword,

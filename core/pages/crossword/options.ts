@@ -1,7 +1,8 @@
 import * as v from 'valibot';
 import { VOCABULARIES } from '../../puzzles/vocabulary/index.ts';
-import { enumOf, exactObject, integerBetween, text } from '../../schema.ts';
+import { chosenBy, enumOf, exactObject, integerBetween, isObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { givenGrid, isWhole, NOT_WHOLE } from '../puzzle/given-grid.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { aroundSetting } from '../puzzle/letter-grid.ts';
 
@@ -53,7 +54,7 @@ export const crosswordOptions = exactObject({
 export type CrosswordOptions = v.InferOutput<typeof crosswordOptions>;
 
 /** Everything a pinned puzzle is made from, so that no setting can change it. */
-export const crosswordPin = exactObject({
+const madePin = exactObject({
   words: v.pipe(v.array(exactObject({ word: text(1, 60), clue: text(0, 400) })), v.maxLength(40)),
   columns: side,
   rows: side,
@@ -62,4 +63,22 @@ export const crosswordPin = exactObject({
   vocabulary: v.optional(vocabulary, 'common'),
 });
 
-export type CrosswordPin = v.InferOutput<typeof crosswordPin>;
+/** A puzzle that was brought in, with its answer. */
+const givenPin = v.pipe(
+  exactObject({
+    ...givenGrid,
+    clues: v.pipe(
+      v.array(exactObject({ number: integerBetween(1, 2000), across: v.boolean(), clue: text(0, 400) })),
+      v.maxLength(800),
+    ),
+  }),
+  v.check((grid) => isWhole(grid), NOT_WHOLE),
+);
+
+export const crosswordPin = chosenBy(v.union([madePin, givenPin]), (input) =>
+  isObject(input) && 'letters' in input ? givenPin : madePin,
+);
+
+export type CrosswordMade = v.InferOutput<typeof madePin>;
+export type CrosswordGiven = v.InferOutput<typeof givenPin>;
+export type CrosswordPin = CrosswordMade | CrosswordGiven;

@@ -4,7 +4,7 @@ import { randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
 import { answerProblems, placeProblems } from '../puzzle/judged.ts';
 import { dealtWords, usableWords } from '../puzzle/word-source.ts';
-import type { FillInOptions, FillInPin } from './options.ts';
+import type { FillInGiven, FillInMade, FillInOptions, FillInPin } from './options.ts';
 
 export interface FillInItem extends FillIn {
   title?: string | undefined;
@@ -16,7 +16,7 @@ export interface FillInItem extends FillIn {
 }
 
 /** What a pinned puzzle is made from. */
-export function pinnedFillIn(context: FillContext<FillInOptions>): FillInPin {
+export function pinnedFillIn(context: FillContext<FillInOptions>): FillInMade {
   const { options, roll } = context;
   const { columns, rows, given } = options;
   const { title, words } = dealtWords(context, options.wordsPerPuzzle, Math.max(columns, rows));
@@ -26,6 +26,7 @@ export function pinnedFillIn(context: FillContext<FillInOptions>): FillInPin {
 /** Makes one puzzle from its own random stream, giving way while it works. */
 export function* fillFillIn(context: FillContext<FillInOptions>): Generator<void, FillInItem> {
   const made = (context.pin as FillInPin | undefined) ?? pinnedFillIn(context);
+  if ('letters' in made) return givenFillIn(made);
   const { title, columns, rows, roll } = made;
   const words = usableWords(made.words);
   const random = randomStream(...context.streamKey, context.item, roll, 'grid');
@@ -45,6 +46,16 @@ export function* fillFillIn(context: FillContext<FillInOptions>): Generator<void
     given: [...given].sort((a, b) => a - b),
     leftOut: leftOut.map((i) => words[i]!.word),
   };
+}
+
+/** A puzzle that was brought in: its words are read off the grid, and listed by their letters. */
+function givenFillIn({ title, columns, rows, letters, given }: FillInGiven): FillInItem {
+  const words = runsOf({ columns, rows, letters }).map(({ cells }) => {
+    const spelled = cells.map((at) => letters[at]!);
+    return { word: spelled.join(''), letters: spelled };
+  });
+  words.sort((a, b) => a.letters.length - b.letters.length || (a.word < b.word ? -1 : 1));
+  return { title, columns, rows, letters, words, given: given.filter((at) => letters[at]), leftOut: [] };
 }
 
 /** Puts the words anew, looks for a second way, and compares what is read off the grid with the list. */

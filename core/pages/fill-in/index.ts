@@ -3,6 +3,7 @@ import { defineKind, itemUnits } from '../kind.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
+import { readFillIns } from './bring-in.ts';
 import { drawFillInPage } from './draw.ts';
 import { type FillInItem, fillFillIn, inspectFillIn, pinnedFillIn } from './fill.ts';
 import { type FillInOptions, fillInOptions, fillInPin } from './options.ts';
@@ -46,6 +47,10 @@ export const fillIn = defineKind<FillInOptions, FillInItem>({
     })),
   ],
   told: ({ columns, rows, words }) => `${words.length} words in ${columns} × ${rows} cells`,
+  bringIn: {
+    help: 'A fill-in with its answer in ipuz, or a list of them in square brackets.',
+    read: readFillIns,
+  },
   draw: drawFillInPage,
   solution: { box: letterSolution },
   inspect: inspectFillIn,

@@ -1,8 +1,10 @@
 import * as v from 'valibot';
-import { exactObject, integerBetween, text } from '../../schema.ts';
+import { chosenBy, exactObject, integerBetween, isObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
+import { givenGrid, isWhole, NOT_WHOLE } from '../puzzle/given-grid.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
+import { MOST_SIDE } from '../puzzle/ipuz.ts';
 import { aroundSetting } from '../puzzle/letter-grid.ts';
 import { wordSource } from '../puzzle/word-source.ts';
 
@@ -25,7 +27,7 @@ export const fillInOptions = exactObject({
 export type FillInOptions = v.InferOutput<typeof fillInOptions>;
 
 /** Everything a pinned puzzle is made from, so that no setting can change it. */
-export const fillInPin = exactObject({
+const madePin = exactObject({
   title: v.optional(text(1, 80)),
   words: v.pipe(v.array(text(1, 60)), v.maxLength(40)),
   columns: side,
@@ -34,4 +36,21 @@ export const fillInPin = exactObject({
   roll: integerBetween(0, 1_000_000),
 });
 
-export type FillInPin = v.InferOutput<typeof fillInPin>;
+/** A puzzle that was brought in, with its answer. */
+const givenPin = v.pipe(
+  exactObject({
+    title: v.optional(text(1, 80)),
+    ...givenGrid,
+    /** Places of letters that are printed. */
+    given: v.pipe(v.array(integerBetween(0, MOST_SIDE * MOST_SIDE - 1)), v.maxLength(MOST_SIDE * MOST_SIDE)),
+  }),
+  v.check((grid) => isWhole(grid), NOT_WHOLE),
+);
+
+export const fillInPin = chosenBy(v.union([madePin, givenPin]), (input) =>
+  isObject(input) && 'letters' in input ? givenPin : madePin,
+);
+
+export type FillInMade = v.InferOutput<typeof madePin>;
+export type FillInGiven = v.InferOutput<typeof givenPin>;
+export type FillInPin = FillInMade | FillInGiven;

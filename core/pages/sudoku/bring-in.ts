@@ -1,52 +1,12 @@
-import * as v from 'valibot';
 import { SIGNS, SIZES } from '../../puzzles/sudoku/index.ts';
 import type { BroughtIn } from '../kind.ts';
+import { readIpuz } from '../puzzle/ipuz.ts';
 import { judgeGivens } from './by-hand.ts';
 import type { SudokuGiven } from './options.ts';
 
 /** Sizes by how many characters a puzzle of each has. */
 const sizeOf = new Map(SIZES.map((size) => [size * size, size]));
 const LENGTHS = `${[...sizeOf.keys()].slice(0, -1).join(', ')} or ${Math.max(...sizeOf.keys())}`;
-
-/** What ipuz (ipuz.org, version 2) says of a sudoku, as far as it is read. */
-const ipuz = v.object({
-  kind: v.array(v.string()),
-  puzzle: v.pipe(
-    v.array(
-      v.pipe(
-        v.array(
-          v.union([
-            v.number(),
-            v.string(),
-            v.null(),
-            v.object({ cell: v.optional(v.union([v.number(), v.string()])), value: v.optional(v.string()) }),
-          ]),
-        ),
-        v.maxLength(16),
-      ),
-    ),
-    v.maxLength(16),
-  ),
-});
-
-/** Cells of an ipuz puzzle in characters; null where it is none. */
-function fromIpuz(text: string): string | null {
-  let json: unknown;
-  try {
-    json = JSON.parse(text);
-  } catch {
-    return null;
-  }
-  const read = v.safeParse(ipuz, json);
-  if (!read.success || !read.output.kind.some((kind) => kind.includes('sudoku'))) return null;
-  return read.output.puzzle
-    .flat()
-    .map((cell) => {
-      const value = cell !== null && typeof cell === 'object' ? (cell.value ?? cell.cell) : cell;
-      return SIGNS.includes(String(value ?? '0').toUpperCase()) ? String(value).toUpperCase() : '.';
-    })
-    .join('');
-}
 
 /** Why a puzzle cannot be brought in. */
 const TROUBLES = {
@@ -61,34 +21,37 @@ const TROUBLES = {
  * Lines that begin with # are left out.
  */
 export function readSudokus(text: string): BroughtIn {
+  if (/^\s*[{[]/.test(text))
+    return readIpuz(text, 'sudoku', ({ cells }) => {
+      const signs = cells.map((value) => {
+        const sign = (value ?? '').toUpperCase();
+        return sign && SIGNS.includes(sign) ? sign : '.';
+      });
+      return given(signs.join(''));
+    });
   const pins: SudokuGiven[] = [];
   const problems: string[] = [];
-  const take = (name: string, signs: string) => {
-    const size = sizeOf.get(signs.length);
-    if (!size) {
-      problems.push(`${name} has ${signs.length} characters; a sudoku has ${LENGTHS}.`);
-      return;
-    }
-    const givens = [...signs.toUpperCase()]
-      .map((sign) => {
-        const value = SIGNS.indexOf(sign);
-        return value >= 0 && value < size ? sign : '.';
-      })
-      .join('');
-    const pin: SudokuGiven = { size, variant: 'classic', givens };
-    const why = TROUBLES[judgeGivens(pin).answers];
-    if (why) problems.push(`${name} ${why}`);
-    else pins.push(pin);
-  };
-  if (text.trim().startsWith('{')) {
-    const signs = fromIpuz(text);
-    if (signs === null) problems.push('The file is no ipuz with a sudoku.');
-    else take('The puzzle', signs);
-    return { pins, problems };
-  }
   text.split(/\r?\n/).forEach((line, i) => {
     const signs = line.replace(/\s/g, '');
-    if (signs && !signs.startsWith('#')) take(`Line ${i + 1}`, signs);
+    if (!signs || signs.startsWith('#')) return;
+    const read = given(signs);
+    if ('pin' in read) pins.push(read.pin);
+    else problems.push(`Line ${i + 1} ${read.problem}`);
   });
   return { pins, problems };
+}
+
+/** A puzzle from its characters, row by row, or what is wrong with it. */
+function given(signs: string): { pin: SudokuGiven } | { problem: string } {
+  const size = sizeOf.get(signs.length);
+  if (!size) return { problem: `has ${signs.length} characters; a sudoku has ${LENGTHS}.` };
+  const givens = [...signs.toUpperCase()]
+    .map((sign) => {
+      const value = SIGNS.indexOf(sign);
+      return value >= 0 && value < size ? sign : '.';
+    })
+    .join('');
+  const pin: SudokuGiven = { size, variant: 'classic', givens };
+  const problem = TROUBLES[judgeGivens(pin).answers];
+  return problem ? { problem } : { pin };
 }

@@ -27,7 +27,7 @@ import { outlineOf } from '../puzzle/outline-options.ts';
 import { listsOf, type Usable, usableWords } from '../puzzle/word-source.ts';
 import { cluesOf } from './clues.ts';
 import { fillWordSearch as fillEarlier, inside } from './earlier/fill.ts';
-import type { Making, WordSearchOptions, WordSearchPin } from './options.ts';
+import type { Making, WordSearchGiven, WordSearchOptions, WordSearchPin } from './options.ts';
 import { unwantedOf } from './unwanted.ts';
 
 export interface SearchItem {
@@ -151,6 +151,7 @@ function fillingFor(filling: Making['filling'], words: readonly Usable[]) {
 /** Makes one puzzle from its own random stream; words of scripts that run to the left do so in the grid as well. */
 export function fillWordSearch(context: FillContext<WordSearchOptions>): SearchItem {
   const pin = context.pin as WordSearchPin | undefined;
+  if (pin && 'letters' in pin) return givenWordSearch(pin);
   if (pin && !Array.isArray(pin.directions)) return fromEarlier(context, pin.directions);
   const made = (pin as Making | undefined) ?? pinnedWordSearch(context);
   const wanted = made.level ?? null;
@@ -194,6 +195,30 @@ export function fillWordSearch(context: FillContext<WordSearchOptions>): SearchI
     message: made.message,
     tooLong: source?.tooLong ?? [],
     short: source && !source.ownList ? context.options.wordsPerPuzzle - words.length : 0,
+  };
+}
+
+/** A puzzle that was brought in: its words are where they are read, in the directions that they run in. */
+export function givenWordSearch({
+  title,
+  columns,
+  rows,
+  letters,
+  words: listed,
+}: WordSearchGiven): SearchItem {
+  const words = usableWords(listed);
+  const grid = { columns, rows, letters };
+  const placements = words.flatMap(({ word, letters: spelled }) =>
+    findWord(grid, spelled)
+      .slice(0, 1)
+      .map((found) => ({ ...found, word, length: spelled.length })),
+  );
+  const used = ALL.filter((direction) => placements.some((placed) => placed.direction === direction));
+  const directions = used.length ? used : ALL;
+  return {
+    ...{ title, words, directions, shape: 'whole', message: '', wanted: null, tooLong: [], short: 0 },
+    search: { ...grid, placements, leftOut: [], message: [], decoys: 0 },
+    level: searchLevel(searchEffort({ ...grid, placements }, directions)),
   };
 }
 

@@ -6,6 +6,7 @@ import { defineKind, type Unit } from '../kind.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded } from '../puzzle/word-source.ts';
+import { readWordSearches } from './bring-in.ts';
 import { drawWordSearchPage, drawWordSearchSolution } from './draw.ts';
 import { first, second } from './earlier/index.ts';
 import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type SearchItem } from './fill.ts';
@@ -89,6 +90,10 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
       puzzle: rowsOf(columns, rows, (at) => letters[at] ?? null),
     })),
   ],
+  bringIn: {
+    help: 'A word search with its list of words in ipuz, or a list of them in square brackets.',
+    read: readWordSearches,
+  },
   draw: drawWordSearchPage,
   solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,

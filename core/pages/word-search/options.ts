@@ -1,9 +1,10 @@
 import * as v from 'valibot';
 import { LEVELS } from '../../puzzles/level.ts';
 import { DIRECTION_SETS, type Direction, FILLING_LANGUAGES, STEPS } from '../../puzzles/word-search/index.ts';
-import { chosenBy, enumOf, exactObject, integerBetween, someOf, text } from '../../schema.ts';
+import { chosenBy, enumOf, exactObject, integerBetween, isObject, someOf, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { UNWANTED_LANGUAGES } from '../../words/index.ts';
+import { givenGrid, isWhole, NOT_WHOLE } from '../puzzle/given-grid.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { answerSetting, waysSetting } from '../puzzle/hidden-grid.ts';
 import { LEVEL_NAMES, levels } from '../puzzle/level.ts';
@@ -12,6 +13,8 @@ import { wordSource } from '../puzzle/word-source.ts';
 import { pinSchema as earlierPin } from './earlier/options.ts';
 
 const side = integerBetween(6, 40);
+/** Words of a puzzle that is brought in. */
+export const MOST_GIVEN = 80;
 const DIRECTIONS = Object.keys(STEPS) as [Direction, ...Direction[]];
 const single = someOf(DIRECTIONS, 1);
 /** One by one; or by the name of a set, as in recipes that were written before they could be. */
@@ -146,11 +149,26 @@ const ownPin = exactObject({
   roll: integerBetween(0, 1_000_000),
 });
 
-/** Puzzles that were pinned under an earlier version stay as that version makes them. */
-export const wordSearchPin = v.union(
+/** A puzzle that was brought in: its letters, and the words that are listed. */
+const givenPin = v.pipe(
+  exactObject({
+    title: v.optional(text(1, 80)),
+    ...givenGrid,
+    words: v.pipe(v.array(text(1, 60)), v.maxLength(MOST_GIVEN)),
+  }),
+  v.check((grid) => isWhole(grid), NOT_WHOLE),
+);
+
+const made = v.union(
   [ownPin, earlierPin],
   'is no puzzle that was pinned: words, columns, rows, directions or roll are missing.',
 );
 
+/** Puzzles that were pinned under an earlier version stay as that version makes them. */
+export const wordSearchPin = chosenBy(v.union([ownPin, givenPin, earlierPin]), (input) =>
+  isObject(input) && 'letters' in input ? givenPin : made,
+);
+
+export type WordSearchGiven = v.InferOutput<typeof givenPin>;
 export type Making = v.InferOutput<typeof ownPin>;
 export type WordSearchPin = v.InferOutput<typeof wordSearchPin>;

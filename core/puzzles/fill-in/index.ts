@@ -7,9 +7,15 @@ export type FillIn = Omit<Crossword, 'entries'>;
  * Ways to put the words of a grid into its runs, each once, so that crossing words agree: tries the run that the fewest words fit.
  * @param given places of the letters that are printed
  * @param limit no more are looked for
+ * @param budget words that may be tried in places; what is left of it is written back, and the search ends where nothing is
  * @returns the word of each run, in the order of `runsOf`
  */
-export function fillings(grid: FillIn, given: ReadonlySet<number>, limit = 2): string[][][] {
+export function fillings(
+  grid: FillIn,
+  given: ReadonlySet<number>,
+  limit = 2,
+  budget = { tries: Infinity },
+): string[][][] {
   const runs = runsOf(grid);
   const words = runs.map(({ cells }) => cells.map((at) => grid.letters[at]!));
   const letters = new Map<number, string>();
@@ -36,6 +42,7 @@ export function fillings(grid: FillIn, given: ReadonlySet<number>, limit = 2): s
       return;
     }
     for (const w of candidates) {
+      if (--budget.tries <= 0) return;
       const laid = runs[best]!.cells.filter((at) => !letters.has(at));
       for (const [i, at] of runs[best]!.cells.entries()) letters.set(at, words[w]![i]!);
       used.add(w);
