@@ -83,20 +83,20 @@ export function SolutionSettings({
           onChange={(next) => onChange({ order: next })}
         />
       )}
-      {tellsSteps && (
-        <Choice
-          label="Hint pages: first steps of each"
-          value={hints}
-          choices={HINTS}
-          onChange={(next) => onChange({ hints: next })}
-        />
-      )}
       {place === 'end' && (
         <Choice
           label="After the section before"
           value={together ? 'together' : 'apart'}
           choices={JOINS}
           onChange={(next) => onChange({ together: next === 'together' })}
+        />
+      )}
+      {tellsSteps && (
+        <Choice
+          label="Hint pages: first steps of each"
+          value={hints}
+          choices={HINTS}
+          onChange={(next) => onChange({ hints: next })}
         />
       )}
     </>

@@ -8,12 +8,13 @@ import { type NonogramOptions, nonogramOptions, nonogramPin } from './options.ts
 export const nonogram = defineKind<NonogramOptions, NonogramItem>({
   id: 'nonogram',
   version: 1,
-  later: { heading: '' },
+  later: { heading: '', picture: 'random' },
   name: 'Nonogram',
   purpose: 'Pictures to find by the numbers at rows and columns, one answer each, with solutions.',
   family: 'Puzzles',
   samples: [
     { name: 'Nonogram', shown: { level: 2 } },
+    { name: 'Nonogram of a shape', options: { picture: 'shapes' } },
     {
       name: 'Nonograms for children, four a page',
       options: { columns: 8, rows: 8, perPage: 4, level: 1, symmetry: 'mirror' },

@@ -107,9 +107,17 @@ describe('puzzles as ipuz', () => {
     expect(told('crossword', small({ solution: undefined }))).toBe(
       'The puzzle has no answer in row 1, column 1.',
     );
-    expect(told('crossword', small({ solution: [['A', '#'], ['#', 'B']] }))).toBe(
-      'The puzzle has no word of two letters and more.',
-    );
+    expect(
+      told(
+        'crossword',
+        small({
+          solution: [
+            ['A', '#'],
+            ['#', 'B'],
+          ],
+        }),
+      ),
+    ).toBe('The puzzle has no word of two letters and more.');
     expect(told('crossword', small({ kind: ['http://ipuz.org/sudoku#1'] }))).toBe(
       'The file is no ipuz with a crossword.',
     );

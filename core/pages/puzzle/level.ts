@@ -10,8 +10,10 @@ import { setting } from '../../settings.ts';
 export const levels = enumOf([...LEVELS, 'rising', 'mixed']);
 export type Levels = v.InferOutput<typeof levels>;
 
-export const levelSetting = () =>
+/** @param when it is asked for; always if left out */
+export const levelSetting = (when?: Record<string, readonly unknown[]>) =>
   setting(levels, 'rising', {
+    ...(when ? { when } : {}),
     label: 'Level',
     values: { ...LEVEL_NAMES, rising: 'Rising', mixed: 'Mixed' },
     help: 'Measured on the finished puzzle. Rising: from very easy to very hard over the section.',

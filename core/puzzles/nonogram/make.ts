@@ -63,7 +63,7 @@ function blots({ columns, rows, density, mirrored }: NonogramOrder, random: Rand
  * @param cells changed in place
  * @returns null where that many changes do not suffice
  */
-function untilSolved(
+export function untilSolved(
   cells: Uint8Array,
   { columns, rows, mirrored }: Pick<NonogramOrder, 'columns' | 'rows' | 'mirrored'>,
   random: RandomStream,

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomStream } from '../../random.ts';
 import { atOnce } from '../../steps.ts';
-import { answersOf, cluesOf, nonogramSteps, solveByLines } from './index.ts';
+import { cellsInside, SHAPES } from '../outline/index.ts';
+import { answersOf, cluesOf, nonogramSteps, pictureSteps, solveByLines } from './index.ts';
 import { EMPTY, FILLED, runsOf, solveLine, UNKNOWN } from './line.ts';
 
 const everything = process.env.QUILL_SWEEP === 'all';
@@ -107,5 +108,53 @@ describe('pictures that are made', () => {
       ),
       { numRuns: everything ? 1000 : 40 },
     );
+  });
+});
+
+describe('nonograms of a shape', () => {
+  it('have one answer, which shows the shape with hardly a cell changed, whole or as an outline', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...Object.keys(SHAPES)),
+        fc.constantFrom(10, 15, 20, 25),
+        fc.boolean(),
+        fc.nat(1e6),
+        (outline, side, hollow, seed) => {
+          const order = { columns: side, rows: side, outline, hollow };
+          const made = atOnce(pictureSteps(order, randomStream('picture', seed)))!;
+          const shown = (cells: Uint8Array) => [...cells].map((cell) => cell === FILLED);
+          expect(answersOf(cluesOf(made.cells, side, side)).map(shown)).toEqual([shown(made.cells)]);
+          const filled = (cells: Uint8Array) =>
+            cells.filter((cell) => cell === FILLED).length / (side * side);
+          const whole = cellsInside(outline, side, side).filter(Boolean).length / (side * side);
+          if (hollow) expect(filled(made.cells)).toBeLessThan(Math.max(0.7, whole));
+          // A shape may be laid in a little smaller.
+          else expect(Math.abs(filled(made.cells) - whole)).toBeLessThan(0.25);
+        },
+      ),
+      { numRuns: process.env.QUILL_SWEEP === 'all' ? 500 : 40 },
+    );
+  });
+
+  it('are the cells of the shape itself where its clues tell all of them', () => {
+    const { cells } = atOnce(
+      pictureSteps({ columns: 12, rows: 12, outline: 'circle', hollow: false }, randomStream('circle')),
+    )!;
+    const sizes = [10, 11, 12].flatMap((width) => [10, 11, 12].map((height) => [width, height] as const));
+    const laid = sizes.flatMap(([width, height]) => {
+      const inside = cellsInside('circle', width, height);
+      return [0, 1, 2].flatMap((left) =>
+        [0, 1, 2].flatMap((top) => {
+          if (left + width > 12 || top + height > 12) return [];
+          return [
+            Array.from({ length: 144 }, (_, at) => {
+              const [x, y] = [(at % 12) - left, Math.floor(at / 12) - top];
+              return x >= 0 && y >= 0 && x < width && y < height && inside[y * width + x] ? FILLED : 0;
+            }).join(''),
+          ];
+        }),
+      );
+    });
+    expect(laid).toContain([...cells].map((cell) => (cell === FILLED ? FILLED : 0)).join(''));
   });
 });
