@@ -1,6 +1,14 @@
 import type { Rect } from '../../print/index.ts';
 import type { Grid } from '../../puzzles/maze/index.ts';
-import { BLACK, buildPath, ellipsePath, type Mark, type Path, polygonPath } from '../../scene/index.ts';
+import {
+  BLACK,
+  buildPath,
+  capsulePath,
+  ellipsePath,
+  type Mark,
+  type Path,
+  polygonPath,
+} from '../../scene/index.ts';
 import { icon } from '../blocks/icons.ts';
 import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
 import { isLargePrint, puzzlesOnPage, solutionInBox } from '../puzzle/page.ts';
@@ -124,13 +132,63 @@ function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, weight: numbe
   });
   return [
     ...marks,
+    ...collectedOn(item.way, options.collect).flatMap((cell) =>
+      icon(
+        options.collected,
+        place.x + grid.x[cell]! * place.cell,
+        place.y + grid.y[cell]! * place.cell,
+        place.cell * COLLECTED,
+      ),
+    ),
     ...pictureAt(options.start, endAt(grid, item.start, atStart ?? null, place), true),
     ...pictureAt(options.goal, endAt(grid, item.goal, atGoal ?? null, place), false),
   ];
 }
 
-function wayMarks(grid: Grid, { way }: MazeItem, { x, y, cell }: Place, { answer }: MazeOptions): Mark[] {
+/** Things that lie on a way, as far apart as may be; none beside its ends, nor two beside each other. @returns cells */
+export function collectedOn(way: readonly number[], count: number): number[] {
+  const most = Math.max(0, Math.min(count, Math.floor((way.length - 3) / 2)));
+  return Array.from({ length: most }, (_, i) => way[Math.round(((i + 1) * (way.length - 1)) / (most + 1))]!);
+}
+
+/** Of what is collected, to a cell. */
+const COLLECTED = 0.72;
+/** Of footprints, to a cell: from the middle to either side, where the sole begins and ends, and the heel behind it. */
+const PRINT = { aside: 0.16, sole: [0.02, 0.2], wide: 0.11, heel: -0.17, round: 0.09 } as const;
+
+/** A sole with its heel at each step, left and right in turn, in the direction that is gone next. */
+function footprints(points: readonly (readonly [number, number])[], cell: number): Mark[] {
+  return points.flatMap(([x, y], i): Mark[] => {
+    const [from, to] = i + 1 < points.length ? [points[i]!, points[i + 1]!] : [points[i - 1]!, points[i]!];
+    const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+    const [dx, dy] = [((to[0] - from[0]) / length) * cell, ((to[1] - from[1]) / length) * cell];
+    const aside = (i % 2 ? 1 : -1) * PRINT.aside;
+    const at = (along: number) => [x + along * dx - aside * dy, y + along * dy + aside * dx] as const;
+    const [begin, end] = PRINT.sole;
+    const fill = { gray: WAY_GRAY };
+    return [
+      { type: 'path', path: capsulePath(...at(begin), ...at(end), cell * PRINT.wide), fill },
+      { type: 'path', path: ellipsePath(...at(PRINT.heel), cell * PRINT.round), fill },
+    ];
+  });
+}
+
+function wayMarks(
+  grid: Grid,
+  { way }: MazeItem,
+  { x, y, cell }: Place,
+  { answer, collect }: MazeOptions,
+): Mark[] {
   const at = (i: number) => [x + grid.x[way[i]!]! * cell, y + grid.y[way[i]!]! * cell] as const;
+  if (answer === 'footprints' && way.length > 1) {
+    const lies = new Set(collectedOn(way, collect));
+    // Over what is collected there is no room for a foot.
+    const all = footprints(
+      way.map((_, i) => at(i)),
+      cell,
+    );
+    return all.filter((_, i) => !lies.has(way[Math.floor(i / 2)]!));
+  }
   if (answer === 'dots')
     return way.map((_, i) => ({
       type: 'path',
@@ -154,9 +212,11 @@ export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[
   if (!first) return [];
   const weight = options.weight * (isLargePrint(context) ? LARGE_WALL : 1);
   const { width, height } = gridOf(first.item);
+  const count = Math.max(...items.map(({ item }) => collectedOn(item.way, options.collect).length));
+  const rules = [mazeWords(language, 'rules'), ...(count ? [mazeWords(language, 'collect', { count })] : [])];
   return puzzlesOnPage(context, {
     title: mazeWords(language, 'maze'),
-    rules: options.instructions ? mazeWords(language, 'rules') : null,
+    rules: options.instructions ? rules.join(' ') : null,
     ratio: width / height,
     level: ({ level }) => level,
     draw: (item, box) => drawMaze(item, box, options, weight, false),

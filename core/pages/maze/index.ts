@@ -36,7 +36,7 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   numbered: true,
   inHouseFaces: () => true,
   options: mazeOptions,
-  later: { shape: 'whole', character: 'A', heading: '' },
+  later: { shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
   itemName: 'puzzle',
   itemsPerUnit: ({ perPage }) => perPage,
   units: ({ count, options: { perPage } }) => itemUnits(count, perPage),

@@ -9,6 +9,7 @@ import { mazeOfScale, usualScales } from '../../puzzles/maze/index.ts';
 import { measuredScale } from '../../puzzles/scale.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import { collectedOn } from './draw.ts';
 import { gridOf, inspectMaze, type MazeItem, sortOf } from './fill.ts';
 import { maze as kind } from './index.ts';
 
@@ -119,6 +120,32 @@ describe('the lines of a maze', () => {
     };
     expect(widest(false)).toBe(2);
     expect(widest(true)).toBe(3);
+  });
+});
+
+describe('what is collected in a maze', () => {
+  it('lies on its way, apart from each other and from the ends, as often as is asked for or there is room', () => {
+    const { way } = itemOf(mazes(1, { columns: 12, rows: 12, level: 3 }), 1);
+    const cells = collectedOn(way, 5);
+    const places = cells.map((cell) => way.indexOf(cell));
+    expect(places).toHaveLength(5);
+    const ends = [0, ...places, way.length - 1];
+    for (let i = 1; i < ends.length; i++) expect(ends[i]! - ends[i - 1]!).toBeGreaterThan(1);
+    expect(collectedOn(way, 0)).toEqual([]);
+    expect(collectedOn([4, 5, 6], 3)).toEqual([]);
+    expect(collectedOn([1, 2, 3, 4, 5], 12)).toEqual([3]);
+  });
+
+  it('is told in the rules, in print', () => {
+    const texts = (options: object) => {
+      const said: string[] = [];
+      eachMark(drawPage(mazes(1, { level: 3, ...options }), 1, type).layers[0]!.marks, (mark) => {
+        if (mark.type === 'text') said.push(mark.text);
+      });
+      return said.join(' ');
+    };
+    expect(texts({ collect: 5 })).toContain('Collect the 5 things that lie on it.');
+    expect(texts({})).not.toContain('Collect');
   });
 });
 

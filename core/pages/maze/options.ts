@@ -60,9 +60,19 @@ export const mazeOptions = exactObject({
   }),
   start: setting(picture, 'arrow', { label: 'At the start', values: PICTURES, group: GROUP.look }),
   goal: setting(picture, 'star', { label: 'At the goal', values: PICTURES, group: GROUP.look }),
-  answer: setting(enumOf(['line', 'dots']), 'line', {
+  collect: setting(integerBetween(0, 12), 0, {
+    label: 'Things to collect',
+    help: 'They lie on the way, so that many where there is room.',
+    group: GROUP.look,
+  }),
+  collected: setting(enumOf(ICONS), 'heart', {
+    label: 'What is collected',
+    values: PICTURES,
+    group: GROUP.look,
+  }),
+  answer: setting(enumOf(['line', 'dots', 'footprints']), 'line', {
     label: 'Way in the answer',
-    values: { line: 'Line', dots: 'Dots' },
+    values: { line: 'Line', dots: 'Dots', footprints: 'Footprints' },
     group: GROUP.look,
   }),
   heading: headingSetting(),
