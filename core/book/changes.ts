@@ -213,6 +213,7 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
     ...change('backs', was.backs, now.backs, number),
     ...change('times in a round', was.times ?? 1, now.times ?? 1, number),
     ...standingChanges(was, now),
+    ...textChange('Facts', was.facts ?? '', now.facts ?? ''),
     ...change('standing page', was.standingPage !== undefined, now.standingPage !== undefined),
     ...options,
     ...perItem('rolls', (n) => `${item} ${n} re-rolled`),

@@ -12,6 +12,7 @@ import {
   textLine,
 } from '../scene/index.ts';
 import type { Book } from './book.ts';
+import { factAtFoot } from './facts.ts';
 import { footAnswers, footOf } from './foot-answers.ts';
 import { drawHints } from './hint-pages.ts';
 import { placedItem, troublesOf } from './items.ts';
@@ -75,11 +76,21 @@ function bodyLayer(book: Book, page: PlannedPage, type: Typesetter): Layer {
   const troubles = troublesOf(book, section);
   if (troubles.length) return { marks: freePage(troubles, bodyOf(book, page), type) };
   const marks = [...kind.draw(drawContext(book, page, type))];
-  const foot = footOf(book, page, bodyOf(book, page));
+  const { fact, foot } = feetOf(book, page, type);
+  if (fact) marks.push(...fact.marks);
   if (foot) marks.push(...footAnswers(book, page, foot, type));
   return unit.key === undefined
     ? { marks }
     : { key: [section.id, unit.key, page.part, page.side].join(' '), marks };
+}
+
+/** What stands at the foot of a page: its answers upside down, and a fact above them. */
+function feetOf(book: Book, page: PlannedPage, type: Typesetter) {
+  const body = bodyOf(book, page);
+  const foot = footOf(book, page, body);
+  const { typeScale } = frameOf(book, page).grid;
+  const fact = factAtFoot(book, page, foot?.above ?? body, typeScale, type);
+  return { foot, fact, above: fact?.above ?? foot?.above ?? body };
 }
 
 /** What a kind draws one of its pages from. */
@@ -89,10 +100,9 @@ export function drawContext(
   type: Typesetter,
 ): DrawContext<Record<string, unknown>, unknown> {
   const section = book.sections.get(page.section!)!;
-  const body = bodyOf(book, page);
   return {
     frame: frameOf(book, page),
-    body: footOf(book, page, body)?.above ?? body,
+    body: feetOf(book, page, type).above,
     options: section.options,
     unit: page.unit!,
     part: page.part,

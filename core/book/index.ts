@@ -4,6 +4,7 @@ export * from './copied.ts';
 export * from './design-page.ts';
 export * from './draw.ts';
 export * from './edit.ts';
+export { cutFact } from './facts.ts';
 export * from './find.ts';
 export * from './first-pages.ts';
 export * from './gather-book.ts';

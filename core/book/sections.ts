@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { type Need, type PageKind, pageKind, pageKinds } from '../pages/index.ts';
-import { chosenBy, enumOf, exactObject, identifier, integerBetween } from '../schema.ts';
+import { chosenBy, enumOf, exactObject, identifier, integerBetween, text } from '../schema.ts';
 import { ofAny, versionSchema } from '../versions.ts';
 
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
@@ -9,6 +9,8 @@ const MOST_ENTRIES = 200;
 export const MOST_MEMBERS = 12;
 /** The most often a member comes in one round. */
 export const MOST_TIMES = 60;
+/** Letters of the facts of a section. */
+const MOST_FACTS = 200_000;
 /** The most first steps of a puzzle that are told. */
 export const MOST_HINTS = 5;
 /** Values of `solutions.perPage`. */
@@ -55,6 +57,8 @@ export interface Section extends Standing {
   pages?: number;
   items?: number;
   solutions?: Solutions;
+  /** Facts or quotations, a line each, of which one stands at the foot of each page with items. */
+  facts?: string;
   /** False leaves page numbers off its pages; they are counted all the same. */
   pageNumbers?: boolean;
   backs?: Back;
@@ -145,6 +149,7 @@ function commonEntries(kind: PageKind) {
   if (kind.extent !== 'items') return { ...common, standingPage: v.optional(identifier) };
   return {
     ...common,
+    facts: v.optional(text(0, MOST_FACTS)),
     /** How often each item was re-rolled. */
     rolls: v.optional(v.record(itemNumber, integerBetween(0, 1_000_000)), {}),
     /** Items kept as they are, whatever the settings become. */

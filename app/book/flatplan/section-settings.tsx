@@ -26,7 +26,7 @@ import { RichTextField } from './rich-text/rich-text-field.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
 import { StandingPagePart } from './standing-page-part.tsx';
 import { PageSettings, StandingSettings } from './standing-settings.tsx';
-import { TextsField } from './texts-field.tsx';
+import { ListOfTexts, TextsField } from './texts-field.tsx';
 import { WordsField } from './words-field.tsx';
 
 /** Controls that belong to one sort of option alone, by the id that its kind gives. */
@@ -188,6 +188,17 @@ function OneSection({
             solutions={section.solutions}
             onChange={(more) =>
               change('solutions', (now) => ({ ...now, solutions: { ...now.solutions!, ...more } }))
+            }
+          />
+        )}
+        {extent === 'items' && (
+          <ListOfTexts
+            label="Facts at the foot"
+            help="A fact or quotation in each line, and who said it after an upright bar. One stands at the foot of each page, in turn."
+            rows={3}
+            value={section.facts ?? ''}
+            onChange={(facts) =>
+              change('facts', ({ facts: _was, ...now }) => (facts.trim() ? { ...now, facts } : now))
             }
           />
         )}

@@ -15,20 +15,19 @@ async function linesOf(file: File): Promise<string> {
 }
 
 /** A list of texts, a line for each: typed, pasted, or taken from a table. */
-export function TextsField({
-  section,
-  option,
+export function ListOfTexts({
+  value,
   label,
   help,
+  rows = 6,
   onChange,
 }: {
-  section: Section;
-  option: string;
+  value: string;
   label: string;
   help?: string | undefined;
-  onChange: (value: unknown) => string | null;
+  rows?: number;
+  onChange: (value: string) => string | null;
 }) {
-  const value = section.options[option] as string;
   const take = async (file: File): Promise<string> => {
     const lines = await linesOf(file);
     const problem = onChange([value.trimEnd(), lines.trim()].filter(Boolean).join('\n'));
@@ -38,7 +37,7 @@ export function TextsField({
   };
   return (
     <Box>
-      <LiveTextField label={label} value={value} rows={6} hint={help} onCommit={onChange} />
+      <LiveTextField label={label} value={value} rows={rows} hint={help} onCommit={onChange} />
       <FromFile
         label={`A file of ${label.toLowerCase()}`}
         accept=".csv,.tsv,.txt,.xlsx,text/csv,text/plain"
@@ -48,4 +47,19 @@ export function TextsField({
       </FromFile>
     </Box>
   );
+}
+
+/** A list of texts that is an option of a section. */
+export function TextsField({
+  section,
+  option,
+  ...field
+}: {
+  section: Section;
+  option: string;
+  label: string;
+  help?: string | undefined;
+  onChange: (value: unknown) => string | null;
+}) {
+  return <ListOfTexts value={section.options[option] as string} {...field} />;
 }

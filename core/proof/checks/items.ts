@@ -1,5 +1,6 @@
 import {
   bodyOf,
+  cutFact,
   filledItem,
   frameOf,
   itemLabel,
@@ -20,6 +21,9 @@ const finding = ({ severity, message }: ItemProblem, page: number, section: stri
   place: { view: 'page', page, section },
 });
 
+/** Of a text that is named. */
+const SHOWN = 40;
+
 /** What each kind of page finds in its items, its units and its sections, by means of its own. */
 export const items: Check = {
   id: 'items',
@@ -33,7 +37,17 @@ export const items: Check = {
     const kind = kindOf(section);
     const { options } = section;
     const ofItems = page.part === 'right' ? [] : page.items;
+    const frame = frameOf(book, page);
+    const cut = cutFact(book, page, bodyOf(book, page), frame.grid.typeScale, type);
     return [
+      ...(cut
+        ? [
+            {
+              severity: 'fix' as const,
+              message: `Page ${page.number}: “${cut.slice(0, SHOWN)}…” is too long for the foot of the page. Make it shorter.`,
+            },
+          ]
+        : []),
       ...ofItems.flatMap((item) => {
         const { displayNumbers } = book.plan.items[section.id]!;
         const placed = {
@@ -47,7 +61,7 @@ export const items: Check = {
         kind.inspectUnit?.({
           unit: page.unit!,
           part: page.part,
-          frame: frameOf(book, page),
+          frame,
           body: bodyOf(book, page),
           options,
           type,
