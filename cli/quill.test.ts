@@ -7,8 +7,10 @@ import { hashOf, writeWords } from '#core/resources/index.ts';
 import { readWords } from '#core/words/index.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'quill-cli-'));
+/** The schema of all kinds of page is larger than what a call takes by default. */
+const MOST_PRINTED = 16 * 1024 * 1024;
 const quill = (...args: string[]) =>
-  spawnSync(process.execPath, ['cli/bin.mjs', ...args], { encoding: 'utf8' });
+  spawnSync(process.execPath, ['cli/bin.mjs', ...args], { encoding: 'utf8', maxBuffer: MOST_PRINTED });
 
 function recipe(name: string, more: Record<string, unknown> = {}): string {
   const path = join(folder, name);

@@ -70,7 +70,9 @@ test('sudokus are added, set, rolled anew and pinned', async ({ browser, page })
 
   // A fact stands at the foot of each page, which leaves the grids less room.
   const roomy = await inkOf(page, 3);
-  await settings.getByLabel('Facts at the foot', { exact: true }).fill('Bees dance. | A keeper\nHoney keeps.');
+  await settings
+    .getByLabel('Facts at the foot', { exact: true })
+    .fill('Bees dance. | A keeper\nHoney keeps.');
   await expect.poll(() => inkOf(page, 3)).not.toBe(roomy);
   await settings.getByLabel('Facts at the foot', { exact: true }).fill('');
   await expect.poll(() => inkOf(page, 3)).toBeCloseTo(roomy, 5);

@@ -1,5 +1,6 @@
 import { type Cryptogram, deciphered, makeCryptogram, signsOf } from '../../puzzles/cryptogram/index.ts';
-import { randomStream } from '../../random.ts';
+import { readingsOf } from '../../puzzles/cryptogram/readings.ts';
+import { type RandomStream, randomStream } from '../../random.ts';
 import { dealt, type ListedText, readTexts, toldTwice } from '../../text-lists/index.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
 import type { CryptogramOptions, CryptogramPin } from './options.ts';
@@ -8,6 +9,8 @@ export interface CryptogramItem extends Cryptogram {
   credit: string;
   /** Letters that are given, in the order of the alphabet. */
   given: string[];
+  /** Everyday words were to fit in one way alone. */
+  oneReading?: true;
 }
 
 /** The text of a puzzle; the list begins anew when it has been used. */
@@ -19,17 +22,49 @@ function textOf({ options, streamKey, item }: FillContext<CryptogramOptions>): L
 /** What a pinned puzzle is made from. */
 export function pinnedCryptogram(context: FillContext<CryptogramOptions>): CryptogramPin {
   const { text, credit } = textOf(context);
-  return { text, credit, given: context.options.given, roll: context.roll };
+  const { given, oneReading } = context.options;
+  return { text, credit, given, roll: context.roll, ...(oneReading ? { oneReading } : {}) };
+}
+
+/** Letters that are given at most, so that something is left to find. */
+const MOST_GIVEN = 10;
+
+/** Letters given besides, one after another where two readings differ, until there is one. Gives way after each. */
+function* untilOneReading(
+  made: Cryptogram,
+  given: readonly string[],
+  used: readonly string[],
+  random: RandomStream,
+): Generator<void, string[]> {
+  const all = [...given];
+  const letterOf = new Map(Object.entries(made.key).map(([letter, sign]) => [sign, letter]));
+  while (all.length < MOST_GIVEN) {
+    yield;
+    const found = readingsOf(made, all);
+    if (found?.length === 1) break;
+    const [one, other] = found ?? [];
+    const open = used.filter((letter) => !all.includes(letter));
+    // Where too much would have to be tried, any letter helps.
+    const differing = one
+      ? [...one].flatMap(([sign, letter]) => (other!.get(sign) === letter ? [] : [letterOf.get(sign)!]))
+      : open;
+    if (!differing.length) break;
+    all.push(random.pick(differing));
+  }
+  return all;
 }
 
 /** Makes one puzzle from its own random stream. */
-export function fillCryptogram(context: FillContext<CryptogramOptions>): CryptogramItem {
-  const { text, credit, given, roll } =
+export function* fillCryptogram(context: FillContext<CryptogramOptions>): Generator<void, CryptogramItem> {
+  const { text, credit, given, oneReading, roll } =
     (context.pin as CryptogramPin | undefined) ?? pinnedCryptogram(context);
   const random = randomStream(...context.streamKey, context.item, roll, 'cryptogram');
   const made = makeCryptogram(text, random);
   const used = [...new Set(signsOf(text))].filter((sign) => sign in made.key);
-  return { ...made, credit, given: random.shuffled(used).slice(0, given).sort() };
+  const first = random.shuffled(used).slice(0, given);
+  if (!oneReading) return { ...made, credit, given: first.sort() };
+  const all = yield* untilOneReading(made, first, used, random);
+  return { ...made, credit, given: all.sort(), oneReading };
 }
 
 /** A text with fewer different letters gives a solver too little to go by. Our own measure, no source. */
@@ -46,6 +81,11 @@ export function inspectCryptogram(item: CryptogramItem, { label }: { label: stri
   const isSound = new Set(Object.values(key)).size === pairs.length && pairs.every(([a, b]) => a !== b);
   if (!isSound || deciphered(item) !== signsOf(text).join(''))
     return say('fix', 'the key does not give the text back. Re-roll the puzzle.');
+  if (item.oneReading && readingsOf(item, item.given)?.length !== 1)
+    return say(
+      'look',
+      'everyday words can be read in more than one way, though letters are given. Re-roll it, or use a longer text.',
+    );
   const letters = new Set(signsOf(text).filter((sign) => sign in key)).size;
   return letters < LEAST_LETTERS
     ? say(

@@ -1,3 +1,4 @@
+import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
 import { drawCryptogramPage, drawCryptogramSolution } from './draw.ts';
 import {
@@ -16,11 +17,11 @@ const SHOWN =
 export const cryptogram = defineKind<CryptogramOptions, CryptogramItem>({
   id: 'cryptogram',
   version: 1,
-  later: { heading: '' },
+  later: { heading: '', oneReading: false },
   name: 'Cryptogram',
   purpose: 'Sayings in which each letter stands for another one, with solutions.',
   family: 'Puzzles',
-  samples: [{ name: 'Cryptogram', shown: { texts: SHOWN } }],
+  samples: [{ name: 'Cryptogram', options: { oneReading: true, given: 0 }, shown: { texts: SHOWN } }],
   extent: 'items',
   defaultCount: 20,
   numbered: true,
@@ -29,7 +30,10 @@ export const cryptogram = defineKind<CryptogramOptions, CryptogramItem>({
   itemName: 'puzzle',
   itemsPerUnit: ({ perPage }) => perPage,
   units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
-  fill: fillCryptogram,
+  prepareItems: async ({ oneReading }) => {
+    if (oneReading) await loadVocabularies();
+  },
+  fillSteps: fillCryptogram,
   pin: { schema: cryptogramPin, of: pinnedCryptogram },
   data: ({ text, credit, cipher, key, given }) => ({
     text,
@@ -47,6 +51,7 @@ export const cryptogram = defineKind<CryptogramOptions, CryptogramItem>({
       write: ({ cipher, credit }, { label }) => `${label}\n${cipher}\n${credit ? `— ${credit}\n` : ''}`,
     },
   ],
+  told: ({ given }) => `${given.length} ${given.length === 1 ? 'letter' : 'letters'} given`,
   draw: drawCryptogramPage,
   solution: { box: drawCryptogramSolution },
   inspect: inspectCryptogram,

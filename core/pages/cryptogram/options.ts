@@ -16,6 +16,10 @@ export const cryptogramOptions = exactObject({
   order: setting(enumOf(Object.keys(ORDERS) as Order[]), 'listed', { label: 'Order', values: ORDERS }),
   perPage: setting(enumOf([1, 2, 3, 4]), 1, { label: 'Puzzles per page' }),
   given: setting(given, 2, { label: 'Letters given' }),
+  oneReading: setting(v.boolean(), false, {
+    label: 'One reading alone',
+    help: 'More letters are given, until everyday English words can be read in one way. For English texts.',
+  }),
   key: setting(v.boolean(), true, {
     label: 'Strip for the key',
     help: 'The alphabet with a box at each letter, and how often each sign stands in the text; left out where the text would be too small beside it.',
@@ -31,6 +35,7 @@ export const cryptogramPin = exactObject({
   text: text(0, 2000),
   credit: text(0, 400),
   given,
+  oneReading: v.optional(v.boolean()),
   roll: integerBetween(0, 1_000_000),
 });
 
