@@ -1,5 +1,5 @@
 import { type Cryptogram, deciphered, makeCryptogram, signsOf } from '../../puzzles/cryptogram/index.ts';
-import { readingsOf } from '../../puzzles/cryptogram/readings.ts';
+import { isEnglish, readingsOf } from '../../puzzles/cryptogram/readings.ts';
 import { type RandomStream, randomStream } from '../../random.ts';
 import { dealt, type ListedText, readTexts, toldTwice } from '../../text-lists/index.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
@@ -62,7 +62,7 @@ export function* fillCryptogram(context: FillContext<CryptogramOptions>): Genera
   const made = makeCryptogram(text, random);
   const used = [...new Set(signsOf(text))].filter((sign) => sign in made.key);
   const first = random.shuffled(used).slice(0, given);
-  if (!oneReading) return { ...made, credit, given: first.sort() };
+  if (!oneReading || !isEnglish(text)) return { ...made, credit, given: first.sort() };
   const all = yield* untilOneReading(made, first, used, random);
   return { ...made, credit, given: all.sort(), oneReading };
 }
@@ -113,6 +113,13 @@ export function inspectCryptograms(
       },
     ];
   const problems: SectionProblem[] = toldTwice(texts).map((message) => ({ severity: 'look', message, item }));
+  const foreign = options.oneReading && items.find((one) => one.item.text && !one.item.oneReading);
+  if (foreign)
+    problems.push({
+      severity: 'look',
+      message: `${foreign.label}: its text is not English as far as its words are known, so that nothing shows that it has one reading alone. Leave that setting off for such texts.`,
+      item: foreign.number,
+    });
   if (texts.length && texts.length < items.length)
     problems.push({
       severity: 'look',

@@ -21,7 +21,7 @@ export const cryptogram = defineKind<CryptogramOptions, CryptogramItem>({
   name: 'Cryptogram',
   purpose: 'Sayings in which each letter stands for another one, with solutions.',
   family: 'Puzzles',
-  samples: [{ name: 'Cryptogram', options: { oneReading: true, given: 0 }, shown: { texts: SHOWN } }],
+  samples: [{ name: 'Cryptogram', options: { oneReading: true }, shown: { texts: SHOWN } }],
   extent: 'items',
   defaultCount: 20,
   numbered: true,

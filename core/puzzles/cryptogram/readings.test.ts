@@ -8,7 +8,7 @@ import { proofBook } from '../../proof/index.ts';
 import { randomStream } from '../../random.ts';
 import { loadVocabularies, vocabularyOf } from '../vocabulary/index.ts';
 import { makeCryptogram } from './index.ts';
-import { readingsOf } from './readings.ts';
+import { isEnglish, readingsOf } from './readings.ts';
 
 beforeAll(loadVocabularies);
 
@@ -109,6 +109,26 @@ describe('cryptograms with one reading alone', () => {
       expect(item.given).toEqual([]);
       expect(item.cipher).toBe(one[i]!.cipher);
     });
+  });
+
+  it('are not looked for in other languages, which is told once', () => {
+    const texts =
+      'Donde hay abejas hay miel, dicen las abuelas.\nMás vale pájaro en mano que ciento volando.';
+    const spanish = bookFrom(
+      recipeOf([{ id: 's', kind: 'cryptogram', items: 2, options: { texts, oneReading: true } }], {
+        quill: 4,
+      }),
+    );
+    const item = filledItem(spanish, spanish.sections.get('s')!, 1) as CryptogramItem;
+    expect(item.given).toHaveLength(2);
+    const told = proofBook(spanish, typesetterFromDisk()).filter(({ check }) => check === 'items');
+    expect(told.map(({ message }) => message)).toEqual([
+      'Puzzle 1: its text is not English as far as its words are known, so that nothing shows that it has one reading alone. Leave that setting off for such texts.',
+    ]);
+    expect([...SAYINGS, 'Xanthippe, Zebedee and Ptolemy meet the bees'].map(isEnglish)).toEqual([
+      ...SAYINGS.map(() => true),
+      true,
+    ]);
   });
 
   it('say so where the text is too short for it', () => {

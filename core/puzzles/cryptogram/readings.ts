@@ -45,6 +45,17 @@ function wordsIn({ text, key }: Pick<Cryptogram, 'text' | 'key'>): { word: strin
   return [...words].map((word) => ({ word, cipher: Array.from(word, (letter) => key[letter]!).join('') }));
 }
 
+/** Of the words of three letters and more, how many are everyday ones in an English text at least. Our own measure, no source. */
+const ENGLISH = 0.5;
+
+/** Whether a text is English, as far as its words are known: readings of others show nothing. */
+export function isEnglish(text: string): boolean {
+  const known = byPattern();
+  const words = (text.toUpperCase().match(/[\p{L}\p{M}]{3,}/gu) ?? []).map((word) => word.normalize('NFC'));
+  const listed = words.filter((word) => known.get(patternOf(word))?.includes(word));
+  return listed.length >= words.length * ENGLISH;
+}
+
 /**
  * Ways to read a cryptogram in which every word is an everyday one, or one of the text itself, and no sign stands for itself. The word with
  * the fewest possibilities is tried first.
