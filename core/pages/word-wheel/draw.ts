@@ -139,7 +139,10 @@ function puzzle(item: WordWheelItem, box: Rect, { type, frame, faces, language, 
 export function drawWordWheelPage(context: Context): Mark[] {
   const { options, language, items } = context;
   const [first] = items;
-  const counts = { shortest: options.shortest, letters: first?.item.letters.length ?? options.letters };
+  const counts = {
+    shortest: first?.item.shortest ?? options.shortest,
+    letters: first?.item.letters.length ?? options.letters,
+  };
   return puzzlesOnPage(context, {
     title: wordWheelWords(language, options.form),
     rules: options.instructions ? wordWheelWords(language, 'rules', counts) : null,
