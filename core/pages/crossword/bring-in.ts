@@ -4,8 +4,6 @@ import { tooSmall } from '../puzzle/given-grid.ts';
 import { lettersIn, readIpuz } from '../puzzle/ipuz.ts';
 import type { CrosswordGiven } from './options.ts';
 
-const MOST_CLUE = 400;
-
 /** Reads crosswords as ipuz, with their answers; words are numbered anew, which gives the numbers that they have. */
 export const readCrosswords = (text: string): BroughtIn =>
   readIpuz(text, 'crossword', (puzzle) => {
@@ -18,9 +16,7 @@ export const readCrosswords = (text: string): BroughtIn =>
       return { problem: 'has no word of two letters and more.' };
     const asked = (across: boolean) =>
       [...(across ? clues.across : clues.down)].flatMap(([number, clue]) =>
-        Number.isInteger(number) && number >= 1 && number <= 2000
-          ? [{ number, across, clue: clue.slice(0, MOST_CLUE) }]
-          : [],
+        Number.isInteger(number) && number >= 1 && number <= 2000 ? [{ number, across, clue }] : [],
       );
     const pin: CrosswordGiven = {
       ...{ columns, rows, letters: read.letters },

@@ -28,7 +28,10 @@ async function saved(kind: string): Promise<string> {
   const book = bookFrom(recipeWith(kind));
   return (await finished(savedItems(book, book.sections.get('s')!, [1], 'ipuz'))).text;
 }
-const CLUES = { Across: [[1, 'It purrs']], Down: [{ number: 1, clue: 'A <b>hat</b>' }, 'no number'] };
+const CLUES = {
+  Across: [[1, 'It purrs']],
+  Down: [{ number: 1, clue: 'A <b>hat</b>\u0007\n ' }, 'no number'],
+};
 const small = (more: object = {}) =>
   JSON.stringify({
     kind: ['http://ipuz.org/crossword#1'],

@@ -50,12 +50,19 @@ export interface IpuzPuzzle {
   words: string[];
 }
 
-/** Clues may be written in HTML: they are printed as plain text. */
-const plainText = (html: string): string =>
-  html
-    .replace(/<[^<>]*>/g, '')
-    .replace(/\s+/g, ' ')
-    .trim();
+/** Clues may be written in HTML: they are printed as plain text, of so many letters. */
+const plainText = (html: string, most: number): string =>
+  Array.from(
+    html
+      .replace(/<[^<>]*>/g, '')
+      .replace(/[\s\p{Cc}]+/gu, ' ')
+      .trim(),
+  )
+    .slice(0, most)
+    .join('');
+
+const MOST_CLUE = 400;
+const MOST_TITLE = 80;
 
 function read(json: unknown): IpuzPuzzle | null {
   const parsed = v.safeParse(ipuz, json);
@@ -82,12 +89,12 @@ function read(json: unknown): IpuzPuzzle | null {
           all.flatMap((one): [number, string][] => {
             if (typeof one === 'string') return [];
             const [number, text] = Array.isArray(one) ? one : [one.number, one.clue];
-            return [[Number(number), plainText(String(text ?? ''))]];
+            return [[Number(number), plainText(String(text ?? ''), MOST_CLUE)]];
           }),
         ),
     );
   return {
-    title: plainText(title).slice(0, 80),
+    title: plainText(title, MOST_TITLE),
     columns,
     rows,
     cells: flat(puzzle),
