@@ -1,7 +1,7 @@
 import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { type Book, bookFrom } from '#core/book/book.ts';
-import type { Plan } from '#core/book/plan.ts';
+import type { Plan } from '#core/book/planned.ts';
 import type { StandingPage } from '#core/book/standing-page.ts';
 import { type JobTicket, jobTicket } from '#core/book/ticket.ts';
 import { type FilePart, fingerprintsOf, type MadeFrom, partsOutOfDate } from '#core/export/fingerprints.ts';

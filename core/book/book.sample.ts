@@ -1,5 +1,5 @@
 import { bookFrom } from './book.ts';
-import type { Plan } from './plan.ts';
+import type { Plan } from './planned.ts';
 import { parseRecipe, type Recipe } from './recipe.ts';
 import { type Section, sectionsOf } from './sections.ts';
 

@@ -1,7 +1,8 @@
 import { type PageSpec, type PrintRules, printRules } from '../print/index.ts';
 import { NOTHING_GATHERED, type Resources } from '../resources/index.ts';
 import { type Hyphenate, wholeWords } from '../text/hyphenation.ts';
-import { type Plan, planBook, printSpec } from './plan.ts';
+import { planBook, printSpec } from './plan.ts';
+import type { Plan } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 import { type Section, sectionsOf } from './sections.ts';
 

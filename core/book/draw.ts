@@ -16,7 +16,7 @@ import { factAtFoot } from './facts.ts';
 import { footAnswers, footOf } from './foot-answers.ts';
 import { drawHints } from './hint-pages.ts';
 import { placedItem, troublesOf } from './items.ts';
-import type { PlannedPage } from './plan.ts';
+import type { PlannedPage } from './planned.ts';
 import { kindOf } from './sections.ts';
 import { drawAnswers } from './solution-pages.ts';
 import { wholeBook } from './whole.ts';

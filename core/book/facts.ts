@@ -5,7 +5,7 @@ import type { Rect } from '../print/index.ts';
 import { BLACK, breakLines, linePath, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import { type ListedText, readTexts } from '../text-lists/index.ts';
 import type { Book } from './book.ts';
-import type { PlannedPage } from './plan.ts';
+import type { PlannedPage } from './planned.ts';
 import { kindOf, type Section } from './sections.ts';
 
 /** In points at 6 × 9 in. */

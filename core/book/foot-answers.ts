@@ -3,7 +3,7 @@ import { printedLanguage } from '../printed-words/index.ts';
 import { buildPath, type Mark, type Typesetter } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { placedItem } from './items.ts';
-import type { PlannedPage } from './plan.ts';
+import type { PlannedPage } from './planned.ts';
 import { kindOf, sectionIn } from './sections.ts';
 
 /** Of the body of a page, and in points. */

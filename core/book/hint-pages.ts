@@ -4,7 +4,7 @@ import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import { BLACK, breakLines, linePath, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { placedItem, troublesOf } from './items.ts';
-import type { PlannedPage } from './plan.ts';
+import type { PlannedPage } from './planned.ts';
 import { kindOf, type Section } from './sections.ts';
 import type { SolutionStream } from './solution-flow.ts';
 

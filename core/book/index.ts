@@ -13,6 +13,7 @@ export * from './items.ts';
 export * from './numbers.ts';
 export * from './page-range.ts';
 export * from './plan.ts';
+export * from './planned.ts';
 export * from './puzzle-marks.ts';
 export * from './puzzle-mix.ts';
 export * from './recipe.ts';

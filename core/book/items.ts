@@ -4,7 +4,7 @@ import type { Resources } from '../resources/index.ts';
 import { valueKey } from '../value-key.ts';
 import type { Book } from './book.ts';
 import { folioNumber } from './numbers.ts';
-import type { PlannedPage } from './plan.ts';
+import type { PlannedPage } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, needsOf, type Section } from './sections.ts';
 import { faceNeeds } from './typefaces.ts';

@@ -1,4 +1,4 @@
-import type { Plan } from './plan.ts';
+import type { Plan } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 
 const NUMERALS = [

@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal';
 import { bookFrom } from './book.ts';
 import { sectionId } from './copied.ts';
 import { moveSections } from './edit.ts';
-import type { Plan } from './plan.ts';
+import type { Plan } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 import { type Entry, isGroup, type Section } from './sections.ts';
 

@@ -1,6 +1,6 @@
 import type { PageFrame } from '../print/index.ts';
 import { flowColumns } from '../text/columns.ts';
-import type { PlannedAnswer } from './plan.ts';
+import type { PlannedAnswer } from './planned.ts';
 import { kindOf, type Section, SOLUTIONS_PER_PAGE, type Solutions } from './sections.ts';
 
 /** How answers stand on a page: a grid of boxes, or columns of lines. */

@@ -3,7 +3,7 @@ import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import { BLACK, beginningOf, fitText, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { placedItem, troublesOf } from './items.ts';
-import type { PlannedAnswer, PlannedPage } from './plan.ts';
+import type { PlannedAnswer, PlannedPage } from './planned.ts';
 import { kindOf } from './sections.ts';
 import { SOLUTION_LEADING, SOLUTIONS_HEADING_STRIP } from './solution-flow.ts';
 

@@ -3,7 +3,7 @@ import type { IndexedTerm, ListedPage, WholeBook } from '../pages/index.ts';
 import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import type { Book } from './book.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
-import type { Plan } from './plan.ts';
+import type { Plan } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 import { type Entry, isGroup, kindOf, sectionName, sectionsOf } from './sections.ts';
 

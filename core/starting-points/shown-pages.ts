@@ -1,4 +1,4 @@
-import type { Plan } from '../book/plan.ts';
+import type { Plan } from '../book/planned.ts';
 
 /** A run that takes so much of the book is what the book is made of. */
 const MOST_OF_IT = 0.25;

@@ -107,5 +107,5 @@ test('sudokus are added, set, rolled anew and pinned', async ({ browser, page })
   await expect(dialog.getByText('Line 2 has 3 characters')).toBeVisible();
   await noSeriousFindings(page, 'bring in');
   await dialog.getByRole('button', { name: 'Take 1 puzzle' }).click();
-  await expect(sections(page).nth(2)).toContainText('1 items');
+  await expect(sections(page).nth(2)).toContainText('1 item ·');
 });

@@ -5,7 +5,7 @@ import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useCallback, useState } from 'react';
 import { reroll, togglePin } from '#core/book/edit.ts';
 import { itemLabel } from '#core/book/items.ts';
-import type { PlannedItems } from '#core/book/plan.ts';
+import type { PlannedItems } from '#core/book/planned.ts';
 import { kindOf, type Section } from '#core/book/sections.ts';
 import { gather } from '#core/resources/index.ts';
 import { useShortcut } from '../../parts/shortcuts.tsx';

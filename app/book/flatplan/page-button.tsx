@@ -1,6 +1,6 @@
 import { Pin } from 'lucide-react';
 import { memo } from 'react';
-import type { PlannedPage } from '#core/book/plan.ts';
+import type { PlannedPage } from '#core/book/planned.ts';
 import { Mark } from '../../parts/mark.tsx';
 import type { PageDrawer } from '../../preview/page-drawer.ts';
 import { PagePicture } from '../../preview/picture.tsx';

@@ -4,7 +4,7 @@ import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { X } from 'lucide-react';
 import type { KeyboardEvent, MouseEvent } from 'react';
-import type { PlannedRun } from '#core/book/plan.ts';
+import type { PlannedRun } from '#core/book/planned.ts';
 import { type Entry, isGroup, type Section } from '#core/book/sections.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
@@ -49,7 +49,7 @@ export function Row({
       ? `${section.group.rounds} ${section.group.rounds === 1 ? 'round' : 'rounds'} · `
       : ''
     : section.items
-      ? `${filled ?? section.items} items · `
+      ? `${filled ?? section.items} ${(filled ?? section.items) === 1 ? 'item' : 'items'} · `
       : '';
   return (
     <Box

@@ -19,7 +19,7 @@ import {
 import { preload } from 'react-dom';
 import { useNavigate } from 'react-router';
 import { FIRST_PAGES } from '#core/book/first-pages.ts';
-import type { PlannedPage } from '#core/book/plan.ts';
+import type { PlannedPage } from '#core/book/planned.ts';
 import { sectionsOf } from '#core/book/sections.ts';
 import { pageNonce } from '../../emotion.ts';
 import { type Shortcut, useListedKeys } from '../../parts/shortcuts.tsx';

@@ -8,7 +8,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { frameOf } from '#core/book/draw.ts';
-import type { PlannedPage } from '#core/book/plan.ts';
+import type { PlannedPage } from '#core/book/planned.ts';
 import { Guides } from '../../parts/guides.tsx';
 import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { PagePicture } from '../../preview/picture.tsx';

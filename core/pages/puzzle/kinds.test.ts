@@ -6,9 +6,12 @@ import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
+import type { AnagramPairsItem } from '../anagram-pairs/fill.ts';
+import type { CrossSumsItem } from '../cross-sums/fill.ts';
 import type { CrosswordItem } from '../crossword/fill.ts';
 import type { CryptogramItem } from '../cryptogram/fill.ts';
 import type { FillInItem } from '../fill-in/fill.ts';
+import type { HiddenMessageItem } from '../hidden-message/fill.ts';
 import { pageKind } from '../index.ts';
 import type { InequalityItem } from '../inequality/fill.ts';
 import type { KakuroItem } from '../kakuro/fill.ts';
@@ -16,6 +19,7 @@ import type { NonogramItem } from '../nonogram/fill.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import type { TriviaItem } from '../trivia/fill.ts';
 import type { ScrambleItem } from '../word-scramble/fill.ts';
+import type { WordWheelItem } from '../word-wheel/fill.ts';
 
 const type = typesetterFromDisk();
 beforeAll(loadVocabularies);
@@ -330,6 +334,86 @@ describe('what is wrong with a puzzle is found by code that did not make it', ()
     const [first, ...others] = item.signs;
     const turned = { ...item, signs: [{ less: first!.more, more: first!.less }, ...others] };
     expect(said('inequality', turned)[0]).toMatch(/has no answer|is another/);
+  });
+
+  it('in cross sums', () => {
+    const item = itemOf<CrossSumsItem>(bookOf('cross-sums', { items: 1, options: { level: 1 } }), 1);
+    expect(said('cross-sums', item)).toEqual([]);
+    const open = { ...item, operators: item.operators.map(() => ['+', '+']), results: Array(6).fill(15) };
+    expect(said('cross-sums', { ...open, givens: Array(9).fill(null) })).toEqual([
+      'Puzzle 1: has more than one answer. Re-roll the puzzle.',
+    ]);
+    expect(said('cross-sums', { ...item, results: item.results.map((result) => result + 100) })).toEqual([
+      'Puzzle 1: has no answer. Re-roll the puzzle.',
+    ]);
+    expect(said('cross-sums', { ...item, wanted: 5 })[0]).toMatch(/is of level 1, not 5/);
+  });
+
+  it('in a word wheel', () => {
+    const item = itemOf<WordWheelItem>(bookOf('word-wheel', { items: 1 }), 1);
+    expect(said('word-wheel', item)).toEqual([]);
+    const another = ['Puzzle 1: the answer in the book is another. Re-roll the puzzle.'];
+    expect(said('word-wheel', { ...item, words: item.words.slice(1) })).toEqual(another);
+    expect(
+      said('word-wheel', { ...item, whole: item.words[0] === item.whole ? 'NONE' : item.words[0] }),
+    ).toEqual(another);
+    expect(said('word-wheel', { ...item, letters: 'QXZJVKWPB' })).toEqual([
+      'Puzzle 1: has no answer. Re-roll the puzzle.',
+    ]);
+    expect(said('word-wheel', { ...item, letters: '' })).toEqual([
+      'Puzzle 1: was not found. Re-roll the puzzle.',
+    ]);
+  });
+
+  it('in pairs of anagrams', () => {
+    const item = itemOf<AnagramPairsItem>(bookOf('anagram-pairs', { items: 1 }), 1);
+    expect(said('anagram-pairs', item)).toEqual([]);
+    const several = { ...item, pairs: [['LISTEN', 'SILENT']] };
+    expect(said('anagram-pairs', several)[0]).toMatch(/the anagram of LISTEN may be .* or /);
+    const [[word]] = item.pairs as [[string, string]];
+    expect(said('anagram-pairs', { ...item, pairs: [[word, 'OTHER']] })).toEqual([
+      `Puzzle 1: the anagram of ${word} is not OTHER. Re-roll the puzzle.`,
+    ]);
+    expect(
+      findings(
+        bookOf('anagram-pairs', { items: 1, options: { pairs: 16, shortest: 10, longest: 10 } }),
+      ).join(),
+    ).toMatch(/there are \d+ of the 16 pairs asked for/);
+  });
+
+  it('in a hidden message, and in its lists', () => {
+    const hidden = (options: object) =>
+      bookOf('hidden-message', { items: 1, options: { clues: CLUES, ...options } });
+    const item = itemOf<HiddenMessageItem>(hidden({ messages: 'Look below' }), 1);
+    expect(said('hidden-message', item)).toEqual([]);
+    const [first, ...others] = item.rows;
+    const moved = { ...first!, letters: first!.letters.map(() => 'Q') };
+    const letters = (rows: HiddenMessageItem['rows']) => rows.map(({ letters: all, at }) => all[at]).join('');
+    expect(letters(item.rows)).toBe('LOOKBELOW');
+    expect(said('hidden-message', { ...item, rows: [moved, ...others] })).toEqual([
+      'Puzzle 1: the marked column does not read as the message. Re-roll the puzzle.',
+    ]);
+    expect(findings(hidden({ messages: 'Zzz' }))).toContain(
+      'Puzzle 1: no word is left for Z, so that it is printed. Add words that have it.',
+    );
+    expect(findings(hidden({ messages: 'A message of more letters than fit' })).join()).toMatch(
+      /the message has 28 letters; 24 are the most/,
+    );
+    expect(findings(hidden({ messages: '', clues: '' }))).toEqual([
+      'Puzzle 1: there is no message. Type or paste some, a line for each.',
+      'Puzzle 1: there are no words. Type or paste words with their clues.',
+    ]);
+    expect(
+      findings(
+        hidden({ messages: 'Bee', clues: 'Bee | ~ A bee\nHive | It hums\nEel | Long fish\n7up | No' }),
+      ),
+    ).toEqual(
+      expect.arrayContaining([
+        'Puzzle 1: the clue of BEE has the word in it. Write another one.',
+        'One clue comes from the dictionary and nobody has reviewed it. Read each and take its ~ away.',
+        expect.stringContaining('Words left out: “7up”'),
+      ]),
+    );
   });
 
   it('in a fill-in', () => {
