@@ -7,6 +7,7 @@ import type { Resources, ResourceType } from '../resources/index.ts';
 import type { Mark, Typesetter } from '../scene/index.ts';
 import type { Hyphenate } from '../text/hyphenation.ts';
 import type { Versioned } from '../versions.ts';
+import type { Trial } from './puzzle/trial.ts';
 
 /** What a page may say about the book: fields of the recipe, never copies of them. */
 export interface BookFields {
@@ -281,6 +282,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   pin?: { schema: v.GenericSchema<unknown, unknown>; of(context: FillContext<Options>): unknown };
   /** What an item is like, for whoever chooses among several: its level, and what it takes a person. */
   told?(item: Item): string;
+  /** An item as it is tried on screen. */
+  trial?(item: Item): Trial;
   /** Items from other programs: read from a text, such as a file or what was pasted. */
   bringIn?: {
     /** What it takes, in a sentence. */

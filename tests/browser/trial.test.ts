@@ -164,3 +164,112 @@ test('a sudoku is changed by hand while a solver watches, and kept', async ({ pa
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(settings.getByText('pinned')).toBeHidden();
 });
+
+test('cells are filled in by keyboard and mouse, with notes, a check and single answers', async ({
+  page,
+}) => {
+  const trial = await tryFirst(page, 'Cross sums for children');
+  const sheet = trial.getByRole('application', { name: 'Puzzle' });
+  const cells = sheet.locator('[data-cell]');
+  await expect(cells).toHaveCount(9);
+  await noSeriousFindings(page, 'trial of cells');
+  const reveal = trial.getByRole('button', { name: 'Show this cell' });
+  const given = (await cells.allTextContents()).map(Boolean);
+  const open = given.flatMap((isGiven, at) => (isGiven ? [] : [at]));
+  expect(open.length).toBeGreaterThan(1);
+
+  // A given cell takes nothing; an open one takes digits, its notes, and gives them back.
+  await cells.nth(given.indexOf(true)).click();
+  await expect(reveal).toBeDisabled();
+  const first = cells.nth(open[0]!);
+  await first.click();
+  await page.keyboard.press('n');
+  await page.keyboard.press('4');
+  await page.keyboard.press('7');
+  await expect(first).toHaveText('47');
+  await page.keyboard.press('n');
+  await trial.getByRole('button', { name: '9', exact: true }).click();
+  await expect(first).toHaveText('9');
+  await trial.getByRole('button', { name: 'Undo' }).click();
+  await expect(first).toHaveText('47');
+
+  // The check tells a wrong digit from the right one.
+  await reveal.click();
+  const right = (await first.textContent())!;
+  await trial.getByRole('button', { name: 'Check' }).click();
+  await expect(trial.getByText('All is right so far.')).toBeVisible();
+  await first.click();
+  await page.keyboard.press(right === '1' ? '2' : '1');
+  await trial.getByRole('button', { name: 'Check' }).click();
+  await expect(trial.getByText('One digit is wrong.')).toBeVisible();
+  await first.click();
+  await page.keyboard.press(right);
+
+  for (const at of open.slice(1)) {
+    await expect(trial.getByText(/^Solved in/)).toHaveCount(0);
+    await cells.nth(at).click();
+    await reveal.click();
+  }
+  await expect(trial.getByText(/^Solved in \d+:\d\d\.$/)).toBeVisible();
+  await trial.getByRole('button', { name: 'Start over' }).click();
+  await expect(first).toHaveText('');
+});
+
+test('numbers are marked in a grid, by drawing over them and by keyboard', async ({ page }) => {
+  const trial = await tryFirst(page, 'Number search');
+  const sheet = trial.getByRole('application', { name: 'Puzzle' });
+  const cells = sheet.locator('[data-cell]');
+  const listed = trial.getByRole('list', { name: 'Words' }).getByRole('listitem');
+  await expect(listed).toHaveCount(20);
+  const numbers = await listed.allTextContents();
+  const digits = (await cells.allTextContents()).join('');
+  const columns = Math.sqrt(digits.length);
+  /** Where a number is read, by trying every cell and direction. */
+  const placeOf = (number: string): [from: number, to: number] => {
+    for (let at = 0; at < digits.length; at++)
+      for (const dx of [-1, 0, 1])
+        for (const dy of [-1, 0, 1]) {
+          const [x, y] = [at % columns, Math.floor(at / columns)];
+          const fits = [...number].every((digit, i) => {
+            const [ownX, ownY] = [x + i * dx, y + i * dy];
+            const isInside = ownX >= 0 && ownX < columns && ownY >= 0 && ownY < columns;
+            return isInside && digits[ownY * columns + ownX] === digit;
+          });
+          if (fits) return [at, at + (number.length - 1) * (dy * columns + dx)];
+        }
+    throw new Error(`${number} is not in the grid.`);
+  };
+  await sheet.focus();
+  let at = 0;
+  /** With the arrow keys. */
+  const goTo = async (to: number) => {
+    const [dx, dy] = [(to % columns) - (at % columns), Math.floor(to / columns) - Math.floor(at / columns)];
+    for (let i = 0; i < Math.abs(dx); i++) await page.keyboard.press(dx > 0 ? 'ArrowRight' : 'ArrowLeft');
+    for (let i = 0; i < Math.abs(dy); i++) await page.keyboard.press(dy > 0 ? 'ArrowDown' : 'ArrowUp');
+    at = to;
+  };
+  const [from, to] = placeOf(numbers[0]!);
+  await goTo(from);
+  await page.keyboard.press('Space');
+  await goTo(to);
+  await page.keyboard.press('Space');
+  await expect(trial.getByText('1 of 20 found')).toBeVisible();
+  // What is no number of the list is not marked.
+  await cells.nth(0).click();
+  await cells.nth(1).click();
+  await expect(trial.getByText('1 of 20 found')).toBeVisible();
+  for (const [i, number] of numbers.slice(1).entries()) {
+    const [first, last] = placeOf(number);
+    await cells.nth(last).hover();
+    await page.mouse.down();
+    await cells.nth(first).hover();
+    await page.mouse.up();
+    await expect(trial.getByText(`${i + 2} of 20 found`)).toBeVisible();
+  }
+  await expect(trial.getByText(/^Solved in \d+:\d\d\.$/)).toBeVisible();
+});
+
+test('a puzzle without words says what it waits for', async ({ page }) => {
+  const trial = await tryFirst(page, 'Fill-in');
+  await expect(trial.getByText('There is nothing to solve yet.')).toBeVisible();
+});

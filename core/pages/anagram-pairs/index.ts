@@ -9,6 +9,7 @@ import {
   pinnedAnagramPairs,
 } from './fill.ts';
 import { type AnagramPairsOptions, anagramPairsOptions, anagramPairsPin } from './options.ts';
+import { anagramPairsTrial } from './trial.ts';
 
 export const anagramPairs = defineKind<AnagramPairsOptions, AnagramPairsItem>({
   id: 'anagram-pairs',
@@ -37,6 +38,7 @@ export const anagramPairs = defineKind<AnagramPairsOptions, AnagramPairsItem>({
   }),
   told: ({ pairs }) =>
     `${pairs.length} pairs, the longest of ${Math.max(0, ...pairs.map(([word]) => word.length))} letters`,
+  trial: anagramPairsTrial,
   draw: drawAnagramPairsPage,
   solution: { box: drawAnagramPairsSolution },
   inspect: inspectAnagramPairs,

@@ -4,6 +4,7 @@ import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawCagesPage, drawCagesSolution } from './draw.ts';
 import { type CagesItem, fillCages, inspectCages, pinnedCages } from './fill.ts';
 import { type CagesOptions, cagesOptions, cagesPin } from './options.ts';
+import { cagesTrial } from './trial.ts';
 
 export const cages = defineKind<CagesOptions, CagesItem>({
   id: 'cages',
@@ -32,6 +33,7 @@ export const cages = defineKind<CagesOptions, CagesItem>({
   pin: { schema: cagesPin, of: pinnedCages },
   data: ({ size, cages, solution, level }) => ({ size, cages, solution, level }),
   told: ({ level, cages }) => `${LEVEL_NAMES[level]}, ${cages.length} cages`,
+  trial: cagesTrial,
   draw: drawCagesPage,
   solution: { box: drawCagesSolution },
   inspect: inspectCages,

@@ -4,6 +4,7 @@ import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawCrossSumsPage, drawCrossSumsSolution } from './draw.ts';
 import { type CrossSumsItem, fillCrossSums, inspectCrossSums, pinnedCrossSums } from './fill.ts';
 import { type CrossSumsOptions, crossSumsOptions, crossSumsPin } from './options.ts';
+import { crossSumsTrial } from './trial.ts';
 
 export const crossSums = defineKind<CrossSumsOptions, CrossSumsItem>({
   id: 'cross-sums',
@@ -36,6 +37,7 @@ export const crossSums = defineKind<CrossSumsOptions, CrossSumsItem>({
   }),
   told: ({ level, givens }) =>
     `${LEVEL_NAMES[level]}, ${givens.filter((given) => given === null).length} digits to fill in`,
+  trial: crossSumsTrial,
   draw: drawCrossSumsPage,
   solution: { box: drawCrossSumsSolution },
   inspect: inspectCrossSums,

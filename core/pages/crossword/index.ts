@@ -16,6 +16,7 @@ import {
   wordsWithoutClue,
 } from './fill.ts';
 import { type CrosswordOptions, crosswordOptions, crosswordPin } from './options.ts';
+import { crosswordTrial } from './trial.ts';
 
 const ipuz = ipuzFormat('crossword#1', crosswordIpuz);
 
@@ -71,6 +72,7 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
     help: 'A crossword with its answer and clues in ipuz, or a list of them in square brackets.',
     read: readCrosswords,
   },
+  trial: crosswordTrial,
   draw: drawCrosswordPage,
   solution: { box: letterSolution },
   inspect: inspectCrossword,

@@ -9,6 +9,7 @@ import {
   pinnedCryptogram,
 } from './fill.ts';
 import { type CryptogramOptions, cryptogramOptions, cryptogramPin } from './options.ts';
+import { cryptogramTrial } from './trial.ts';
 
 /** Of the small page by which it is offered. */
 const SHOWN =
@@ -52,6 +53,7 @@ export const cryptogram = defineKind<CryptogramOptions, CryptogramItem>({
     },
   ],
   told: ({ given }) => `${given.length} ${given.length === 1 ? 'letter' : 'letters'} given`,
+  trial: cryptogramTrial,
   draw: drawCryptogramPage,
   solution: { box: drawCryptogramSolution },
   inspect: inspectCryptogram,

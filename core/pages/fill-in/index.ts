@@ -7,6 +7,7 @@ import { readFillIns } from './bring-in.ts';
 import { drawFillInPage } from './draw.ts';
 import { type FillInItem, fillFillIn, inspectFillIn, pinnedFillIn } from './fill.ts';
 import { type FillInOptions, fillInOptions, fillInPin } from './options.ts';
+import { fillInTrial } from './trial.ts';
 
 export const fillIn = defineKind<FillInOptions, FillInItem>({
   id: 'fill-in',
@@ -51,6 +52,7 @@ export const fillIn = defineKind<FillInOptions, FillInItem>({
     help: 'A fill-in with its answer in ipuz, or a list of them in square brackets.',
     read: readFillIns,
   },
+  trial: fillInTrial,
   draw: drawFillInPage,
   solution: { box: letterSolution },
   inspect: inspectFillIn,

@@ -9,6 +9,7 @@ import {
   pinnedHiddenMessage,
 } from './fill.ts';
 import { type HiddenMessageOptions, hiddenMessageOptions, hiddenMessagePin } from './options.ts';
+import { hiddenMessageTrial } from './trial.ts';
 
 export const hiddenMessage = defineKind<HiddenMessageOptions, HiddenMessageItem>({
   id: 'hidden-message',
@@ -32,6 +33,7 @@ export const hiddenMessage = defineKind<HiddenMessageOptions, HiddenMessageItem>
     rows: rows.map(({ letter, word, at, clue }) => ({ letter, word, at, clue })),
   }),
   told: ({ rows }) => `${rows.filter(({ word }) => word).length} words for ${rows.length} letters`,
+  trial: hiddenMessageTrial,
   draw: drawHiddenMessagePage,
   solution: { box: drawHiddenMessageSolution },
   inspect: inspectHiddenMessage,

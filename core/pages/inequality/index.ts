@@ -4,6 +4,7 @@ import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawInequalityPage, drawInequalitySolution } from './draw.ts';
 import { fillInequality, type InequalityItem, inspectInequality, pinnedInequality } from './fill.ts';
 import { type InequalityOptions, inequalityOptions, inequalityPin } from './options.ts';
+import { inequalityTrial } from './trial.ts';
 
 export const inequality = defineKind<InequalityOptions, InequalityItem>({
   id: 'inequality',
@@ -33,6 +34,7 @@ export const inequality = defineKind<InequalityOptions, InequalityItem>({
     ...{ solution, level },
   }),
   told: ({ level, signs }) => `${LEVEL_NAMES[level]}, ${signs.length} signs`,
+  trial: inequalityTrial,
   draw: drawInequalityPage,
   solution: { box: drawInequalitySolution },
   inspect: inspectInequality,

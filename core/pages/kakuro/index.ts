@@ -4,6 +4,7 @@ import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawKakuroPage, drawKakuroSolution } from './draw.ts';
 import { fillKakuro, inspectKakuro, type KakuroItem, pinnedKakuro, sumsOf } from './fill.ts';
 import { type KakuroOptions, kakuroOptions, kakuroPin } from './options.ts';
+import { kakuroTrial } from './trial.ts';
 
 export const kakuro = defineKind<KakuroOptions, KakuroItem>({
   id: 'kakuro',
@@ -37,6 +38,7 @@ export const kakuro = defineKind<KakuroOptions, KakuroItem>({
     };
   },
   told: ({ level }) => LEVEL_NAMES[level],
+  trial: kakuroTrial,
   draw: drawKakuroPage,
   solution: { box: drawKakuroSolution },
   inspect: inspectKakuro,

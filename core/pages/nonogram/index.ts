@@ -4,6 +4,7 @@ import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawNonogramPage, drawNonogramSolution } from './draw.ts';
 import { cluesOfItem, fillNonogram, inspectNonogram, type NonogramItem, pinnedNonogram } from './fill.ts';
 import { type NonogramOptions, nonogramOptions, nonogramPin } from './options.ts';
+import { nonogramTrial } from './trial.ts';
 
 export const nonogram = defineKind<NonogramOptions, NonogramItem>({
   id: 'nonogram',
@@ -50,6 +51,7 @@ export const nonogram = defineKind<NonogramOptions, NonogramItem>({
     },
   ],
   told: ({ level }) => LEVEL_NAMES[level],
+  trial: nonogramTrial,
   draw: drawNonogramPage,
   solution: { box: drawNonogramSolution },
   inspect: inspectNonogram,

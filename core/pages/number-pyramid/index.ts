@@ -9,6 +9,7 @@ import {
   pinnedNumberPyramid,
 } from './fill.ts';
 import { type NumberPyramidOptions, numberPyramidOptions, numberPyramidPin } from './options.ts';
+import { numberPyramidTrial } from './trial.ts';
 
 export const numberPyramid = defineKind<NumberPyramidOptions, NumberPyramidItem>({
   id: 'number-pyramid',
@@ -35,6 +36,7 @@ export const numberPyramid = defineKind<NumberPyramidOptions, NumberPyramidItem>
   data: ({ rows, givens, solution, level }) => ({ rows, givens, solution, level }),
   told: ({ level, givens }) =>
     `${LEVEL_NAMES[level]}, ${givens.filter((number) => number === null).length} bricks to fill in`,
+  trial: numberPyramidTrial,
   draw: drawNumberPyramidPage,
   solution: { box: drawNumberPyramidSolution },
   inspect: inspectNumberPyramid,

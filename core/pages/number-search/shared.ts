@@ -3,6 +3,7 @@ import { wordListFormat } from '../item-formats.ts';
 import { itemUnits } from '../kind.ts';
 import { wordSearchData } from '../word-search/earlier/data.ts';
 import { inspectWordSearch, type WordSearchItem } from '../word-search/earlier/fill.ts';
+import { searchTrial } from '../word-search/trial.ts';
 import { fillNumbers, numberSearchPin, pinnedNumbers } from './fill.ts';
 
 /** What number searches of all versions have in common: the puzzles themselves. */
@@ -20,6 +21,7 @@ export const shared = {
   pin: { schema: numberSearchPin, of: pinnedNumbers },
   data: wordSearchData,
   formats: [wordListFormat(({ words }: WordSearchItem) => words.map(({ word }) => word))],
+  trial: searchTrial,
   inspect: inspectWordSearch,
   sameAs: ({ search }: WordSearchItem) => leastTurned(search.columns, search.letters),
 } as const;

@@ -4,6 +4,7 @@ import { defineKind, itemUnits } from '../kind.ts';
 import { drawWordLadderPage, drawWordLadderSolution } from './draw.ts';
 import { fillWordLadder, inspectWordLadder, pinnedWordLadder, type WordLadderItem } from './fill.ts';
 import { type WordLadderOptions, wordLadderOptions, wordLadderPin } from './options.ts';
+import { wordLadderTrial } from './trial.ts';
 
 export const wordLadder = defineKind<WordLadderOptions, WordLadderItem>({
   id: 'word-ladder',
@@ -31,6 +32,7 @@ export const wordLadder = defineKind<WordLadderOptions, WordLadderItem>({
   data: ({ words }) => ({ words }),
   told: ({ words, own }) =>
     `${Math.max(0, words.length - 1)} steps, ${own?.several ? 'one of several shortest ways' : 'the only shortest way'} among everyday words`,
+  trial: wordLadderTrial,
   draw: drawWordLadderPage,
   solution: { box: drawWordLadderSolution },
   inspect: inspectWordLadder,

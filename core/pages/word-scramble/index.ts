@@ -5,6 +5,7 @@ import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
 import { drawScramblePage, drawScrambleSolution } from './draw.ts';
 import { fillScramble, inspectScramble, pinnedScramble, type ScrambleItem } from './fill.ts';
 import { LONGEST, type ScrambleOptions, scrambleOptions, scramblePin } from './options.ts';
+import { scrambleTrial } from './trial.ts';
 
 const shown = { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] } };
 
@@ -39,6 +40,7 @@ export const wordScramble = defineKind<ScrambleOptions, ScrambleItem>({
     })),
   }),
   formats: [wordListFormat(({ words }: ScrambleItem) => words.map(({ word }) => word))],
+  trial: scrambleTrial,
   draw: drawScramblePage,
   solution: { box: drawScrambleSolution },
   inspect: inspectScramble,

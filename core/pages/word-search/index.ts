@@ -12,6 +12,7 @@ import { first, second } from './earlier/index.ts';
 import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type SearchItem } from './fill.ts';
 import { inspectWordLists } from './lists.ts';
 import { type WordSearchOptions, wordSearchOptions, wordSearchPin } from './options.ts';
+import { searchTrial } from './trial.ts';
 
 const SHOWN = { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] }, wordsPerPuzzle: 12 };
 
@@ -94,6 +95,7 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
     help: 'A word search with its list of words in ipuz, or a list of them in square brackets.',
     read: readWordSearches,
   },
+  trial: searchTrial,
   draw: drawWordSearchPage,
   solution: { box: drawWordSearchSolution },
   inspect: inspectWordSearch,

@@ -9,8 +9,8 @@ import { givensOf, judgeGivens, type Verdict, withGiven } from '#core/pages/sudo
 import { type SudokuItem, shapeOfItem } from '#core/pages/sudoku/fill.ts';
 import type { SudokuGiven } from '#core/pages/sudoku/options.ts';
 import { attemptAt, clashes, readGrid, SIGNS, TECHNIQUES } from '#core/puzzles/sudoku/index.ts';
+import { SignKeys } from '../trial/sign-keys.tsx';
 import { SudokuGrid } from '../trial/sudoku-grid.tsx';
-import { SudokuKeys } from '../trial/sudoku-keys.tsx';
 import type { ByHandProps } from './by-hand-props.ts';
 
 function wordsOf(verdict: Verdict): string {
@@ -58,8 +58,8 @@ function Givens({ item, begun, onClose, onKeep }: ByHandProps<SudokuItem> & { be
     [now, clashing],
   );
   const isSound = verdict.answers === 'one';
-  const put = (digit: number) => {
-    const next = withGiven(now, at, digit ? SIGNS[digit - 1]! : '.');
+  const put = (sign: string) => {
+    const next = withGiven(now, at, sign || '.');
     if (next.givens !== now.givens) setStates([...states, next]);
   };
   const undo = () => {
@@ -75,7 +75,7 @@ function Givens({ item, begun, onClose, onKeep }: ByHandProps<SudokuItem> & { be
   return (
     <>
       <DialogContent sx={{ position: 'relative' }} onKeyDown={onKeyDown}>
-        <SudokuKeys size={item.size} onDigit={put}>
+        <SignKeys signs={[...SIGNS.slice(0, item.size)]} onSign={put}>
           {(keys) => (
             <Box
               sx={{
@@ -121,7 +121,7 @@ function Givens({ item, begun, onClose, onKeep }: ByHandProps<SudokuItem> & { be
               </Box>
             </Box>
           )}
-        </SudokuKeys>
+        </SignKeys>
       </DialogContent>
       <DialogActions sx={{ gap: 2, px: 6, pb: 4 }}>
         <Button onClick={onClose}>Cancel</Button>

@@ -14,13 +14,14 @@ import {
   noteAll,
   putDigit,
   readGrid,
+  SIGNS,
   type Step,
   stepInWords,
   takeStep,
   toggleNote,
 } from '#core/puzzles/sudoku/index.ts';
+import { SignKeys } from './sign-keys.tsx';
 import { SudokuGrid } from './sudoku-grid.tsx';
-import { SudokuKeys } from './sudoku-keys.tsx';
 import type { TrialProps } from './trial-props.ts';
 
 /** What was said last, and the step that it is about. */
@@ -98,7 +99,11 @@ export default function SudokuTrial({ item, onSolved }: TrialProps<SudokuItem>) 
       ]
     : [];
   return (
-    <SudokuKeys size={item.size} disabled={solved || givens[at]! > 0} onDigit={enter}>
+    <SignKeys
+      signs={[...SIGNS.slice(0, item.size)]}
+      disabled={solved || givens[at]! > 0}
+      onSign={(sign) => enter(sign ? SIGNS.indexOf(sign) + 1 : 0)}
+    >
       {(keys) => (
         <Box
           onKeyDown={onKeyDown}
@@ -177,6 +182,6 @@ export default function SudokuTrial({ item, onSolved }: TrialProps<SudokuItem>) 
           </Box>
         </Box>
       )}
-    </SudokuKeys>
+    </SignKeys>
   );
 }
