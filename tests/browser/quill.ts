@@ -66,6 +66,16 @@ export async function emptyBook(page: Page): Promise<string> {
 export const sections = (page: Page) =>
   page.getByRole('region', { name: 'Running order' }).locator('button[data-section]');
 
+/** Adds pages of a kind to an empty book; its first puzzle is at hand then. */
+export async function addFirst(page: Page, name: string) {
+  await emptyBook(page);
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  const gallery = page.getByRole('dialog', { name: 'Add pages' });
+  await gallery.getByLabel('Find').fill(name);
+  await gallery.getByRole('button', { name, exact: true }).dblclick();
+  await expect(sections(page)).toHaveCount(3);
+}
+
 /** A cell of the job ticket by its name. */
 export const ticket = (page: Page, name: string) =>
   page.getByRole('region', { name: 'Job ticket' }).getByRole('button', { name: new RegExp(`^${name}`) });

@@ -1,16 +1,6 @@
 import type { Page } from '@playwright/test';
 import { noSeriousFindings } from './look.ts';
-import { emptyBook, expect, sections, test } from './quill.ts';
-
-/** Adds pages of a kind to an empty book; its first puzzle is at hand then. */
-async function addFirst(page: Page, name: string) {
-  await emptyBook(page);
-  await page.getByRole('button', { name: 'Add pages' }).click();
-  const gallery = page.getByRole('dialog', { name: 'Add pages' });
-  await gallery.getByLabel('Find').fill(name);
-  await gallery.getByRole('button', { name, exact: true }).dblclick();
-  await expect(sections(page)).toHaveCount(3);
-}
+import { addFirst, expect, test } from './quill.ts';
 
 async function tryFirst(page: Page, name: string) {
   await addFirst(page, name);

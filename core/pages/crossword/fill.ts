@@ -81,13 +81,14 @@ export function* fillCrossword(context: FillContext<CrosswordOptions>): Generato
 }
 
 /** A puzzle that was brought in: its words are read off the grid. */
-function givenCrossword({ columns, rows, letters, clues }: CrosswordGiven): CrosswordItem {
+export function givenCrossword({ columns, rows, letters, clues }: CrosswordGiven): CrosswordItem {
   const grid = { columns, rows, letters };
   const numbers = numbersOf(grid);
   const asked = runsOf(grid).map(({ cells, across }): Asked => {
     const number = numbers.get(cells[0]!)!;
-    const clue = clues.find((one) => one.number === number && one.across === across)?.clue ?? '';
-    return { number, across, word: cells.map((at) => letters[at]).join(''), clue, cells };
+    const { clue = '', word } = clues.find((one) => one.number === number && one.across === across) ?? {};
+    const spelled = cells.map((at) => letters[at]).join('');
+    return { number, across, word: word && lettersOf(word) === spelled ? word : spelled, clue, cells };
   });
   return { ...grid, asked: asked.sort(byNumber), leftOut: [], given: true };
 }

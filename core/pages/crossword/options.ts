@@ -63,12 +63,20 @@ const madePin = exactObject({
   vocabulary: v.optional(vocabulary, 'common'),
 });
 
-/** A puzzle that was brought in, with its answer. */
+/** A puzzle that was brought in, or changed by hand, with its answer. */
 const givenPin = v.pipe(
   exactObject({
     ...givenGrid,
     clues: v.pipe(
-      v.array(exactObject({ number: integerBetween(1, 2000), across: v.boolean(), clue: text(0, 400) })),
+      v.array(
+        exactObject({
+          number: integerBetween(1, 2000),
+          across: v.boolean(),
+          clue: text(0, 400),
+          /** As it is written, where that tells more than its letters, such as where words part. */
+          word: v.optional(text(1, 60)),
+        }),
+      ),
       v.maxLength(800),
     ),
   }),

@@ -49,7 +49,7 @@ export function* fillFillIn(context: FillContext<FillInOptions>): Generator<void
 }
 
 /** A puzzle that was brought in: its words are read off the grid, and listed by their letters. */
-function givenFillIn({ title, columns, rows, letters, given }: FillInGiven): FillInItem {
+export function givenFillIn({ title, columns, rows, letters, given }: FillInGiven): FillInItem {
   const words = runsOf({ columns, rows, letters }).map(({ cells }) => {
     const spelled = cells.map((at) => letters[at]!);
     return { word: spelled.join(''), letters: spelled };

@@ -45,14 +45,17 @@ function placeIn({ width, height }: Grid, box: Rect): Place {
   };
 }
 
-/** The outer wall that is left open at a cell. */
-function openingAt({ walls, doors }: Grid, cell: number): number {
-  return doors?.get(cell) ?? walls.one.findIndex((one, wall) => one === cell && walls.other[wall]! < 0);
+/** The outer wall that is left open at a cell; none within the maze. */
+function openingAt({ walls, doors }: Grid, cell: number): number | null {
+  const door = doors?.get(cell) ?? walls.one.findIndex((one, wall) => one === cell && walls.other[wall]! < 0);
+  return door < 0 ? null : door;
 }
 
-/** Openings in the outer wall: at both ends, or at the start alone. */
-const openings = (grid: Grid, { ends, start, goal }: MazeItem): number[] =>
-  ends === 'anywhere' ? [] : [openingAt(grid, start), ...(ends === 'outer' ? [openingAt(grid, goal)] : [])];
+/** Openings in the outer wall: at both ends as far as they lie at it, or at the start alone. */
+const openings = (grid: Grid, { ends, start, goal }: MazeItem): [number | null, number | null] =>
+  ends === 'anywhere'
+    ? [null, null]
+    : [openingAt(grid, start), ends === 'middle' ? null : openingAt(grid, goal)];
 
 /** The length of a handle of a curve that follows an arc of so many radians, in radii (common approximation). */
 const handle = (angle: number): number => (4 / 3) * Math.tan(angle / 4);
@@ -120,7 +123,7 @@ function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, weight: numbe
   const grid = gridOf(item);
   const place = placeIn(grid, box);
   const [atStart, atGoal] = openings(grid, item);
-  const left = [atStart, atGoal].filter((wall) => wall !== undefined);
+  const left = [atStart, atGoal].filter((wall) => wall !== null);
   const width = Math.max(LEAST_WALL, Math.min(weight, place.cell * MOST_WALL));
   const marks: Mark[] = [];
   if (answer) marks.push(...wayMarks(grid, item, place, options));
@@ -140,8 +143,8 @@ function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, weight: numbe
         place.cell * COLLECTED,
       ),
     ),
-    ...pictureAt(options.start, endAt(grid, item.start, atStart ?? null, place), true),
-    ...pictureAt(options.goal, endAt(grid, item.goal, atGoal ?? null, place), false),
+    ...pictureAt(options.start, endAt(grid, item.start, atStart, place), true),
+    ...pictureAt(options.goal, endAt(grid, item.goal, atGoal, place), false),
   ];
 }
 

@@ -1,6 +1,7 @@
 import type { Level } from '../../puzzles/level.ts';
 import {
   difficulty,
+  type Ends,
   type Grid,
   gridWithin,
   type Maze,
@@ -8,6 +9,7 @@ import {
   mazeGrid,
   mazeScale,
   onlyWay,
+  wayThrough,
 } from '../../puzzles/maze/index.ts';
 import { type Outline, solidOf } from '../../puzzles/outline/index.ts';
 import { levelOn } from '../../puzzles/scale.ts';
@@ -16,10 +18,12 @@ import type { FillContext, ItemProblem } from '../kind.ts';
 import { levelProblems, ofLevel } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
 import { outlineOf } from '../puzzle/outline-options.ts';
-import type { MazeOptions, MazePin } from './options.ts';
+import type { MazeGiven, MazeMade, MazeOptions, MazePin } from './options.ts';
 
 /** A maze with its way, on a grid that its sizes name. */
-export interface MazeItem extends Maze, Pick<MazePin, 'grid' | 'columns' | 'rows' | 'shape' | 'ends'> {
+export interface MazeItem
+  extends Maze,
+    Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'shape' | 'ends' | 'winding'> {
   level: Level;
   /** The level that was asked for. */
   wanted: Level;
@@ -41,7 +45,7 @@ export function gridOf({
   columns,
   rows,
   shape = 'whole',
-}: Pick<MazePin, 'grid' | 'columns' | 'rows'> & { shape?: Outline }): Grid {
+}: Pick<MazeMade, 'grid' | 'columns' | 'rows'> & { shape?: Outline }): Grid {
   const key = `${grid} ${columns} ${rows} ${shape}`;
   const known = grids.get(key) ?? gridIn(shape, mazeGrid(grid, columns, rows));
   if (grids.size >= GRIDS_KEPT) grids.clear();
@@ -50,11 +54,22 @@ export function gridOf({
 }
 
 /** What a pinned maze is made from. */
-export function pinnedMaze({ options, streamKey, item, roll, total = 1 }: FillContext<MazeOptions>): MazePin {
+export function pinnedMaze({
+  options,
+  streamKey,
+  item,
+  roll,
+  total = 1,
+}: FillContext<MazeOptions>): MazeMade {
   const { grid, columns, rows, winding, ends, level } = options;
+  const chosen = {
+    startAt: [options.startColumn, options.startRow] as [number, number],
+    goalAt: [options.goalColumn, options.goalRow] as [number, number],
+  };
   return {
     ...{ grid, columns, rows, winding, ends, roll },
-    shape: outlineOf(options) as MazePin['shape'],
+    shape: outlineOf(options) as MazeMade['shape'],
+    ...(ends === 'chosen' ? chosen : {}),
     level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')),
   };
 }
@@ -67,30 +82,102 @@ export const sortOf = ({
   ends,
   winding,
   shape = 'whole',
-}: Pick<MazePin, 'grid' | 'columns' | 'rows' | 'ends' | 'winding'> & { shape?: Outline }): string =>
-  [grid, columns, rows, ends, winding, ...(shape === 'whole' ? [] : [shape])].join(' ');
+  startAt,
+  goalAt,
+}: Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'ends' | 'winding' | 'startAt' | 'goalAt'> & {
+  shape?: Outline;
+}): string =>
+  [
+    ...[grid, columns, rows, ends, winding],
+    ...(shape === 'whole' ? [] : [shape]),
+    ...(startAt && goalAt ? [startAt, goalAt] : []),
+  ].join(' ');
+
+/** The cell at a column and a row, from 1, as squares would have them: the nearest one. */
+function cellAt(
+  { cells, x, y, width, height }: Grid,
+  { columns, rows }: Pick<MazeMade, 'columns' | 'rows'>,
+  [column, row]: readonly [number, number],
+): number {
+  const [toX, toY] = [((column - 0.5) / columns) * width, ((row - 0.5) / rows) * height];
+  let nearest = 0;
+  let least = Infinity;
+  for (let cell = 0; cell < cells; cell++) {
+    const far = Math.hypot(x[cell]! - toX, y[cell]! - toY);
+    if (far < least - 1e-9) [nearest, least] = [cell, far];
+  }
+  return nearest;
+}
+
+/** Where a maze begins and ends, as its making takes it. */
+function endsOf(grid: Grid, made: MazeMade): Ends {
+  if (made.ends !== 'chosen') return made.ends;
+  const { startAt = [1, 1], goalAt = [made.columns, made.rows] } = made;
+  return { start: cellAt(grid, made, startAt), goal: cellAt(grid, made, goalAt) };
+}
 
 /** Makes one maze from its own random stream: the first that is of its level, as measured against others of its sort. */
 export function* fillMaze(context: FillContext<MazeOptions>): Generator<void, MazeItem> {
   const made = (context.pin as MazePin | undefined) ?? pinnedMaze(context);
+  if ('open' in made) return yield* givenMaze(made);
   const { grid: id, columns, rows, shape, ends, level: wanted, roll } = made;
   const winding = made.winding / 100;
   const grid = gridOf(made);
-  const scale = yield* mazeScale(sortOf(made), grid, ends, winding);
+  const between = endsOf(grid, made);
+  const scale = yield* mazeScale(sortOf(made), grid, between, winding);
   const random = randomStream(...context.streamKey, context.item, roll, 'maze');
   return yield* ofLevel(wanted, TRIES, function* () {
-    const maze = makeMaze(grid, ends, winding, random);
+    const maze = makeMaze(grid, between, winding, random);
     const level = levelOn(scale, difficulty(grid, maze));
     yield;
-    return { ...maze, grid: id, columns, rows, shape, ends, level, wanted };
+    return { ...maze, grid: id, columns, rows, shape, ends, winding: made.winding, level, wanted };
   });
+}
+
+const BITS = 4;
+
+/** Which walls are open, as a text; see the schema of pins. */
+export function openAsText(open: Uint8Array): string {
+  let text = '';
+  for (let at = 0; at < open.length; at += BITS) {
+    let digit = 0;
+    for (let bit = 0; bit < BITS; bit++) digit = 2 * digit + (open[at + bit] ?? 0);
+    text += digit.toString(16);
+  }
+  return text;
+}
+
+/** Walls of a grid as a text tells them: those that it does not tell, and all to the outside, are closed. */
+function openFromText({ walls }: Grid, text: string): Uint8Array {
+  return walls.other.reduce((open, other, wall) => {
+    const digit = Number.parseInt(text[Math.floor(wall / BITS)] ?? '0', 16);
+    if (other >= 0 && digit & (8 >> (wall % BITS))) open[wall] = 1;
+    return open;
+  }, new Uint8Array(walls.one.length));
+}
+
+/** A maze that was changed by hand: its way, if there is one, and its level among those that it was one of. */
+export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
+  const { grid: id, columns, rows, shape, ends, winding } = given;
+  const grid = gridOf(given);
+  const [start, goal] = [given.start, given.goal].map((cell) => Math.min(cell, grid.cells - 1)) as [
+    number,
+    number,
+  ];
+  const open = openFromText(grid, given.open);
+  const maze = { open, ...wayThrough(grid, open, { start, goal }) };
+  const usual = ends === 'chosen' ? 'anywhere' : ends;
+  const scale = yield* mazeScale(sortOf({ ...given, ends: usual }), grid, usual, winding / 100);
+  const level = levelOn(scale, difficulty(grid, maze));
+  return { ...maze, grid: id, columns, rows, shape, ends, winding, level, wanted: level };
 }
 
 /** Finds the way anew, by code that has no part in making it, and looks for another. */
 export function inspectMaze(item: MazeItem, { label }: { label: string }): ItemProblem[] {
   const grid = gridOf(item);
-  const way = onlyWay(grid, item.open, item.start, item.goal);
   const fix = (message: string): ItemProblem[] => [{ severity: 'fix', message: `${label}: ${message}` }];
+  if (item.start === item.goal) return fix('start and goal are the same cell. Choose two.');
+  const way = onlyWay(grid, item.open, item.start, item.goal);
   if (!way) return fix('has no way from start to goal, or more than one. Re-roll the puzzle.');
   if (way.join() !== item.way.join()) return fix('the way in the book is another. Re-roll the puzzle.');
   return levelProblems(label, item, 'mazes of this size hardly differ. Re-roll it, or use more cells.');

@@ -36,7 +36,10 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   numbered: true,
   inHouseFaces: () => true,
   options: mazeOptions,
-  later: { shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
+  later: {
+    ...{ shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
+    ...{ startColumn: 1, startRow: 1, goalColumn: 24, goalRow: 28 },
+  },
   itemName: 'puzzle',
   itemsPerUnit: ({ perPage }) => perPage,
   units: ({ count, options: { perPage } }) => itemUnits(count, perPage),

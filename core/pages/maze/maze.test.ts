@@ -5,7 +5,7 @@ import { recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
-import { mazeOfScale, usualScales } from '../../puzzles/maze/index.ts';
+import { type Ends, mazeOfScale, usualScales } from '../../puzzles/maze/index.ts';
 import { measuredScale } from '../../puzzles/scale.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
@@ -98,7 +98,7 @@ describe('the scales that are measured beforehand', () => {
       const steps = measuredScale(
         'maze',
         sortOf(made),
-        mazeOfScale(gridOf(made), made.ends, made.winding / 100),
+        mazeOfScale(gridOf(made), made.ends as Ends, made.winding / 100),
       );
       let step = steps.next();
       while (!step.done) step = steps.next();

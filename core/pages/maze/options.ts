@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { ENDS, GRIDS } from '../../puzzles/maze/index.ts';
-import { enumOf, exactObject, integerBetween, numberBetween } from '../../schema.ts';
+import { chosenBy, enumOf, exactObject, integerBetween, isObject, numberBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ICONS } from '../blocks/icons.ts';
 import { headingSetting } from '../puzzle/heading.ts';
@@ -10,7 +10,9 @@ import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline
 
 const side = integerBetween(5, 80);
 const grid = enumOf(GRIDS);
-const ends = enumOf(ENDS);
+const ends = enumOf([...ENDS, 'chosen']);
+const place = integerBetween(1, 80);
+const isChosen = { ends: ['chosen'] };
 const winding = integerBetween(0, 100);
 const picture = enumOf(['arrow', ...ICONS]);
 const GROUP = { look: 'Look' };
@@ -42,8 +44,17 @@ export const mazeOptions = exactObject({
   }),
   ends: setting(ends, 'outer', {
     label: 'Start and goal',
-    values: { outer: 'At the edge', middle: 'Goal in the middle', anywhere: 'Inside, far apart' },
+    values: {
+      outer: 'At the edge',
+      middle: 'Goal in the middle',
+      anywhere: 'Inside, far apart',
+      chosen: 'At chosen cells',
+    },
   }),
+  startColumn: setting(place, 1, { label: 'Start, column', help: 'From the left.', when: isChosen }),
+  startRow: setting(place, 1, { label: 'Start, row', help: 'From the top.', when: isChosen }),
+  goalColumn: setting(place, 24, { label: 'Goal, column', help: 'From the left.', when: isChosen }),
+  goalRow: setting(place, 28, { label: 'Goal, row', help: 'From the top.', when: isChosen }),
   perPage: setting(enumOf([1, 2, 4, 6]), 1, { label: 'Puzzles per page' }),
   instructions: instructionsSetting(),
   weight: setting(numberBetween(0.75, 5), 2, {
@@ -80,16 +91,46 @@ export const mazeOptions = exactObject({
 
 export type MazeOptions = v.InferOutput<typeof mazeOptions>;
 
-/** Everything a pinned maze is made from, so that no setting can change it. */
-export const mazePin = exactObject({
+/** A maze that stands on these stands on the same cells. */
+const onGrid = {
   grid,
   columns: side,
   rows: side,
   shape: v.optional(pinnedOutline, 'whole'),
   winding,
   ends,
+};
+
+/** Everything a pinned maze is made from, so that no setting can change it. */
+const madePin = exactObject({
+  ...onGrid,
+  /** Columns and rows, from 1, where they are chosen. */
+  startAt: v.optional(v.tuple([place, place])),
+  goalAt: v.optional(v.tuple([place, place])),
   level: enumOf([1, 2, 3, 4, 5]),
   roll: integerBetween(0, 1_000_000),
 });
 
-export type MazePin = v.InferOutput<typeof mazePin>;
+/** More than any grid has. */
+const MOST_CELLS = 20_000;
+
+/** A maze that was changed by hand. */
+const givenPin = exactObject({
+  ...onGrid,
+  /** Which walls are open, in the order of the grid: four in each hexadecimal digit, the first as its highest bit. */
+  open: v.pipe(
+    v.string(),
+    v.maxLength(MOST_CELLS),
+    v.regex(/^[0-9a-f]*$/, 'has other signs than 0 to 9 and a to f.'),
+  ),
+  start: integerBetween(0, MOST_CELLS),
+  goal: integerBetween(0, MOST_CELLS),
+});
+
+export const mazePin = chosenBy(v.union([madePin, givenPin]), (input) =>
+  isObject(input) && 'open' in input ? givenPin : madePin,
+);
+
+export type MazeMade = v.InferOutput<typeof madePin>;
+export type MazeGiven = v.InferOutput<typeof givenPin>;
+export type MazePin = MazeMade | MazeGiven;

@@ -67,7 +67,7 @@ const TRIES = 24;
 const PLAIN_TRIES = 6;
 
 /** The letters that a text leaves in a grid. */
-const lettersIn = (said: string): string[] =>
+export const lettersIn = (said: string): string[] =>
   graphemes(said.normalize('NFC').toLocaleUpperCase('en')).filter((letter) => /^\p{L}\p{M}*$/u.test(letter));
 
 /** The list of an item, what of it can be used, and which turn of the list it is. */
@@ -141,7 +141,7 @@ export function pinnedWordSearch(context: FillContext<WordSearchOptions>): Makin
 }
 
 /** Letters of a language fill no grid of another script. */
-function fillingFor(filling: Making['filling'], words: readonly Usable[]) {
+export function fillingFor(filling: Making['filling'], words: readonly Usable[]) {
   const isLatin = words.every(({ letters }) => letters.every((letter) => /\p{Script=Latin}/u.test(letter)));
   return words.length && (filling === 'words' || !isLatin)
     ? lettersOfWords(words)
@@ -205,6 +205,7 @@ export function givenWordSearch({
   rows,
   letters,
   words: listed,
+  message,
 }: WordSearchGiven): SearchItem {
   const words = usableWords(listed);
   const grid = { columns, rows, letters };
@@ -216,8 +217,9 @@ export function givenWordSearch({
   const used = ALL.filter((direction) => placements.some((placed) => placed.direction === direction));
   const directions = used.length ? used : ALL;
   return {
-    ...{ title, words, directions, shape: 'whole', message: '', wanted: null, tooLong: [], short: 0 },
-    search: { ...grid, placements, leftOut: [], message: [], decoys: 0 },
+    ...{ title, words, directions, shape: 'whole', wanted: null, tooLong: [], short: 0 },
+    message: message?.text ?? '',
+    search: { ...grid, placements, leftOut: [], message: message?.cells ?? [], decoys: 0 },
     level: searchLevel(searchEffort({ ...grid, placements }, directions)),
   };
 }
@@ -308,7 +310,10 @@ export function inspectWordSearch(
 }
 
 /** Unwanted words that can be read in a grid, but not within a listed one: by looking for each in all lines as one text. */
-function strayWords(search: Hidden, unwanted: readonly (readonly string[])[]): string[] {
+export function strayWords(
+  search: Pick<Hidden, 'columns' | 'rows' | 'letters' | 'placements'>,
+  unwanted: readonly (readonly string[])[],
+): string[] {
   const { columns, rows, letters, placements } = search;
   const lines: number[][] = [];
   for (let row = 0; row < rows; row++)

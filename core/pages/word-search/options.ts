@@ -7,6 +7,7 @@ import { UNWANTED_LANGUAGES } from '../../words/index.ts';
 import { givenGrid, isWhole, NOT_WHOLE } from '../puzzle/given-grid.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { answerSetting, waysSetting } from '../puzzle/hidden-grid.ts';
+import { MOST_SIDE } from '../puzzle/ipuz.ts';
 import { LEVEL_NAMES, levels } from '../puzzle/level.ts';
 import { characterSetting, pinnedOutline, shapeSetting } from '../puzzle/outline-options.ts';
 import { wordSource } from '../puzzle/word-source.ts';
@@ -149,12 +150,19 @@ const ownPin = exactObject({
   roll: integerBetween(0, 1_000_000),
 });
 
-/** A puzzle that was brought in: its letters, and the words that are listed. */
+/** A puzzle that was brought in, or changed by hand: its letters, and the words that are listed. */
 const givenPin = v.pipe(
   exactObject({
     title: v.optional(text(1, 80)),
     ...givenGrid,
     words: v.pipe(v.array(text(1, 60)), v.maxLength(MOST_GIVEN)),
+    /** What the letters say that no word takes, and their cells. */
+    message: v.optional(
+      exactObject({
+        text: text(1, 1_600),
+        cells: v.pipe(v.array(integerBetween(0, MOST_SIDE * MOST_SIDE - 1)), v.maxLength(1_600)),
+      }),
+    ),
   }),
   v.check((grid) => isWhole(grid), NOT_WHOLE),
 );

@@ -13,10 +13,10 @@ export interface Maze {
 
 /**
  * Where a maze begins and ends: at two openings in its outer wall, at one opening with the goal in the middle, or at the two
- * cells that are farthest apart.
+ * cells that are farthest apart; or at cells that are chosen.
  */
 export const ENDS = ['outer', 'middle', 'anywhere'] as const;
-export type Ends = (typeof ENDS)[number];
+export type Ends = (typeof ENDS)[number] | { start: number; goal: number };
 
 /**
  * Opens walls so that one way leads from every cell to every other: growing tree, which goes on from the newest cell, or from
@@ -115,11 +115,22 @@ const farthest = (far: Int32Array, among: readonly number[]): number =>
 /** Ends lie so far apart on the page, as a share of the longer side, where that can be. */
 const APART = 0.5;
 
+/** Cells from one to that which distances were found from; the one alone where none leads there. */
+function wayBack(before: Int32Array, start: number): number[] {
+  const way: number[] = [];
+  for (let cell = start; cell >= 0; cell = before[cell]!) way.push(cell);
+  return way;
+}
+
 /**
  * The way between the ends of a maze: the longest of those whose ends also lie apart on the page. In a tree the farthest from any
  * cell is an end of the longest way.
  */
 export function wayThrough(grid: Grid, open: Uint8Array, ends: Ends): Pick<Maze, 'start' | 'goal' | 'way'> {
+  if (typeof ends === 'object') {
+    const { start, goal } = ends;
+    return { start, goal, way: wayBack(distances(grid, open, goal).before, start) };
+  }
   const among =
     ends === 'anywhere' ? Array.from({ length: grid.cells }, (_, cell) => cell) : outerCells(grid);
   const goal = ends === 'middle' ? middleCell(grid) : farthest(distances(grid, open, among[0]!).far, among);
@@ -129,9 +140,7 @@ export function wayThrough(grid: Grid, open: Uint8Array, ends: Ends): Pick<Maze,
     (cell) => Math.hypot(grid.x[cell]! - grid.x[goal]!, grid.y[cell]! - grid.y[goal]!) >= least,
   );
   const start = farthest(far, apart.length && ends !== 'middle' ? apart : among);
-  const way: number[] = [];
-  for (let cell = start; cell >= 0; cell = before[cell]!) way.push(cell);
-  return { start, goal, way };
+  return { start, goal, way: wayBack(before, start) };
 }
 
 export function makeMaze(grid: Grid, ends: Ends, winding: number, random: RandomStream): Maze {

@@ -13,6 +13,33 @@ const stepped = (trail: readonly number[], cell: number): readonly number[] =>
   trail.at(-2) === cell ? trail.slice(0, -1) : [...trail, cell];
 
 /**
+ * The neighbor of a cell that lies most in a direction, and the wall to it; the cell itself and −1 where there is none.
+ * @param open only through these walls; through any if left out
+ */
+export function neighborToward(
+  { first, next, through, x, y }: Grid,
+  from: number,
+  dx: number,
+  dy: number,
+  open?: Uint8Array,
+): { cell: number; wall: number } {
+  const length = Math.hypot(dx, dy);
+  let best = { cell: from, wall: -1 };
+  let nearest = NEAR;
+  for (let i = first[from]!; i < first[from + 1]!; i++) {
+    if (open && !open[through[i]!]) continue;
+    const cell = next[i]!;
+    const [ax, ay] = [x[cell]! - x[from]!, y[cell]! - y[from]!];
+    const near = (ax * dx + ay * dy) / (Math.hypot(ax, ay) * length);
+    if (near > nearest) {
+      nearest = near;
+      best = { cell, wall: through[i]! };
+    }
+  }
+  return best;
+}
+
+/**
  * One step from the end of a trail, back along it or on, to the cell that lies most in a direction.
  * @param trail cells one beside the other, one at least
  * @param dx and @param dy the direction, y downwards
@@ -25,19 +52,8 @@ export function walkOn(
   dx: number,
   dy: number,
 ): readonly number[] {
-  const here = trail.at(-1)!;
-  const length = Math.hypot(dx, dy);
-  let best: number | null = null;
-  let nearest = NEAR;
-  for (const cell of exits(grid, open, here)) {
-    const [x, y] = [grid.x[cell]! - grid.x[here]!, grid.y[cell]! - grid.y[here]!];
-    const near = (x * dx + y * dy) / (Math.hypot(x, y) * length);
-    if (near > nearest) {
-      nearest = near;
-      best = cell;
-    }
-  }
-  return best === null ? trail : stepped(trail, best);
+  const { cell, wall } = neighborToward(grid, trail.at(-1)!, dx, dy, open);
+  return wall < 0 ? trail : stepped(trail, cell);
 }
 
 /**

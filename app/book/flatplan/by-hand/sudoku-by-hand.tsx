@@ -1,9 +1,8 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import Typography from '@mui/material/Typography';
-import { type KeyboardEvent, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { LEVEL_NAMES } from '#core/pages/puzzle/level.ts';
 import { givensOf, judgeGivens, type Verdict, withGiven } from '#core/pages/sudoku/by-hand.ts';
 import { type SudokuItem, shapeOfItem } from '#core/pages/sudoku/fill.ts';
@@ -11,7 +10,9 @@ import type { SudokuGiven } from '#core/pages/sudoku/options.ts';
 import { attemptAt, clashes, readGrid, SIGNS, TECHNIQUES } from '#core/puzzles/sudoku/index.ts';
 import { SignKeys } from '../trial/sign-keys.tsx';
 import { SudokuGrid } from '../trial/sudoku-grid.tsx';
+import { ByHandFrame } from './by-hand-frame.tsx';
 import type { ByHandProps } from './by-hand-props.ts';
+import { useChanges } from './use-changes.ts';
 
 function wordsOf(verdict: Verdict): string {
   switch (verdict.answers) {
@@ -48,91 +49,50 @@ export default function SudokuByHand(props: ByHandProps<SudokuItem>) {
 
 function Givens({ item, begun, onClose, onKeep }: ByHandProps<SudokuItem> & { begun: SudokuGiven }) {
   const shape = useMemo(() => shapeOfItem(item), [item]);
-  const [states, setStates] = useState([begun]);
+  const changes = useChanges(begun);
   const [at, setAt] = useState(0);
-  const now = states.at(-1)!;
+  const { now } = changes;
   const attempt = useMemo(() => attemptAt(readGrid(item.size, now.givens)), [item.size, now]);
   const clashing = useMemo(() => clashes(attempt, shape), [attempt, shape]);
   const verdict = useMemo<Verdict>(
     () => (clashing.length ? { answers: 'none' } : judgeGivens(now)),
     [now, clashing],
   );
-  const isSound = verdict.answers === 'one';
   const put = (sign: string) => {
     const next = withGiven(now, at, sign || '.');
-    if (next.givens !== now.givens) setStates([...states, next]);
-  };
-  const undo = () => {
-    if (states.length > 1) setStates(states.slice(0, -1));
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-    event.preventDefault();
-    event.stopPropagation();
-    undo();
+    if (next.givens !== now.givens) changes.change(next);
   };
   const givens = [...now.givens].filter((sign) => sign !== '.').length;
   return (
-    <>
-      <DialogContent sx={{ position: 'relative' }} onKeyDown={onKeyDown}>
-        <SignKeys signs={[...SIGNS.slice(0, item.size)]} onSign={put}>
-          {(keys) => (
-            <Box
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: '460px minmax(0, 1fr)',
-                gap: 6,
-                alignItems: 'start',
-              }}
-            >
-              <SudokuGrid
-                item={{ ...item, givens: now.givens }}
-                shape={shape}
-                attempt={attempt}
-                at={at}
-                onAt={setAt}
-                looked={new Set(verdict.answers === 'several' ? verdict.differ : [])}
-                wrong={new Set(clashing)}
-              />
-              <Box sx={{ display: 'grid', gap: 3 }}>
-                {keys}
-                <Typography variant="body2">
-                  {givens} digits given. Type a digit into a cell, or take one out with Backspace.
-                </Typography>
-                <Typography
-                  role="status"
-                  sx={{
-                    minHeight: 84,
-                    p: 2,
-                    border: 1,
-                    borderLeft: 4,
-                    borderRadius: 1,
-                    borderColor: isSound ? 'primary.main' : 'error.main',
-                    color: isSound ? 'text.primary' : 'error.main',
-                  }}
-                >
-                  {wordsOf(verdict)}
-                </Typography>
-                <Box>
-                  <Button size="small" disabled={states.length < 2} onClick={undo}>
-                    Undo
-                  </Button>
-                </Box>
-              </Box>
-            </Box>
-          )}
-        </SignKeys>
-      </DialogContent>
-      <DialogActions sx={{ gap: 2, px: 6, pb: 4 }}>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button
-          variant="contained"
-          disabled={!isSound || now.givens === begun.givens}
-          onClick={() => onKeep(now)}
+    <SignKeys signs={[...SIGNS.slice(0, item.size)]} onSign={put}>
+      {(keys) => (
+        <ByHandFrame
+          watched={{ isSound: verdict.answers === 'one', says: wordsOf(verdict) }}
+          changes={changes}
+          canKeep={now.givens !== begun.givens}
+          left="460px"
+          onKeep={() => onKeep(now)}
+          onClose={onClose}
+          side={
+            <>
+              {keys}
+              <Typography variant="body2">
+                {givens} digits given. Type a digit into a cell, or take one out with Backspace.
+              </Typography>
+            </>
+          }
         >
-          Keep it pinned
-        </Button>
-      </DialogActions>
-    </>
+          <SudokuGrid
+            item={{ ...item, givens: now.givens }}
+            shape={shape}
+            attempt={attempt}
+            at={at}
+            onAt={setAt}
+            looked={new Set(verdict.answers === 'several' ? verdict.differ : [])}
+            wrong={new Set(clashing)}
+          />
+        </ByHandFrame>
+      )}
+    </SignKeys>
   );
 }

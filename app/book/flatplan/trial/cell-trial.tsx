@@ -6,16 +6,13 @@ import Typography from '@mui/material/Typography';
 import { visuallyHidden } from '@mui/utils';
 import { type KeyboardEvent, useId, useMemo, useRef, useState } from 'react';
 import {
-  alongRun,
   type CellTrial,
-  cellToward,
   clashingCells,
   EMPTY_MARK,
   FILLED_MARK,
   isTrialSolved,
   noted,
   numberWith,
-  runsAt,
   type TrialState,
   trialStart,
   written,
@@ -23,26 +20,20 @@ import {
 } from '#core/pages/puzzle/trial.ts';
 import { CellSheet } from './cell-sheet.tsx';
 import { ClueList } from './clue-list.tsx';
+import { lettersToType } from './letters-to-type.ts';
 import { SignKeys } from './sign-keys.tsx';
 import type { TrialProps } from './trial-props.ts';
+import { useCursor } from './use-cursor.ts';
 
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-const LATIN = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
 const DIGITS = [...'0123456789'];
 
 /** What can be written into cells. */
-function signsOf({ entry, cells }: CellTrial): string[] {
+function signsOf(trial: CellTrial): string[] {
+  const { entry } = trial;
   if (entry.of === 'digits') return DIGITS.slice(1, entry.most + 1);
   if (entry.of === 'numbers') return DIGITS;
   if (entry.of === 'marks') return [FILLED_MARK];
-  const own = new Set(cells.map(({ answer }) => answer));
-  const isLatin = [...own].some((letter) => LATIN.includes(letter));
-  return [...new Set([...(isLatin ? LATIN : []), ...[...own].sort()])];
+  return lettersToType(trial);
 }
 
 /** After a mark comes its contrary, and after that none. */
@@ -64,14 +55,8 @@ export default function CellsTrial({ item: trial, onSolved }: TrialProps<CellTri
   const { cells, entry } = trial;
   const signs = useMemo(() => signsOf(trial), [trial]);
   const [states, setStates] = useState<readonly TrialState[]>(() => [trialStart(trial)]);
-  const [at, setAt] = useState(() =>
-    Math.max(
-      0,
-      cells.findIndex(({ given }) => !given),
-    ),
-  );
-  /** Which of the runs of a cell is followed. */
-  const [turn, setTurn] = useState(0);
+  const cursor = useCursor(trial);
+  const { at, run } = cursor;
   const saidBy = useId();
   const [notesOn, setNotesOn] = useState(false);
   const [told, setTold] = useState<{ words: string; wrong: readonly number[] } | null>(null);
@@ -79,8 +64,6 @@ export default function CellsTrial({ item: trial, onSolved }: TrialProps<CellTri
   const brush = useRef<string | null>(null);
   const state = states.at(-1)!;
   const solved = isTrialSolved(trial, state);
-  const here = runsAt(trial, at);
-  const run = here[turn % Math.max(1, here.length)];
   const isFull = entry.of !== 'marks' && state.values.every(Boolean);
   const take = (next: TrialState) => {
     if (next === state || solved) return;
@@ -111,44 +94,28 @@ export default function CellsTrial({ item: trial, onSolved }: TrialProps<CellTri
       );
     take(written(trial, state, at, sign));
     // Taking out goes back, as in a text.
-    setAt(alongRun(trial, run, at, sign ? 1 : -1));
-  };
-  const choose = (cell: number) => {
-    const own = runsAt(trial, cell);
-    if (cell === at && entry.of === 'letters') setTurn((turn + 1) % Math.max(1, own.length));
-    // The direction stays, as far as there is one.
-    else setTurn(Math.max(0, Math.min(own.length - 1, directionIn(own))));
-    setAt(cell);
-  };
-  /** Which of some runs goes on in the direction of the one that is followed. */
-  const directionIn = (own: ReturnType<typeof runsAt>): number => {
-    if (!run || run.cells.length < 2) return 0;
-    const goesDown = ({ cells: of }: { cells: readonly number[] }) =>
-      cells[of[0]!]!.y !== cells[of.at(-1)!]!.y;
-    const down = goesDown(run);
-    return own.findIndex((one) => goesDown(one) === down);
+    cursor.step(sign ? 1 : -1);
   };
   const paint = (cell: number, begins: boolean) => {
     if (entry.of !== 'marks') {
-      if (begins) choose(cell);
+      if (begins) cursor.choose(cell);
       return;
     }
     if (begins) brush.current = NEXT_MARK[state.values[cell]!]!;
-    setAt(cell);
+    cursor.choose(cell);
     if (brush.current !== null) take(written(trial, state, cell, brush.current));
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const to = ARROWS[event.key];
+    const key = event.key.toLowerCase();
     const ctrl = event.ctrlKey || event.metaKey;
-    const inButton = event.target instanceof HTMLButtonElement;
-    if (ctrl && event.key.toLowerCase() === 'z') undo();
+    const isSpace = key === ' ' && !(event.target instanceof HTMLButtonElement);
+    if (ctrl && key === 'z') undo();
     else if (ctrl || event.altKey) return;
-    else if (to) choose(cellToward(trial, at, ...to));
-    else if (event.key === ' ' && !inButton && entry.of === 'letters') choose(at);
-    else if (event.key === ' ' && !inButton && entry.of === 'marks') paint(at, true);
-    else if (event.key.toLowerCase() === 'x' && entry.of === 'marks') enter(EMPTY_MARK);
-    else if (event.key.toLowerCase() === 'n' && entry.of === 'digits') setNotesOn(!notesOn);
-    else return;
+    else if (isSpace && entry.of === 'letters') cursor.choose(at);
+    else if (isSpace && entry.of === 'marks') paint(at, true);
+    else if (key === 'x' && entry.of === 'marks') enter(EMPTY_MARK);
+    else if (key === 'n' && entry.of === 'digits') setNotesOn(!notesOn);
+    else if (!cursor.onArrow(event)) return;
     event.preventDefault();
     event.stopPropagation();
   };
@@ -236,11 +203,9 @@ export default function CellsTrial({ item: trial, onSolved }: TrialProps<CellTri
               trial={trial}
               state={state}
               run={run}
-              onRun={(chosen) => {
-                const first = chosen.cells.find((cell) => !state.values[cell]) ?? chosen.cells[0]!;
-                setAt(first);
-                setTurn(Math.max(0, runsAt(trial, first).indexOf(chosen)));
-              }}
+              onRun={(chosen) =>
+                cursor.follow(chosen, chosen.cells.find((cell) => !state.values[cell]) ?? chosen.cells[0]!)
+              }
             />
           </Box>
         </Box>

@@ -1,18 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { type KeyboardEvent, type PointerEvent, useState } from 'react';
+import { type KeyboardEvent, useState } from 'react';
 import { cellsBetween, markedWord, type SearchTrial } from '#core/pages/puzzle/trial.ts';
 import { tokens } from '../../../theme.ts';
+import { cellByArrow, SearchSheet, Stroke } from './search-sheet.tsx';
 import type { TrialProps } from './trial-props.ts';
-
-const HEIGHT = 480;
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** A grid in which words are marked, by drawing over them or from end to end with the keyboard. */
 export default function SearchGridTrial({ item: trial, onSolved }: TrialProps<SearchTrial>) {
@@ -28,8 +21,6 @@ export default function SearchGridTrial({ item: trial, onSolved }: TrialProps<Se
   /** Where a word begins that is being marked. */
   const [from, setFrom] = useState<number | null>(null);
   const [shown, setShown] = useState<number | null>(null);
-  const line = (cells: readonly number[]) =>
-    cells.map((cell) => `${(cell % columns) + 0.5},${Math.floor(cell / columns) + 0.5}`).join(' ');
   const mark = (first: number, last: number) => {
     const word = markedWord(trial, first, last);
     setFrom(null);
@@ -39,17 +30,10 @@ export default function SearchGridTrial({ item: trial, onSolved }: TrialProps<Se
     setShown(null);
     if (next.size === words.length) onSolved();
   };
-  const cellUnder = ({ clientX, clientY }: PointerEvent): number | null => {
-    const under = document.elementFromPoint(clientX, clientY)?.closest('[data-cell]');
-    return under ? Number(under.getAttribute('data-cell')) : null;
-  };
   const onKeyDown = (event: KeyboardEvent) => {
-    const to = ARROWS[event.key];
-    if (to) {
-      const x = Math.min(columns - 1, Math.max(0, (at % columns) + to[0]));
-      const y = Math.min(rows - 1, Math.max(0, Math.floor(at / columns) + to[1]));
-      setAt(y * columns + x);
-    } else if (event.key === ' ' || event.key === 'Enter') {
+    const to = cellByArrow(event.key, at, columns, rows);
+    if (to !== null) setAt(to);
+    else if (event.key === ' ' || event.key === 'Enter') {
       if (from === null) setFrom(at);
       else mark(from, at);
     } else if (event.key === 'Escape' && from !== null) setFrom(null);
@@ -61,72 +45,35 @@ export default function SearchGridTrial({ item: trial, onSolved }: TrialProps<Se
   const open = words.findIndex((_, i) => !found.has(i));
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 260px', gap: 6 }}>
-      <Box
-        component="svg"
-        role="application"
-        aria-label="Puzzle"
-        aria-describedby="search-help"
-        tabIndex={0}
-        viewBox={`0 0 ${columns} ${rows}`}
-        preserveAspectRatio="xMidYMin"
-        onKeyDown={onKeyDown}
-        onPointerDown={(event) => {
-          const cell = cellUnder(event);
-          if (cell === null) return;
+      <SearchSheet
+        {...{ columns, letters, at, onKeyDown }}
+        helpId="search-help"
+        onPress={(cell) => {
           setAt(cell);
           setFrom(cell);
         }}
-        onPointerMove={(event) => {
-          const cell = event.buttons & 1 ? cellUnder(event) : null;
-          if (cell !== null && from !== null) setAt(cell);
+        onDrag={(cell) => {
+          if (from !== null) setAt(cell);
         }}
-        onPointerUp={(event) => {
-          const cell = cellUnder(event);
-          // A click leaves the beginning marked, and the next one ends the word.
-          if (from !== null && cell !== null && cell !== from) mark(from, cell);
+        onRelease={(cell) => {
+          // A click leaves the beginning marked, for the keyboard to go on.
+          if (from !== null && cell !== from) mark(from, cell);
         }}
-        sx={{ width: '100%', height: HEIGHT, touchAction: 'none', userSelect: 'none', cursor: 'pointer' }}
       >
-        <g fill="none" strokeWidth={0.72} strokeLinecap="round" strokeLinejoin="round">
-          {[...found].map((word) => (
-            <polyline key={word} points={line(words[word]!.cells)} stroke={tokens.verdigris} opacity={0.25} />
-          ))}
-          {shown !== null && (
-            <polyline points={line(words[shown]!.cells)} stroke={tokens.gold} opacity={0.45} />
-          )}
-          {drawn && <polyline points={line(drawn)} stroke={tokens.gold} opacity={0.6} />}
-        </g>
-        <g textAnchor="middle" dominantBaseline="central" fontSize={0.62} fill={tokens.ink}>
-          {letters.map(
-            (letter, cell) =>
-              letter !== null && (
-                <g key={cell} data-cell={cell}>
-                  <rect
-                    x={cell % columns}
-                    y={Math.floor(cell / columns)}
-                    width={1}
-                    height={1}
-                    fill="transparent"
-                  />
-                  <text x={(cell % columns) + 0.5} y={Math.floor(cell / columns) + 0.53}>
-                    {letter}
-                  </text>
-                </g>
-              ),
-          )}
-        </g>
-        <rect
-          x={(at % columns) + 0.04}
-          y={Math.floor(at / columns) + 0.04}
-          width={0.92}
-          height={0.92}
-          rx={0.2}
-          fill="none"
-          stroke={tokens.verdigris}
-          strokeWidth={0.06}
-          pointerEvents="none"
-        />
-      </Box>
+        {[...found].map((word) => (
+          <Stroke
+            key={word}
+            columns={columns}
+            cells={words[word]!.cells}
+            color={tokens.verdigris}
+            opacity={0.25}
+          />
+        ))}
+        {shown !== null && (
+          <Stroke columns={columns} cells={words[shown]!.cells} color={tokens.gold} opacity={0.45} />
+        )}
+        {drawn && <Stroke columns={columns} cells={drawn} color={tokens.gold} opacity={0.6} />}
+      </SearchSheet>
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
         <Typography id="search-help" variant="body2">
           Draw over a word, or go with the arrow keys and press the space bar at both of its ends.

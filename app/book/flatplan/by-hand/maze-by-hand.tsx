@@ -1,0 +1,100 @@
+import { alpha } from '@mui/material/styles';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { type KeyboardEvent, useMemo, useState } from 'react';
+import { type MazeDraft, mazePinned, wallNear, watchMaze, withWall } from '#core/pages/maze/by-hand.ts';
+import { gridOf, type MazeItem } from '#core/pages/maze/fill.ts';
+import { neighborToward } from '#core/puzzles/maze/index.ts';
+import { tokens } from '../../../theme.ts';
+import { cellNear, MazeSheet } from '../trial/maze-sheet.tsx';
+import { ByHandFrame } from './by-hand-frame.tsx';
+import type { ByHandProps } from './by-hand-props.ts';
+import { useChanges } from './use-changes.ts';
+
+const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+/** What a click changes. */
+const TOOLS = { wall: 'Walls', start: 'Start', goal: 'Goal' } as const;
+type Tool = keyof typeof TOOLS;
+
+/** Walls that are opened and closed, and ends that are moved, while a solver looks for the one way. */
+export default function MazeByHand({ item, onClose, onKeep }: ByHandProps<MazeItem>) {
+  const grid = useMemo(() => gridOf(item), [item]);
+  const { open, start, goal } = item;
+  const changes = useChanges<MazeDraft>(useMemo(() => ({ open, start, goal }), [open, start, goal]));
+  const [at, setAt] = useState(start);
+  const [tool, setTool] = useState<Tool>('wall');
+  const { now } = changes;
+  const watched = useMemo(() => watchMaze(item, now), [item, now]);
+  const put = (end: 'start' | 'goal', cell: number) => {
+    if (now[end] !== cell) changes.change({ ...now, [end]: cell });
+  };
+  const onPointer = (x: number, y: number, begins: boolean) => {
+    const cell = cellNear(grid, x, y);
+    setAt(cell);
+    if (!begins) return;
+    if (tool === 'wall') changes.change(withWall(grid, now, wallNear(grid, x, y)));
+    else put(tool, cell);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const to = ARROWS[event.key];
+    if (to) {
+      const { cell, wall } = neighborToward(grid, at, ...to);
+      if (event.shiftKey && wall >= 0) changes.change(withWall(grid, now, wall));
+      else if (!event.shiftKey) setAt(cell);
+    } else if (event.key.toLowerCase() === 's') put('start', at);
+    else if (event.key.toLowerCase() === 'g') put('goal', at);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return (
+    <ByHandFrame
+      watched={watched}
+      changes={changes}
+      onKeep={() => onKeep(mazePinned(item, now))}
+      onClose={onClose}
+      side={
+        <>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label="What a click changes"
+            value={tool}
+            onChange={(_, chosen: Tool | null) => chosen && setTool(chosen)}
+          >
+            {Object.entries(TOOLS).map(([id, name]) => (
+              <ToggleButton key={id} value={id}>
+                {name}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <Typography id="maze-help" variant="body2">
+            {tool === 'wall'
+              ? 'Click a wall to open it, or the place of one to close it. With the keyboard: arrow keys go from cell to cell, Shift and an arrow key opens or closes the wall there, S and G put the start and the goal.'
+              : `Click the cell of the ${tool}. At the edge, the outer wall opens there.`}
+          </Typography>
+        </>
+      }
+    >
+      <MazeSheet
+        {...{ grid, at, onPointer, onKeyDown }}
+        open={now.open}
+        start={now.start}
+        goal={now.goal}
+        helpId="maze-help"
+      >
+        <g fill={watched.isSound ? alpha(tokens.gold, 0.4) : alpha(tokens.rubric, 0.3)}>
+          {watched.cells.map((cell) => (
+            <circle key={cell} cx={grid.x[cell]} cy={grid.y[cell]} r={0.34} />
+          ))}
+        </g>
+      </MazeSheet>
+    </ByHandFrame>
+  );
+}

@@ -1,0 +1,126 @@
+import Box from '@mui/material/Box';
+import { type KeyboardEvent, type PointerEvent, type ReactNode, useMemo, useRef } from 'react';
+import type { Grid } from '#core/puzzles/maze/index.ts';
+import { tokens } from '../../../theme.ts';
+
+/** Around the maze, in cells. */
+const AROUND = 0.6;
+const HEIGHT = 470;
+
+/** All walls that stand, as the data of an SVG path. */
+function wallsOf({ walls, ...grid }: Grid, open: Uint8Array): string {
+  return Array.from(open, (isOpen, wall) => {
+    if (isOpen) return '';
+    const [x1, y1, x2, y2] = walls.ends.subarray(4 * wall, 4 * wall + 4) as unknown as number[];
+    const radius = walls.radius[wall]!;
+    if (!radius) return `M${x1} ${y1}L${x2} ${y2}`;
+    const angle = (x: number, y: number) => Math.atan2(y - grid.height / 2, x - grid.width / 2);
+    const turn = (angle(x2!, y2!) - angle(x1!, y1!) + 2 * Math.PI) % (2 * Math.PI);
+    return `M${x1} ${y1}A${radius} ${radius} 0 ${turn > Math.PI ? 1 : 0} 1 ${x2} ${y2}`;
+  }).join('');
+}
+
+/** The cell whose middle lies nearest to a place. */
+export function cellNear({ cells, ...grid }: Grid, x: number, y: number): number {
+  let nearest = 0;
+  let least = Number.POSITIVE_INFINITY;
+  for (let cell = 0; cell < cells; cell++) {
+    const far = Math.hypot(grid.x[cell]! - x, grid.y[cell]! - y);
+    if (far < least) [nearest, least] = [cell, far];
+  }
+  return nearest;
+}
+
+/** A way along the middles of cells. */
+export function WayLine({
+  grid,
+  cells,
+  color,
+  width,
+  opacity = 1,
+}: {
+  grid: Grid;
+  cells: readonly number[];
+  color: string;
+  width: number;
+  opacity?: number;
+}) {
+  return (
+    <polyline
+      points={cells.map((cell) => `${grid.x[cell]},${grid.y[cell]}`).join(' ')}
+      fill="none"
+      stroke={color}
+      strokeWidth={width}
+      opacity={opacity}
+      strokeLinejoin="round"
+      strokeLinecap="round"
+    />
+  );
+}
+
+/** A maze that hears the pointer and keys. */
+export function MazeSheet({
+  grid,
+  open,
+  start,
+  goal,
+  at,
+  helpId,
+  onPointer,
+  onKeyDown,
+  children,
+}: {
+  grid: Grid;
+  open: Uint8Array;
+  start: number;
+  goal: number;
+  /** The cell that keys go on from. */
+  at: number;
+  helpId: string;
+  /** @param x in cells @param y in cells @param begins the pointer was pressed; otherwise it moves while it is */
+  onPointer: (x: number, y: number, begins: boolean) => void;
+  onKeyDown: (event: KeyboardEvent) => void;
+  /** What lies below the walls. */
+  children: ReactNode;
+}) {
+  const walls = useMemo(() => wallsOf(grid, open), [grid, open]);
+  const svg = useRef<SVGSVGElement>(null);
+  const point = ({ clientX, clientY }: PointerEvent, begins: boolean) => {
+    const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(svg.current!.getScreenCTM()!.inverse());
+    onPointer(x, y, begins);
+  };
+  return (
+    <Box
+      component="svg"
+      ref={svg}
+      role="application"
+      aria-label="Maze"
+      aria-describedby={helpId}
+      tabIndex={0}
+      preserveAspectRatio="xMidYMin"
+      viewBox={[-AROUND, -AROUND, grid.width + 2 * AROUND, grid.height + 2 * AROUND].join(' ')}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        point(event, true);
+      }}
+      onPointerMove={(event) => {
+        if (event.buttons & 1) point(event, false);
+      }}
+      onKeyDown={onKeyDown}
+      sx={{ width: '100%', maxHeight: HEIGHT, touchAction: 'none', bgcolor: 'background.paper' }}
+    >
+      {children}
+      <path d={walls} fill="none" stroke={tokens.ink} strokeWidth={0.1} strokeLinecap="round" />
+      <circle cx={grid.x[start]} cy={grid.y[start]} r={0.3} fill={tokens.verdigris} />
+      <circle
+        cx={grid.x[goal]}
+        cy={grid.y[goal]}
+        r={0.32}
+        fill="none"
+        stroke={tokens.rubric}
+        strokeWidth={0.16}
+      />
+      <circle cx={grid.x[at]} cy={grid.y[at]} r={0.2} fill={tokens.ink} />
+    </Box>
+  );
+}
