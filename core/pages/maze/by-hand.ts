@@ -10,9 +10,12 @@ export type MazeDraft = Pick<MazeItem, 'open' | 'start' | 'goal'>;
 
 /** What keeps a maze as it was changed. */
 export const mazePinned = (
-  { grid, columns, rows, shape, ends, winding }: MazeItem,
+  { grid, columns, rows, shape, ends, passages, winding }: MazeItem,
   { open, start, goal }: MazeDraft,
-): MazeGiven => ({ ...{ grid, columns, rows, shape, ends, winding, start, goal }, open: openAsText(open) });
+): MazeGiven => ({
+  ...{ grid, columns, rows, shape, ends, passages, winding, start, goal },
+  open: openAsText(open),
+});
 
 /** Opens a wall between two cells, or closes it; one to the outside stays. */
 export function withWall({ walls }: Grid, draft: MazeDraft, wall: number): MazeDraft {

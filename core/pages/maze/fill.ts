@@ -9,6 +9,7 @@ import {
   mazeGrid,
   mazeScale,
   onlyWay,
+  type Passages,
   wayThrough,
 } from '../../puzzles/maze/index.ts';
 import { type Outline, solidOf } from '../../puzzles/outline/index.ts';
@@ -23,7 +24,7 @@ import type { MazeGiven, MazeMade, MazeOptions, MazePin } from './options.ts';
 /** A maze with its way, on a grid that its sizes name. */
 export interface MazeItem
   extends Maze,
-    Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'shape' | 'ends' | 'winding'> {
+    Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'shape' | 'ends' | 'passages' | 'winding'> {
   level: Level;
   /** The level that was asked for. */
   wanted: Level;
@@ -61,13 +62,13 @@ export function pinnedMaze({
   roll,
   total = 1,
 }: FillContext<MazeOptions>): MazeMade {
-  const { grid, columns, rows, winding, ends, level } = options;
+  const { grid, columns, rows, passages, winding, ends, level } = options;
   const chosen = {
     startAt: [options.startColumn, options.startRow] as [number, number],
     goalAt: [options.goalColumn, options.goalRow] as [number, number],
   };
   return {
-    ...{ grid, columns, rows, winding, ends, roll },
+    ...{ grid, columns, rows, passages, winding, ends, roll },
     shape: outlineOf(options) as MazeMade['shape'],
     ...(ends === 'chosen' ? chosen : {}),
     level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')),
@@ -80,18 +81,22 @@ export const sortOf = ({
   columns,
   rows,
   ends,
-  winding,
   shape = 'whole',
   startAt,
   goalAt,
-}: Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'ends' | 'winding' | 'startAt' | 'goalAt'> & {
+  ...how
+}: Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'ends' | 'passages' | 'winding' | 'startAt' | 'goalAt'> & {
   shape?: Outline;
 }): string =>
   [
-    ...[grid, columns, rows, ends, winding],
+    ...[grid, columns, rows, ends, how.passages === 'even' ? how.passages : how.winding],
     ...(shape === 'whole' ? [] : [shape]),
     ...(startAt && goalAt ? [startAt, goalAt] : []),
   ].join(' ');
+
+/** How passages run, as the making takes it. */
+const passagesOf = ({ passages, winding }: Pick<MazeMade, 'passages' | 'winding'>): Passages =>
+  passages === 'even' ? 'even' : winding / 100;
 
 /** The cell at a column and a row, from 1, as squares would have them: the nearest one. */
 function cellAt(
@@ -120,17 +125,17 @@ function endsOf(grid: Grid, made: MazeMade): Ends {
 export function* fillMaze(context: FillContext<MazeOptions>): Generator<void, MazeItem> {
   const made = (context.pin as MazePin | undefined) ?? pinnedMaze(context);
   if ('open' in made) return yield* givenMaze(made);
-  const { grid: id, columns, rows, shape, ends, level: wanted, roll } = made;
-  const winding = made.winding / 100;
+  const { grid: id, columns, rows, shape, ends, passages, winding, level: wanted, roll } = made;
+  const how = passagesOf(made);
   const grid = gridOf(made);
   const between = endsOf(grid, made);
-  const scale = yield* mazeScale(sortOf(made), grid, between, winding);
+  const scale = yield* mazeScale(sortOf(made), grid, between, how);
   const random = randomStream(...context.streamKey, context.item, roll, 'maze');
   return yield* ofLevel(wanted, TRIES, function* () {
-    const maze = makeMaze(grid, between, winding, random);
+    const maze = makeMaze(grid, between, how, random);
     const level = levelOn(scale, difficulty(grid, maze));
     yield;
-    return { ...maze, grid: id, columns, rows, shape, ends, winding: made.winding, level, wanted };
+    return { ...maze, grid: id, columns, rows, shape, ends, passages, winding, level, wanted };
   });
 }
 
@@ -158,7 +163,7 @@ function openFromText({ walls }: Grid, text: string): Uint8Array {
 
 /** A maze that was changed by hand: its way, if there is one, and its level among those that it was one of. */
 export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
-  const { grid: id, columns, rows, shape, ends, winding } = given;
+  const { grid: id, columns, rows, shape, ends, passages, winding } = given;
   const grid = gridOf(given);
   const [start, goal] = [given.start, given.goal].map((cell) => Math.min(cell, grid.cells - 1)) as [
     number,
@@ -167,9 +172,9 @@ export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
   const open = openFromText(grid, given.open);
   const maze = { open, ...wayThrough(grid, open, { start, goal }) };
   const usual = ends === 'chosen' ? 'anywhere' : ends;
-  const scale = yield* mazeScale(sortOf({ ...given, ends: usual }), grid, usual, winding / 100);
+  const scale = yield* mazeScale(sortOf({ ...given, ends: usual }), grid, usual, passagesOf(given));
   const level = levelOn(scale, difficulty(grid, maze));
-  return { ...maze, grid: id, columns, rows, shape, ends, winding, level, wanted: level };
+  return { ...maze, grid: id, columns, rows, shape, ends, passages, winding, level, wanted: level };
 }
 
 /** Finds the way anew, by code that has no part in making it, and looks for another. */

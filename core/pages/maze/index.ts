@@ -38,6 +38,7 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   options: mazeOptions,
   later: {
     ...{ shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
+    passages: 'winding',
     ...{ startColumn: 1, startRow: 1, goalColumn: 24, goalRow: 28 },
   },
   itemName: 'puzzle',

@@ -13,6 +13,7 @@ const grid = enumOf(GRIDS);
 const ends = enumOf([...ENDS, 'chosen']);
 const place = integerBetween(1, 80);
 const isChosen = { ends: ['chosen'] };
+const passages = enumOf(['winding', 'even']);
 const winding = integerBetween(0, 100);
 const picture = enumOf(['arrow', ...ICONS]);
 const GROUP = { look: 'Look' };
@@ -38,9 +39,15 @@ export const mazeOptions = exactObject({
   shape: shapeSetting({ when: { grid: GRIDS.filter((id) => id !== 'circle') } }),
   character: characterSetting(),
   level: levelSetting(),
+  passages: setting(passages, 'winding', {
+    label: 'Passages',
+    help: 'Winding as much as you say, or so that every maze that the grid can have is as likely as any other.',
+    values: { winding: 'Winding', even: 'Any maze alike' },
+  }),
   winding: setting(winding, 70, {
     label: 'Winding, %',
     help: 'More: long ways with few branches. Less: short ways with many.',
+    when: { passages: ['winding'] },
   }),
   ends: setting(ends, 'outer', {
     label: 'Start and goal',
@@ -97,6 +104,7 @@ const onGrid = {
   columns: side,
   rows: side,
   shape: v.optional(pinnedOutline, 'whole'),
+  passages: v.optional(passages, 'winding'),
   winding,
   ends,
 };

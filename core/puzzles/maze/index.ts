@@ -1,5 +1,5 @@
 export { GRIDS, type Grid, gridWithin, mazeGrid } from './grid.ts';
-export { distances, ENDS, type Ends, type Maze, makeMaze, wayThrough } from './make.ts';
+export { distances, ENDS, type Ends, type Maze, makeMaze, type Passages, wayThrough } from './make.ts';
 export { difficulty, mazeOfScale, mazeScale, usualScales } from './rate.ts';
 export { sameMaze } from './same.ts';
 export { cellsLeft, onlyWay } from './solve.ts';

@@ -56,6 +56,36 @@ export function openWalls(
   return open;
 }
 
+/**
+ * As `openWalls`, but every maze that a grid can have comes as often as any other: Wilson’s walks, whose circles are left out, until
+ * each cell belongs to the maze (D. B. Wilson 1996, Generating random spanning trees more quickly than the cover time).
+ */
+export function openWallsEvenly(
+  { cells, first, next, through, walls }: Grid,
+  random: RandomStream,
+): Uint8Array {
+  const open = new Uint8Array(walls.one.length);
+  const belongs = new Uint8Array(cells);
+  /** By cell, the place in `next` by which a walk last left it: circles are left out by that alone. */
+  const left = new Int32Array(cells);
+  belongs[random.int(cells)] = 1;
+  for (let from = 0; from < cells; from++) {
+    for (let cell = from; !belongs[cell]; ) {
+      const exits = first[cell + 1]! - first[cell]!;
+      left[cell] = first[cell]! + (exits === 1 ? 0 : random.int(exits));
+      cell = next[left[cell]!]!;
+    }
+    for (let cell = from; !belongs[cell]; cell = next[left[cell]!]!) {
+      belongs[cell] = 1;
+      open[through[left[cell]!]!] = 1;
+    }
+  }
+  return open;
+}
+
+/** How passages run: as a share of winding, or with all mazes alike. */
+export type Passages = number | 'even';
+
 /** Cells by their distance from one, with the cell that each was reached from. */
 export function distances(
   { cells, first, next, through }: Grid,
@@ -143,7 +173,7 @@ export function wayThrough(grid: Grid, open: Uint8Array, ends: Ends): Pick<Maze,
   return { start, goal, way: wayBack(before, start) };
 }
 
-export function makeMaze(grid: Grid, ends: Ends, winding: number, random: RandomStream): Maze {
-  const open = openWalls(grid, winding, random);
+export function makeMaze(grid: Grid, ends: Ends, passages: Passages, random: RandomStream): Maze {
+  const open = passages === 'even' ? openWallsEvenly(grid, random) : openWalls(grid, passages, random);
   return { open, ...wayThrough(grid, open, ends) };
 }

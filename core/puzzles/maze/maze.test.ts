@@ -16,8 +16,9 @@ import {
   mazeGrid,
   mazeScale,
   onlyWay,
+  type Passages,
 } from './index.ts';
-import { distances, outerCells } from './make.ts';
+import { distances, openWallsEvenly, outerCells } from './make.ts';
 
 const everything = process.env.QUILL_SWEEP === 'all';
 
@@ -27,7 +28,7 @@ const anyMaze = fc
     columns: fc.integer({ min: 5, max: 30 }),
     rows: fc.integer({ min: 5, max: 30 }),
     ends: fc.constantFrom(...ENDS),
-    winding: fc.constantFrom(0, 0.3, 0.7, 1),
+    winding: fc.constantFrom<Passages>(0, 0.3, 0.7, 1, 'even'),
     seed: fc.integer(),
   })
   .map(({ id, columns, rows, ends, winding, seed }) => {
@@ -289,5 +290,72 @@ describe('mazes in an outline', () => {
       const looked = cellsInside(outline, 24, 24).reduce((sum, one) => sum + one, 0);
       expect(Math.abs(cells - looked) / looked).toBeLessThan(0.08);
     }
+  });
+});
+
+describe('mazes that are all as likely', () => {
+  /** As many trees as a grid has: any cofactor of its Laplacian (Kirchhoff 1847, the matrix-tree theorem). */
+  function treesOf({ cells, first, next }: Grid): number {
+    const matrix = Array.from({ length: cells - 1 }, (_, row) => {
+      const line = Array<number>(cells - 1).fill(0);
+      for (const to of next.subarray(first[row]!, first[row + 1]!)) {
+        line[row]!++;
+        if (to < cells - 1) line[to]!--;
+      }
+      return line;
+    });
+    let determinant = 1;
+    for (let at = 0; at < matrix.length; at++) {
+      const best = matrix
+        .slice(at)
+        .reduce((one, line) => (Math.abs(line[at]!) > Math.abs(one[at]!) ? line : one));
+      const from = matrix.indexOf(best);
+      if (from !== at) {
+        [matrix[at], matrix[from]] = [matrix[from]!, matrix[at]!];
+        determinant = -determinant;
+      }
+      const pivot = matrix[at]!;
+      determinant *= pivot[at]!;
+      for (const line of matrix.slice(at + 1)) {
+        const share = line[at]! / pivot[at]!;
+        for (let i = at; i < line.length; i++) line[i]! -= share * pivot[i]!;
+      }
+    }
+    return Math.round(determinant);
+  }
+
+  it.each([
+    // Known numbers of spanning trees of square grids, OEIS A007341: 4, 192, 100352.
+    [mazeGrid('square', 3, 3), 192],
+    // A triangle grid of three rows, counted by the theorem alone.
+    [mazeGrid('triangle', 3, 3), null],
+  ] as const)('are as many as the matrix-tree theorem counts, each as often as another', (grid, known) => {
+    const trees = treesOf(grid);
+    if (known) expect(trees).toBe(known);
+    expect(trees).toBeGreaterThan(10);
+    const each = 60;
+    const random = randomStream('even', grid.id);
+    const counts = new Map<string, number>();
+    for (let i = 0; i < each * trees; i++) {
+      const tree = openWallsEvenly(grid, random).join('');
+      counts.set(tree, (counts.get(tree) ?? 0) + 1);
+    }
+    expect(counts.size).toBe(trees);
+    const spread = [...counts.values()].reduce((sum, count) => sum + (count - each) ** 2 / each, 0);
+    // Chi-square of so many degrees lies within four standard deviations of their number.
+    const degrees = trees - 1;
+    expect(Math.abs(spread - degrees)).toBeLessThan(4 * Math.sqrt(2 * degrees));
+  });
+
+  it('are not what growing trees give: some of those come more often', () => {
+    const grid = mazeGrid('square', 3, 3);
+    const random = randomStream('grown');
+    const counts = new Map<string, number>();
+    for (let i = 0; i < 60 * 192; i++) {
+      const tree = makeMaze(grid, 'outer', 0.7, random).open.join('');
+      counts.set(tree, (counts.get(tree) ?? 0) + 1);
+    }
+    const spread = [...counts.values()].reduce((sum, count) => sum + (count - 60) ** 2 / 60, 0);
+    expect(spread).toBeGreaterThan(191 + 4 * Math.sqrt(2 * 191));
   });
 });

@@ -1,7 +1,7 @@
 import type { RandomStream } from '../../random.ts';
 import { levelScale, type Scale } from '../scale.ts';
 import type { Grid } from './grid.ts';
-import { type Ends, type Maze, makeMaze } from './make.ts';
+import { type Ends, type Maze, makeMaze, type Passages } from './make.ts';
 import usual from './usual-scales.json' with { type: 'json' };
 
 /** What a cell of the way counts beside what leads off it, and a branch that goes on out of sight. Our choice, no source. */
@@ -45,14 +45,14 @@ export const usualScales: Readonly<Record<string, Scale>> = usual;
 
 /** What a scale of mazes is made from. */
 export const mazeOfScale =
-  (grid: Grid, ends: Ends, winding: number) =>
+  (grid: Grid, ends: Ends, passages: Passages) =>
   (random: RandomStream): number =>
-    difficulty(grid, makeMaze(grid, ends, winding, random));
+    difficulty(grid, makeMaze(grid, ends, passages, random));
 
 /**
  * The difficulties at which the next level begins, for mazes of one sort.
  * @param sort names all that the mazes have in common
  */
-export function* mazeScale(sort: string, grid: Grid, ends: Ends, winding: number): Generator<void, Scale> {
-  return usualScales[sort] ?? (yield* levelScale('maze', sort, mazeOfScale(grid, ends, winding)));
+export function* mazeScale(sort: string, grid: Grid, ends: Ends, passages: Passages): Generator<void, Scale> {
+  return usualScales[sort] ?? (yield* levelScale('maze', sort, mazeOfScale(grid, ends, passages)));
 }
