@@ -1,11 +1,12 @@
+import type { Rect } from '../../print/index.ts';
 import type { PrintedLanguage } from '../../printed-words/index.ts';
 import type { Mark } from '../../scene/index.ts';
 import { graphemes } from '../../words/index.ts';
-import type { DrawContext } from '../kind.ts';
+import type { DrawContext, PlacedItem } from '../kind.ts';
 import { gridAlone, gridWithList, largestAlone, listAlone } from '../puzzle/grid-with-list.ts';
 import { letterGrid } from '../puzzle/letter-grid.ts';
 import type { Listed } from '../puzzle/list-columns.ts';
-import { aroundPuzzles } from '../puzzle/page.ts';
+import { aroundPuzzles, boxesIn, caption, captionHeight, GAP } from '../puzzle/page.ts';
 import type { Asked, CrosswordItem } from './fill.ts';
 import type { CrosswordOptions } from './options.ts';
 import { crosswordWords } from './words.ts';
@@ -54,11 +55,10 @@ export function drawCrosswordPage(context: DrawContext<CrosswordOptions, Crosswo
   const [placed] = items;
   if (!placed) return [];
   const { item } = placed;
-  const clues = clueTexts(item.asked, options, language);
-  if (part === 'right') return listAlone(clues, body, context);
+  if (part === 'right') return listAlone(clueTexts(item.asked, options, language), body, context);
   const title = crosswordWords(language, 'crossword');
   const { marks, room } = aroundPuzzles({ title, rules: null }, items, context);
-  if (!item.asked.length) return marks;
+  if (items.every((one) => !one.item.asked.length)) return marks;
   if (part === 'left')
     return [
       ...marks,
@@ -69,7 +69,31 @@ export function drawCrosswordPage(context: DrawContext<CrosswordOptions, Crosswo
         type,
       ),
     ];
+  if (options.perPage === 1) return [...marks, ...withClues(placed, room, context)];
+  const above = captionHeight(context);
+  const boxes = boxesIn(room, options.perPage, GAP * context.frame.grid.typeScale);
+  return [
+    ...marks,
+    ...items.flatMap((one, i) => {
+      const box = boxes[i]!;
+      const below = { ...box, y: box.y + above, height: box.height - above };
+      return [
+        ...caption(String(one.displayNumber), null, box, context),
+        ...(one.item.asked.length ? withClues(one, below, context) : []),
+      ];
+    }),
+  ];
+}
+
+/** A grid with its clues in a room. */
+function withClues(
+  { item }: PlacedItem<CrosswordItem>,
+  room: Rect,
+  context: DrawContext<CrosswordOptions, CrosswordItem>,
+): Mark[] {
+  const { options, language, type } = context;
+  const clues = clueTexts(item.asked, options, language);
   const page = gridWithList(item, clues, room, context, { leastColumn: LEAST_COLUMN });
   if (!page) throw new RangeError('There is no room for the clues of the puzzle on this page.');
-  return [...marks, ...letterGrid(item, page, { ...options, corners: numbersOf(item) }, type), ...page.marks];
+  return [...letterGrid(item, page, { ...options, corners: numbersOf(item) }, type), ...page.marks];
 }

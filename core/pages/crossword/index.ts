@@ -1,6 +1,6 @@
 import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { ipuzFormat } from '../item-formats.ts';
-import { defineKind, type Unit } from '../kind.ts';
+import { defineKind, itemUnits, type Unit } from '../kind.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
 import { SHOWN_CLUES, SHOWN_DENSE } from '../puzzle/shown-words.ts';
 import { readCrosswords } from './bring-in.ts';
@@ -20,10 +20,13 @@ import { crosswordTrial } from './trial.ts';
 
 const ipuz = ipuzFormat('crossword#1', crosswordIpuz);
 
+/** Clues on the facing page are those of one puzzle. */
+const perPageOf = ({ clueSide, perPage }: CrosswordOptions): number => (clueSide === 'facing' ? 1 : perPage);
+
 export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   id: 'crossword',
   version: 1,
-  later: { heading: '', layout: 'free', vocabulary: 'common', fillClues: '' },
+  later: { heading: '', layout: 'free', vocabulary: 'common', fillClues: '', perPage: 1 },
   name: 'Crossword',
   purpose: 'Crossing words with clues of your own, with solutions.',
   family: 'Puzzles',
@@ -35,6 +38,11 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
       options: { layout: 'dense', columns: 15, rows: 15, around: 'black', clueSide: 'facing' },
       shown: { columns: 9, rows: 9, clueSide: 'page', fillClues: SHOWN_DENSE },
     },
+    {
+      name: 'Small crosswords, two a page',
+      options: { columns: 9, rows: 9, words: 8, perPage: 2 },
+      shown: { clues: SHOWN_CLUES },
+    },
   ],
   extent: 'items',
   defaultCount: 20,
@@ -45,11 +53,11 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   prepareItems: async ({ layout }) => {
     if (layout === 'dense') await loadVocabularies();
   },
-  units: ({ count, options: { clueSide } }) =>
-    Array.from({ length: count }, (_, i): Unit => {
-      const items = [i + 1];
-      return clueSide === 'facing' ? { side: 'facing', items } : { items };
-    }),
+  itemsPerUnit: perPageOf,
+  units: ({ count, options }) =>
+    options.clueSide === 'facing'
+      ? Array.from({ length: count }, (_, i): Unit => ({ side: 'facing', items: [i + 1] }))
+      : itemUnits(count, perPageOf(options)),
   fillSteps: fillCrossword,
   pin: { schema: crosswordPin, of: pinnedCrossword },
   data: (item) => JSON.parse(ipuz.write(item, { number: 1, label: '' })),

@@ -43,6 +43,11 @@ export const crosswordOptions = exactObject({
     label: 'Clues',
     values: { page: 'On the page of the grid', facing: 'On the facing page' },
   }),
+  perPage: setting(enumOf([1, 2, 4]), 1, {
+    label: 'Puzzles per page',
+    help: 'Several are for small grids: each has its clues beside or below it.',
+    when: { clueSide: ['page'] },
+  }),
   counts: setting(v.boolean(), true, {
     label: 'Letter counts',
     help: 'How many letters the answer has, after each clue.',

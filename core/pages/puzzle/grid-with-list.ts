@@ -22,7 +22,7 @@ const LARGEST = 1.2;
 /** A grid of smaller cells is hard to fill in: a smaller list makes it larger. */
 const LEAST_CELL = 13;
 /** Sizes of a list in points at 6 × 9 in; smaller ones only where nothing else fits. */
-const SIZES = { most: 12, least: 8.5, smallest: 5, step: 0.5, easy: 10 } as const;
+const SIZES = { most: 12, least: 8.5, smallest: 5, tiny: 1.5, step: 0.5, easy: 10 } as const;
 /** Between grid and list, in points. */
 const BETWEEN = 14;
 const MOST_COLUMNS = 6;
@@ -91,9 +91,10 @@ export function gridWithList(
     best = page;
     bestCell = page.cell;
   };
-  for (let size = SIZES.most * scale; size >= SIZES.smallest; size -= SIZES.step) {
-    // Smaller than is easy to read only where nothing else fits.
+  for (let size = SIZES.most * scale; size >= SIZES.tiny; size -= SIZES.step) {
+    // Smaller than is easy to read only where nothing else fits, and than can be printed only so that the proof has it to tell.
     if (size < SIZES.least && bestCell >= LEAST_CELL * scale) break;
+    if (size < SIZES.smallest && best) break;
     for (let columns = 1; columns <= MOST_COLUMNS; columns++) {
       if (room.width / columns < leastColumn * size && columns > 1) break;
       const below = setList(list, { size, columns, width: room.width }, faces, type);

@@ -71,7 +71,7 @@ const KINDS: Record<
 > = {
   // A choice of 30 near-misses and 60 words in 40 × 40 cells on the smallest page is crowded, too.
   'word-search': { given: { words: WORDS, clues: CLUES, character: 'B' }, least: 1.8 },
-  crossword: { given: { clues: CLUES, fillClues: '' }, least: 3.5, most: { columns: 13, rows: 13 } },
+  crossword: { given: { clues: CLUES, fillClues: '' }, least: 1.4, most: { columns: 13, rows: 13 } },
   'fill-in': { given: { words: WORDS }, least: 3.5 },
   'word-scramble': { given: { words: WORDS }, least: 4.9 },
   cryptogram: { given: { texts: SAYINGS }, least: 2 },
@@ -189,6 +189,25 @@ describe('words with clues', () => {
     expect(texts).toContain('It hums (3)');
     expect(texts).toContain('(5,5)');
     expect(texts).toContain('(4-5)');
+  });
+
+  it('stand two or four a page, each grid with its own; on the facing page there is one', () => {
+    const small = { columns: 9, rows: 9, words: 5 };
+    const count = (book: Book, page: number, text: string) =>
+      textsOn(book, page).filter((one) => one === text).length;
+    const two = crossword(list, { ...small, perPage: 2 });
+    expect(textsOn(two, 1)).toContain('Crossword 1–2');
+    expect([count(two, 1, 'Across'), count(two, 1, 'Down')]).toEqual([2, 2]);
+    expect(findings(two)).toEqual([]);
+    expect(two.plan.items.s!.pages).toEqual([1, 1]);
+    const facing = crossword(list, { ...small, perPage: 4, clueSide: 'facing' });
+    expect(new Set(facing.plan.items.s!.pages).size).toBe(2);
+  });
+
+  it('that find no room in any size that prints are drawn too small, and told', () => {
+    const long = HIVE_WORDS.map((word) => `${word} | ${'It is long in telling. '.repeat(12)}`).join('\n');
+    const crowded = bookOf('crossword', { items: 1, options: { clues: long, words: 12, perPage: 4 } });
+    expect(findings(crowded).join(' ')).toMatch(/pt/);
   });
 
   it('that are missing, give the word away or are none are told', () => {
