@@ -1,11 +1,12 @@
 import { FAMILIES } from '../faces/families.ts';
 import type { IndexedTerm, ListedPage, WholeBook } from '../pages/index.ts';
+import { levelTitle } from '../pages/puzzle/level.ts';
 import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import type { Book } from './book.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
 import type { Plan } from './planned.ts';
 import type { Recipe } from './recipe.ts';
-import { type Entry, isGroup, kindOf, sectionName, sectionsOf } from './sections.ts';
+import { type Entry, isGroup, kindOf, type Section, sectionName, sectionsOf } from './sections.ts';
 
 /** What a page shows beside another's name: its number, as it is counted. */
 export type NumberOf = (page: number) => string;
@@ -49,24 +50,64 @@ function stretches(pages: readonly number[], numberOf: NumberOf): string[] {
   return numbers;
 }
 
-/** What an index leads to: the terms of all units, each once whatever its capitals, in the order of the book's language. */
+type Found = Omit<IndexedTerm, 'numbers'> & { pages: Set<number>; order: number };
+
+/**
+ * What an index leads to: the terms of all units, titles and levels of items, each once whatever its capitals, in the order of the
+ * book's language; levels from the easiest on.
+ */
 export function indexedTerms(recipe: Recipe, plan: Plan, numberOf: NumberOf): IndexedTerm[] {
-  const found = new Map<string, { text: string; pages: Set<number> }>();
+  const found = new Map<string, Found>();
+  const note = (page: number, entry: Omit<Found, 'pages'>) => {
+    const text = entry.text.replace(/\s+/g, ' ').trim();
+    if (!text) return;
+    const key = [entry.by, entry.under, text.toLocaleLowerCase(recipe.language)].join('\n');
+    const one = found.get(key) ?? { ...entry, text, pages: new Set() };
+    one.pages.add(page);
+    found.set(key, one);
+  };
   for (const { unit, part, number } of plan.pages) {
     if (part === 'right' || part === 'back') continue;
-    for (const term of unit?.terms ?? []) {
-      const text = term.replace(/\s+/g, ' ').trim();
-      if (!text) continue;
-      const key = text.toLocaleLowerCase(recipe.language);
-      const one = found.get(key) ?? { text, pages: new Set() };
-      one.pages.add(number);
-      found.set(key, one);
-    }
+    for (const text of unit?.terms ?? []) note(number, { by: 'subjects', text, order: 0 });
   }
+  for (const section of sectionsOf(recipe.sections)) noteItems(recipe, plan, section, note);
   const order = new Intl.Collator(recipe.language, { numeric: true });
   return [...found.values()]
-    .sort((one, other) => order.compare(one.text, other.text))
-    .map(({ text, pages }) => ({ text, numbers: stretches([...pages], numberOf) }));
+    .sort((one, other) => one.order - other.order || order.compare(one.text, other.text))
+    .map(({ by, text, under, pages }) => ({
+      ...{ by, text },
+      ...(under === undefined ? {} : { under }),
+      numbers: stretches(
+        [...pages].sort((a, b) => a - b),
+        numberOf,
+      ),
+    }));
+}
+
+/** Notes the items of a section by their titles and their levels, as far as they are known before they are made. */
+function noteItems(
+  recipe: Recipe,
+  plan: Plan,
+  section: Section,
+  note: (page: number, entry: Omit<Found, 'pages'>) => void,
+): void {
+  const { filed } = kindOf(section);
+  const planned = plan.items[section.id];
+  if (!filed || !planned) return;
+  const language = printedLanguage(recipe);
+  planned.pages.forEach((page, i) => {
+    const item = i + 1;
+    const { title, level, called } = filed({
+      options: section.options,
+      streamKey: [recipe.seed, section.id],
+      ...{ item, total: planned.count },
+      roll: section.rolls?.[item] ?? 0,
+      pin: section.pins?.[item],
+    });
+    if (title) note(page, { by: 'titles', text: title, order: 0 });
+    if (level)
+      note(page, { by: 'levels', under: levelTitle(language, level), text: called(language), order: level });
+  });
 }
 
 const LICENSES: Readonly<Record<string, string>> = {

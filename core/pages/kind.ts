@@ -3,6 +3,7 @@ import type { HouseFaces } from '../faces/choice.ts';
 import type { FaceId } from '../faces/index.ts';
 import type { PageFrame, Rect, Side } from '../print/index.ts';
 import type { PrintedLanguage } from '../printed-words/index.ts';
+import type { Level } from '../puzzles/level.ts';
 import type { Resources, ResourceType } from '../resources/index.ts';
 import type { Mark, Typesetter } from '../scene/index.ts';
 import type { Hyphenate } from '../text/hyphenation.ts';
@@ -27,9 +28,16 @@ export interface ListedPage {
   page: number;
 }
 
+/** What an index is of: subjects of pages, or items by their titles or by their levels. */
+export const INDEXED_BY = ['subjects', 'titles', 'levels'] as const;
+export type IndexedBy = (typeof INDEXED_BY)[number];
+
 /** What an index leads to, in the order of the book's language. */
 export interface IndexedTerm {
+  by: IndexedBy;
   text: string;
+  /** It stands with others under this, and not under its first letter. */
+  under?: string;
   /** Of the pages, as they are counted; `14–16` where three or more follow each other. */
   numbers: readonly string[];
 }
@@ -182,6 +190,16 @@ export interface Hints<Options, Item> {
   steps(item: Item, count: number, language: PrintedLanguage): string[];
 }
 
+/** What is known of an item before it is made. */
+export interface Filed {
+  /** Its subject, as the list has it that it is made from. */
+  title?: string | undefined;
+  /** That it is to have. */
+  level?: Level | undefined;
+  /** What puzzles of its kind are called in print. */
+  called(language: PrintedLanguage): string;
+}
+
 /** Items that were read from a text, as pins, and what could not be read, a sentence each. */
 export interface BroughtIn {
   pins: unknown[];
@@ -282,6 +300,10 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   pin?: { schema: v.GenericSchema<unknown, unknown>; of(context: FillContext<Options>): unknown };
   /** What an item is like, for whoever chooses among several: its level, and what it takes a person. */
   told?(item: Item): string;
+  /** Under what an index lists an item: known before it is made. Nothing of one that was brought in. */
+  filed?(
+    context: Pick<FillContext<Options>, 'options' | 'streamKey' | 'item' | 'roll' | 'pin' | 'total'>,
+  ): Filed;
   /** An item as it is tried on screen. */
   trial?(item: Item): Trial;
   /** Items from other programs: read from a text, such as a file or what was pasted. */

@@ -1,10 +1,12 @@
 import { leastGroups } from '../../puzzles/turned.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawCagesPage, drawCagesSolution } from './draw.ts';
 import { type CagesItem, fillCages, inspectCages, pinnedCages } from './fill.ts';
 import { type CagesOptions, cagesOptions, cagesPin } from './options.ts';
 import { cagesTrial } from './trial.ts';
+import { cagesWords } from './words.ts';
 
 export const cages = defineKind<CagesOptions, CagesItem>({
   id: 'cages',
@@ -32,6 +34,7 @@ export const cages = defineKind<CagesOptions, CagesItem>({
   fillSteps: fillCages,
   pin: { schema: cagesPin, of: pinnedCages },
   data: ({ size, cages, solution, level }) => ({ size, cages, solution, level }),
+  filed: filedByLevel(pinnedCages, (language) => cagesWords(language, 'title')),
   told: ({ level, cages }) => `${LEVEL_NAMES[level]}, ${cages.length} cages`,
   trial: cagesTrial,
   draw: drawCagesPage,

@@ -1,10 +1,12 @@
 import { sameCrossSums } from '../../puzzles/cross-sums/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawCrossSumsPage, drawCrossSumsSolution } from './draw.ts';
 import { type CrossSumsItem, fillCrossSums, inspectCrossSums, pinnedCrossSums } from './fill.ts';
 import { type CrossSumsOptions, crossSumsOptions, crossSumsPin } from './options.ts';
 import { crossSumsTrial } from './trial.ts';
+import { crossSumsWords } from './words.ts';
 
 export const crossSums = defineKind<CrossSumsOptions, CrossSumsItem>({
   id: 'cross-sums',
@@ -35,6 +37,7 @@ export const crossSums = defineKind<CrossSumsOptions, CrossSumsItem>({
     solution,
     level,
   }),
+  filed: filedByLevel(pinnedCrossSums, (language) => crossSumsWords(language, 'title')),
   told: ({ level, givens }) =>
     `${LEVEL_NAMES[level]}, ${givens.filter((given) => given === null).length} digits to fill in`,
   trial: crossSumsTrial,

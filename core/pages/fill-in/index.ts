@@ -1,5 +1,6 @@
 import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByTitle } from '../puzzle/filed.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
@@ -8,6 +9,7 @@ import { drawFillInPage } from './draw.ts';
 import { type FillInItem, fillFillIn, inspectFillIn, pinnedFillIn } from './fill.ts';
 import { type FillInOptions, fillInOptions, fillInPin } from './options.ts';
 import { fillInTrial } from './trial.ts';
+import { fillInWords } from './words.ts';
 
 export const fillIn = defineKind<FillInOptions, FillInItem>({
   id: 'fill-in',
@@ -47,6 +49,7 @@ export const fillIn = defineKind<FillInOptions, FillInItem>({
       solution: rowsOf(columns, rows, (at) => letters[at] ?? '#'),
     })),
   ],
+  filed: filedByTitle((language) => fillInWords(language, 'fillIn')),
   told: ({ columns, rows, words }) => `${words.length} words in ${columns} × ${rows} cells`,
   bringIn: {
     help: 'A fill-in with its answer in ipuz, or a list of them in square brackets.',

@@ -1,10 +1,12 @@
 import { sameInequality } from '../../puzzles/inequality/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawInequalityPage, drawInequalitySolution } from './draw.ts';
 import { fillInequality, type InequalityItem, inspectInequality, pinnedInequality } from './fill.ts';
 import { type InequalityOptions, inequalityOptions, inequalityPin } from './options.ts';
 import { inequalityTrial } from './trial.ts';
+import { inequalityWords } from './words.ts';
 
 export const inequality = defineKind<InequalityOptions, InequalityItem>({
   id: 'inequality',
@@ -33,6 +35,7 @@ export const inequality = defineKind<InequalityOptions, InequalityItem>({
     signs: signs.map(({ less, more }) => [less, more]),
     ...{ solution, level },
   }),
+  filed: filedByLevel(pinnedInequality, (language) => inequalityWords(language, 'title')),
   told: ({ level, signs }) => `${LEVEL_NAMES[level]}, ${signs.length} signs`,
   trial: inequalityTrial,
   draw: drawInequalityPage,

@@ -1,10 +1,12 @@
 import { leastTurned } from '../../puzzles/turned.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawKakuroPage, drawKakuroSolution } from './draw.ts';
 import { fillKakuro, inspectKakuro, type KakuroItem, pinnedKakuro, sumsOf } from './fill.ts';
 import { type KakuroOptions, kakuroOptions, kakuroPin } from './options.ts';
 import { kakuroTrial } from './trial.ts';
+import { kakuroWords } from './words.ts';
 
 export const kakuro = defineKind<KakuroOptions, KakuroItem>({
   id: 'kakuro',
@@ -37,6 +39,7 @@ export const kakuro = defineKind<KakuroOptions, KakuroItem>({
       ...{ solution, level },
     };
   },
+  filed: filedByLevel(pinnedKakuro, (language) => kakuroWords(language, 'kakuro')),
   told: ({ level }) => LEVEL_NAMES[level],
   trial: kakuroTrial,
   draw: drawKakuroPage,

@@ -1,9 +1,11 @@
 import { sameMaze } from '../../puzzles/maze/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawMazePage, drawMazeSolution } from './draw.ts';
 import { fillMaze, gridOf, inspectMaze, type MazeItem, pinnedMaze } from './fill.ts';
 import { type MazeOptions, mazeOptions, mazePin } from './options.ts';
+import { mazeWords } from './words.ts';
 
 export const maze = defineKind<MazeOptions, MazeItem>({
   id: 'maze',
@@ -57,6 +59,7 @@ export const maze = defineKind<MazeOptions, MazeItem>({
     const { grid: kind, start, goal, way, level } = item;
     return { grid: kind, cells: grid.cells, passages, start, goal, path: way, level };
   },
+  filed: filedByLevel(pinnedMaze, (language) => mazeWords(language, 'maze')),
   told: ({ level, way }) => `${LEVEL_NAMES[level]}, a way of ${way.length} cells`,
   draw: drawMazePage,
   solution: { box: drawMazeSolution },

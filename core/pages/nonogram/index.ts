@@ -1,10 +1,12 @@
 import { leastTurned } from '../../puzzles/turned.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawNonogramPage, drawNonogramSolution } from './draw.ts';
 import { cluesOfItem, fillNonogram, inspectNonogram, type NonogramItem, pinnedNonogram } from './fill.ts';
 import { type NonogramOptions, nonogramOptions, nonogramPin } from './options.ts';
 import { nonogramTrial } from './trial.ts';
+import { nonogramWords } from './words.ts';
 
 export const nonogram = defineKind<NonogramOptions, NonogramItem>({
   id: 'nonogram',
@@ -50,6 +52,7 @@ export const nonogram = defineKind<NonogramOptions, NonogramItem>({
       },
     },
   ],
+  filed: filedByLevel(pinnedNonogram, (language) => nonogramWords(language, 'nonogram')),
   told: ({ level }) => LEVEL_NAMES[level],
   trial: nonogramTrial,
   draw: drawNonogramPage,

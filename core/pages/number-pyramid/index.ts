@@ -1,5 +1,6 @@
 import { samePyramid } from '../../puzzles/pyramid/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawNumberPyramidPage, drawNumberPyramidSolution } from './draw.ts';
 import {
@@ -10,6 +11,7 @@ import {
 } from './fill.ts';
 import { type NumberPyramidOptions, numberPyramidOptions, numberPyramidPin } from './options.ts';
 import { numberPyramidTrial } from './trial.ts';
+import { numberPyramidWords } from './words.ts';
 
 export const numberPyramid = defineKind<NumberPyramidOptions, NumberPyramidItem>({
   id: 'number-pyramid',
@@ -34,6 +36,7 @@ export const numberPyramid = defineKind<NumberPyramidOptions, NumberPyramidItem>
   fillSteps: fillNumberPyramid,
   pin: { schema: numberPyramidPin, of: pinnedNumberPyramid },
   data: ({ rows, givens, solution, level }) => ({ rows, givens, solution, level }),
+  filed: filedByLevel(pinnedNumberPyramid, (language) => numberPyramidWords(language, 'title')),
   told: ({ level, givens }) =>
     `${LEVEL_NAMES[level]}, ${givens.filter((number) => number === null).length} bricks to fill in`,
   trial: numberPyramidTrial,

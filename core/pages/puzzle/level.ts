@@ -1,5 +1,5 @@
 import type * as v from 'valibot';
-import { printedWords } from '../../printed-words/index.ts';
+import { type PrintedLanguage, printedWords } from '../../printed-words/index.ts';
 import { LEVELS, type Level } from '../../puzzles/level.ts';
 import type { RandomStream } from '../../random.ts';
 import { BLACK, ellipsePath, type Mark } from '../../scene/index.ts';
@@ -45,6 +45,12 @@ export const levelWords = printedWords({
 });
 
 export const levelKey = (level: Level) => `level${level}` as const;
+
+/** What a level is called in print where it stands alone. */
+export function levelTitle(language: PrintedLanguage, level: Level): string {
+  const name = levelWords(language, levelKey(level));
+  return name.charAt(0).toLocaleUpperCase(language) + name.slice(1);
+}
 
 /** A level as the interface names it. */
 export const LEVEL_NAMES = {

@@ -4,12 +4,17 @@ import { printedWords } from '../../printed-words/index.ts';
 import { BLACK, type Mark, type TextMark, textLine } from '../../scene/index.ts';
 import { enumOf, exactObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { type DrawContext, defineKind, type IndexedTerm, type Unit } from '../kind.ts';
+import { type DrawContext, defineKind, INDEXED_BY, type IndexedTerm, type Unit } from '../kind.ts';
 import { matterHeading, matterRoom } from '../matter/prose.ts';
 import { oneLine } from '../paper/one-line.ts';
 import { type IndexLine, inColumns, indexLines, placesOf } from './lines.ts';
 
 const options = exactObject({
+  of: setting(enumOf(INDEXED_BY), 'subjects', {
+    label: 'Index of',
+    values: { subjects: 'Subjects', titles: 'Puzzles by title', levels: 'Puzzles by level' },
+    help: 'Subjects, prompts and authors of the pages; or puzzles, by the titles of their lists or by their levels.',
+  }),
   heading: setting(text(0, 60), '', {
     label: 'Heading',
     help: 'Instead of “Index” in the language of the book.',
@@ -18,7 +23,10 @@ const options = exactObject({
     label: 'Columns',
     values: { 1: 'One', 2: 'Two', 3: 'Three' },
   }),
-  letters: setting(v.boolean(), true, { label: 'A heading for each letter' }),
+  letters: setting(v.boolean(), true, {
+    label: 'A heading for each letter',
+    when: { of: ['subjects', 'titles'] },
+  }),
 });
 type Options = v.InferOutput<typeof options>;
 
@@ -45,7 +53,11 @@ const heightOf = ({ body, grid }: Pick<PageFrame, 'body' | 'grid'>): number =>
 const LETTER = 0.6;
 const sizeOf = ({ grid }: Pick<PageFrame, 'grid'>): number => Math.max(7.5, 9.5 * grid.typeScale);
 
-/** The lines of an index on pages of a frame. */
+/** What an index of the book lists. */
+const entriesOf = (indexed: readonly IndexedTerm[], { of }: Options): IndexedTerm[] =>
+  indexed.filter(({ by }) => by === of);
+
+/** The lines of an index on pages of a frame. @param indexed what it lists */
 function linesOf(
   indexed: readonly IndexedTerm[],
   language: string,
@@ -66,7 +78,8 @@ function linesOf(
 const isHead = ({ data }: Unit): boolean => (data as { page: number }).page === 0;
 
 function lineMarks(
-  { type, faces, frame, whole }: DrawContext<Options, never>,
+  { type, faces, frame }: DrawContext<Options, never>,
+  indexed: readonly IndexedTerm[],
   line: IndexLine,
   { x, width }: Pick<Rect, 'x' | 'width'>,
   y: number,
@@ -76,7 +89,7 @@ function lineMarks(
     const style = { face: faces.display, size: Math.max(9, 11.5 * scale), color: BLACK } as const;
     return [textLine(type, line.letter, style, x, y)];
   }
-  const { text: words, numbers } = whole.indexed[line.entry]!;
+  const { text: words, numbers } = indexed[line.entry]!;
   const style = { face: faces.text, size: sizeOf(frame) };
   if (line.kind === 'numbers') {
     const some = numbers.slice(line.from, line.from + line.count);
@@ -115,7 +128,8 @@ function draw(context: DrawContext<Options, never>): Mark[] {
   const scale = frame.grid.typeScale;
   const { page } = unit.data as { page: number };
   const across = Number(chosen.columns);
-  const columns = inColumns(linesOf(whole.indexed, language, frame, chosen), heightOf(frame));
+  const indexed = entriesOf(whole.indexed, chosen);
+  const columns = inColumns(linesOf(indexed, language, frame, chosen), heightOf(frame));
   const own = columns.slice(page * across, (page + 1) * across);
   const heading = isHead(unit)
     ? matterHeading(
@@ -130,17 +144,35 @@ function draw(context: DrawContext<Options, never>): Mark[] {
     ...own.flatMap((lines, column) => {
       const places = placesOf(lines);
       const at = { x: body.x + column * (width + BETWEEN), width };
-      return lines.flatMap((line, i) => lineMarks(context, line, at, top + places[i]! * LINE * scale));
+      return lines.flatMap((line, i) =>
+        lineMarks(context, indexed, line, at, top + places[i]! * LINE * scale),
+      );
     }),
   ];
 }
 
+/** What to do where there is nothing. */
+const NOTHING: Readonly<Record<Options['of'], string>> = {
+  subjects: 'Give pages subjects, prompts or authors from a list',
+  titles: 'Give the lists of word puzzles titles',
+  levels: 'Add puzzles with a level',
+};
+
 export const subjectIndex = defineKind<Options, never>({
   id: 'subject-index',
   version: 1,
+  later: { of: 'subjects' },
   name: 'Index',
   family: 'Front and back matter',
   purpose: 'Subjects, prompts, authors and words of the pages, in order, with the numbers of the pages.',
+  samples: [
+    { name: 'Index' },
+    {
+      name: 'Index of puzzles by level',
+      purpose: 'Where the puzzles of each level are.',
+      options: { of: 'levels' },
+    },
+  ],
   extent: 'derived',
   defaultCount: 1,
   numbered: true,
@@ -149,18 +181,17 @@ export const subjectIndex = defineKind<Options, never>({
   options,
   units: ({ indexed, frame, language, options: chosen }) => {
     const sheet = frame('recto');
-    const columns = inColumns(linesOf(indexed, language, sheet, chosen), heightOf(sheet));
+    const columns = inColumns(linesOf(entriesOf(indexed, chosen), language, sheet, chosen), heightOf(sheet));
     const pages = Math.max(1, Math.ceil(columns.length / Number(chosen.columns)));
     return Array.from({ length: pages }, (_, page): Unit => ({ data: { page } }));
   },
   draw,
-  inspectUnit: ({ whole, unit }) =>
-    whole.indexed.length === 0 && isHead(unit)
+  inspectUnit: ({ whole, unit, options: chosen }) =>
+    entriesOf(whole.indexed, chosen).length === 0 && isHead(unit)
       ? [
           {
             severity: 'look',
-            message:
-              'there is nothing to index. Give pages subjects, prompts or authors from a list, or delete the index.',
+            message: `there is nothing to index. ${NOTHING[chosen.of]}, or delete the index.`,
           },
         ]
       : [],

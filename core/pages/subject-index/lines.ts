@@ -1,6 +1,6 @@
 import type { IndexedTerm } from '../kind.ts';
 
-/** A line of an index: a letter over those that begin with it, an entry, or numbers of the entry above. */
+/** A line of an index: a letter, or what else they stand under, over entries, an entry, or numbers of the entry above. */
 export type IndexLine =
   | { kind: 'letter'; letter: string }
   /** All numbers stand behind the words, or none. */
@@ -37,10 +37,10 @@ export function indexLines(
   headed: boolean,
 ): IndexLine[] {
   let letter = '';
-  return entries.flatMap(({ text, numbers }, entry) => {
+  return entries.flatMap(({ text, under, numbers }, entry) => {
     const lines: IndexLine[] = [];
-    const own = letterOf(text, language);
-    if (headed && own !== letter) lines.push({ kind: 'letter', letter: own });
+    const own = under ?? letterOf(text, language);
+    if ((headed || under !== undefined) && own !== letter) lines.push({ kind: 'letter', letter: own });
     letter = own;
     const behind = text.length + 2 + numbers.join(', ').length <= fits.line;
     lines.push({ kind: 'entry', entry, behind });

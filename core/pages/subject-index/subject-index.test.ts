@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
-import { bookFrom, drawPage } from '../../book/index.ts';
+import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { eachMark } from '../../scene/index.ts';
@@ -153,7 +153,9 @@ describe('an index', () => {
         (options, trim, setting) => {
           const book = bookOf([ruled('a', 200, subjects)], options, settingOf(trim, setting));
           holdsInside(book, type);
-          expect(said(book).filter((text) => text.startsWith('Subject'))).toHaveLength(150);
+          expect(said(book).filter((text) => text.startsWith('Subject'))).toHaveLength(
+            options.of === 'subjects' ? 150 : 0,
+          );
           // None is empty.
           for (const { number } of pagesOf(book))
             expect(drawPage(book, number, type).layers[0]!.marks.length).toBeGreaterThan(0);
@@ -169,9 +171,90 @@ describe('an index', () => {
   });
 });
 
+describe('an index of puzzles', () => {
+  const items = (id: string, kind: string, count: number, options: object, more: object = {}) => ({
+    ...{ id, kind, items: count, options },
+    ...more,
+  });
+  const lists = (...titles: string[]) => ({
+    lists: titles.map((title) => ({
+      title,
+      words: ['beeswax', 'honeycomb', 'propolis', 'queenless', 'foundation'],
+    })),
+  });
+
+  it('by level: from the easiest on, kind by kind in the language of the book, with the pages of those levels', () => {
+    const puzzles = [
+      items('s', 'sudoku', 10, { size: 4, perPage: 1, level: 'rising' }),
+      items('m', 'maze', 3, { level: 2, columns: 8, rows: 8 }),
+    ];
+    const book = bookOf(puzzles, { of: 'levels' }, { language: 'es' });
+    expect(said(book)).toEqual([
+      'Índice alfabético',
+      ...['Muy fácil', 'Sudoku', '1, 2'],
+      ...['Fácil', 'Laberinto', '11–13', 'Sudoku', '3, 4'],
+      ...['Medio', 'Sudoku', '5, 6'],
+      ...['Difícil', 'Sudoku', '7, 8'],
+      ...['Muy difícil', 'Sudoku', '9, 10'],
+    ]);
+  });
+
+  it('by title: of lists, each with all of its pages, as typed by whoever wrote them', () => {
+    const words = lists('Ducks', 'bees', 'Éclairs');
+    const puzzles = [
+      items('w', 'word-search', 4, { words, wordsPerPuzzle: 5 }),
+      items('f', 'fill-in', 2, { words: lists('Bees'), wordsPerPuzzle: 5 }),
+    ];
+    expect(said(bookOf(puzzles, { of: 'titles' }))).toEqual([
+      'Index',
+      ...['B', 'bees', '2, 5, 6'],
+      ...['D', 'Ducks', '1, 4'],
+      ...['E', 'Éclairs', '3'],
+    ]);
+    expect(said(bookOf(puzzles, { of: 'titles', letters: false }))).not.toContain('B');
+  });
+
+  it('knows pinned puzzles by what they are pinned as, and nothing of the level of those brought in', () => {
+    const level = (n: number) => ({ size: 4, variant: 'classic', symmetry: 'none', level: n, roll: 0 });
+    const given = { size: 4, variant: 'classic', givens: '1234341221434321' };
+    const pins = { 1: level(3), 2: given };
+    const book = bookOf([items('s', 'sudoku', 3, { size: 4, perPage: 1, level: 1 }, { pins })], {
+      of: 'levels',
+    });
+    expect(said(book)).toEqual(['Index', 'Very easy', 'Sudoku', '3', 'Medium', 'Sudoku', '1']);
+  });
+
+  it('lists the level that a puzzle then has, wherever it was to be had', () => {
+    const book = bookOf([items('s', 'sudoku', 8, { size: 6, perPage: 2, level: 'mixed' })], { of: 'levels' });
+    const names = ['Very easy', 'Easy', 'Medium', 'Hard', 'Very hard'];
+    const listed = new Map<string, string[]>();
+    let under = '';
+    for (const text of said(book).slice(1))
+      if (names.includes(text)) under = text;
+      else if (text !== 'Sudoku') listed.set(under, text.split(', '));
+    const section = book.sections.get('s')!;
+    for (let item = 1; item <= 8; item++) {
+      const { wanted } = filledItem(book, section, item) as { wanted: number };
+      const pages = (listed.get(names[wanted - 1]!) ?? []).flatMap((range) => {
+        const [from, to = from] = range.split('–').map(Number);
+        return Array.from({ length: to! - from! + 1 }, (_, i) => from! + i);
+      });
+      expect(pages).toContain(Math.ceil(item / 2));
+    }
+  });
+
+  it('of nothing is told, with what to do', () => {
+    const found = proofBook(bookOf([{ id: 'a', kind: 'ruled', pages: 24 }], { of: 'levels' }), type);
+    expect([...found].map(({ message }) => message)).toContainEqual(
+      expect.stringMatching(/Add puzzles with a level/),
+    );
+  });
+});
+
 describe('lines in columns', () => {
   it('keep their order and height, and no letter stands last', () => {
     const entry = fc.record({
+      by: fc.constant('subjects' as const),
       text: fc.constantFrom('ant', 'bee', 'Boo', 'éclair', '9', 'a longer term'),
       numbers: fc.array(fc.constantFrom('1', '23', '114–116', 'xviii'), { minLength: 1, maxLength: 14 }),
     });

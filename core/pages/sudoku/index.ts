@@ -1,5 +1,6 @@
 import { markOfCells, sameSudoku, TECHNIQUES } from '../../puzzles/sudoku/index.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { readSudokus } from './bring-in.ts';
 import { drawSudokuPage, drawSudokuSolution } from './draw.ts';
@@ -8,6 +9,7 @@ import { fillSudoku, inspectSudoku, inspectSudokus, pinnedSudoku } from './fill.
 import { firstSteps, linesOfStep } from './first-steps.ts';
 import { sudokuFormats } from './formats.ts';
 import { type SudokuOptions, sudokuOptions, sudokuPin } from './options.ts';
+import { sudokuWords } from './words.ts';
 
 export const sudoku = defineKind<SudokuOptions, SudokuItem>({
   id: 'sudoku',
@@ -41,6 +43,7 @@ export const sudoku = defineKind<SudokuOptions, SudokuItem>({
     ...(boxes ? { boxes } : {}),
     ...(cages ? { cages } : {}),
   }),
+  filed: filedByLevel(pinnedSudoku, (language, { variant }) => sudokuWords(language, variant)),
   told: ({ level, techniques }) =>
     [LEVEL_NAMES[level], ...techniques.map((one) => TECHNIQUES[one].toLowerCase())].join(', '),
   bringIn: {

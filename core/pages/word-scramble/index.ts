@@ -1,11 +1,13 @@
 import { wordListFormat } from '../item-formats.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { filedByTitle } from '../puzzle/filed.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
 import { drawScramblePage, drawScrambleSolution } from './draw.ts';
 import { fillScramble, inspectScramble, pinnedScramble, type ScrambleItem } from './fill.ts';
 import { LONGEST, type ScrambleOptions, scrambleOptions, scramblePin } from './options.ts';
 import { scrambleTrial } from './trial.ts';
+import { scrambleWords } from './words.ts';
 
 const shown = { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] } };
 
@@ -41,6 +43,7 @@ export const wordScramble = defineKind<ScrambleOptions, ScrambleItem>({
   }),
   formats: [wordListFormat(({ words }: ScrambleItem) => words.map(({ word }) => word))],
   trial: scrambleTrial,
+  filed: filedByTitle((language, { task }) => scrambleWords(language, task)),
   draw: drawScramblePage,
   solution: { box: drawScrambleSolution },
   inspect: inspectScramble,

@@ -102,9 +102,20 @@ function inOrder(
   return words.slice().sort((a, b) => a.letters.length - b.letters.length || byLetters(a, b));
 }
 
+/** The level that a puzzle is to have; null where it is made as the settings say. */
+export const wantedLevel = ({
+  options,
+  streamKey,
+  item,
+  total = item,
+}: Pick<FillContext<WordSearchOptions>, 'options' | 'streamKey' | 'item' | 'total'>): Level | null =>
+  options.level === 'set'
+    ? null
+    : levelOf(options.level, item, total, randomStream(...streamKey, item, 'level'));
+
 /** What one puzzle is made from. */
 export function pinnedWordSearch(context: FillContext<WordSearchOptions>): Making {
-  const { options, streamKey, item, roll, total = item } = context;
+  const { options, streamKey, item, roll } = context;
   const source = sourceOf(context);
   const [seed, section] = streamKey;
   const dealt = dealtFrom(source.usable, {
@@ -116,10 +127,7 @@ export function pinnedWordSearch(context: FillContext<WordSearchOptions>): Makin
   });
   const asListed = options.order === 'typed' ? source.usable.filter((word) => dealt.includes(word)) : dealt;
   const words = inOrder(asListed, options.order, randomStream(...streamKey, item, roll, 'order'));
-  const wanted =
-    options.level === 'set'
-      ? null
-      : levelOf(options.level, item, total, randomStream(...streamKey, item, 'level'));
+  const wanted = wantedLevel(context);
   const messages = options.messages.split(/\r?\n/).filter((line) => line.trim());
   const own = wanted === null ? options : OF_LEVEL[wanted](words.length);
   return {

@@ -1,18 +1,22 @@
+import type { Level } from '../../puzzles/level.ts';
 import { leastTurned } from '../../puzzles/turned.ts';
 import { cellsOf, DIRECTION_SETS } from '../../puzzles/word-search/index.ts';
+import { isObject } from '../../schema.ts';
 import { loadUnwanted } from '../../words/index.ts';
 import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
+import { titleOf } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded } from '../puzzle/word-source.ts';
 import { readWordSearches } from './bring-in.ts';
 import { drawWordSearchPage, drawWordSearchSolution } from './draw.ts';
 import { first, second } from './earlier/index.ts';
-import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type SearchItem } from './fill.ts';
+import { fillWordSearch, inspectWordSearch, pinnedWordSearch, type SearchItem, wantedLevel } from './fill.ts';
 import { inspectWordLists } from './lists.ts';
 import { type WordSearchOptions, wordSearchOptions, wordSearchPin } from './options.ts';
 import { searchTrial } from './trial.ts';
+import { searchWords } from './words.ts';
 
 const SHOWN = { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] }, wordsPerPuzzle: 12 };
 
@@ -68,6 +72,13 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
     }),
   fill: fillWordSearch,
   pin: { schema: wordSearchPin, of: pinnedWordSearch },
+  filed: ({ options, pin, ...context }) => ({
+    title: titleOf(options.words, context.item, pin),
+    level: isObject(pin)
+      ? (pin as { level?: Level }).level
+      : (wantedLevel({ options, ...context }) ?? undefined),
+    called: (language) => searchWords(language, 'title'),
+  }),
   told: ({ level, words, directions, search: { decoys } }) =>
     [
       LEVEL_NAMES[level],
