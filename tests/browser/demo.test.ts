@@ -27,7 +27,6 @@ test('niches side by side, and the pictures of every view', async ({ page }) => 
   await picture(page, 'phrases');
   await view(page, 'Gaps');
   await expect(page.getByRole('table', { name: 'Monthly sales and books on sale' })).toBeVisible();
-  await picture(page, 'gaps');
   await view(page, 'Brief');
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue(/Beekeeping/);
   await picture(page, 'niche-brief');

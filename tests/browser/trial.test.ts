@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import { noSeriousFindings } from './look.ts';
-import { addFirst, expect, test } from './quill.ts';
+import { noSeriousFindings, picture } from './look.ts';
+import { addFirst, expect, openBook, sections, test } from './quill.ts';
 
 async function tryFirst(page: Page, name: string) {
   await addFirst(page, name);
@@ -262,4 +262,46 @@ test('numbers are marked in a grid, by drawing over them and by keyboard', async
 test('a puzzle without words says what it waits for', async ({ page }) => {
   const trial = await tryFirst(page, 'Fill-in');
   await expect(trial.getByText('There is nothing to solve yet.')).toBeVisible();
+});
+
+test('a crossword of the demo is filled in along its words, clue by clue', async ({ page }) => {
+  await openBook(page, 'Crosswords from the Hedge');
+  await sections(page).filter({ hasText: 'Crossword' }).click();
+  await page.getByRole('button', { name: 'Try it…' }).click();
+  const trial = page.getByRole('dialog', { name: 'Try Puzzle 1' });
+  const sheet = trial.getByRole('application', { name: 'Puzzle' });
+  const clues = trial.getByRole('list').getByRole('button');
+  await expect(clues.first()).toHaveText(/^\d+ across /);
+  await noSeriousFindings(page, 'crossword trial');
+
+  // Typing goes on along the word of the clue that is followed, and Backspace goes back.
+  const typed = (await sheet.locator('[data-cell]').allTextContents()).map((text) => text.replace(/\d/g, ''));
+  expect(typed.join('')).toBe('');
+  const third = clues.nth(2);
+  await third.click();
+  await expect(third).toHaveAttribute('aria-current', 'true');
+  await sheet.focus();
+  await page.keyboard.type('abc');
+  const letters = async () =>
+    (await sheet.locator('[data-cell]').allTextContents()).map((text) => text.replace(/\d/g, '')).join('');
+  await expect.poll(letters).toBe('ABC');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.press('Control+z');
+  await expect.poll(letters).toBe('ABC');
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
+  await expect.poll(letters).toBe('');
+
+  // Shown cell by cell, the words of three clues are there, and right.
+  for (const clue of [0, 1, 2]) {
+    await clues.nth(clue).click();
+    const before = (await letters()).length;
+    for (let cell = 0; cell < 3; cell++) {
+      await trial.getByRole('button', { name: 'Show this cell' }).click();
+      await clues.nth(clue).click();
+    }
+    await expect.poll(async () => (await letters()).length).toBe(before + 3);
+  }
+  await trial.getByRole('button', { name: 'Check' }).click();
+  await expect(trial.getByText('All is right so far.')).toBeVisible();
+  await picture(page, 'trial');
 });

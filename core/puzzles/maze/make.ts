@@ -18,43 +18,64 @@ export interface Maze {
 export const ENDS = ['outer', 'middle', 'anywhere'] as const;
 export type Ends = (typeof ENDS)[number] | { start: number; goal: number };
 
+/** A maze as a tree: cells in the order in which they came to it, each after the one that it hangs on. */
+interface Tree {
+  open: Uint8Array;
+  order: Int32Array;
+  /** The cell that each hangs on; −1 for the first. */
+  parent: Int32Array;
+}
+
 /**
  * Opens walls so that one way leads from every cell to every other: growing tree, which goes on from the newest cell, or from
  * any.
  * @param winding how often from the newest, 0 to 1: long ways with few branches at 1, short ones with many at 0
  */
-export function openWalls(
+function grownTree(
   { cells, first, next, through, walls }: Grid,
   winding: number,
   random: RandomStream,
-): Uint8Array {
+): Tree {
   const open = new Uint8Array(walls.one.length);
+  const order = new Int32Array(cells);
+  const parent = new Int32Array(cells).fill(-1);
   const seen = new Uint8Array(cells);
+  /** Neighbors of each cell that do not belong to it yet. */
+  const free = new Int32Array(cells);
+  for (let cell = 0; cell < cells; cell++) free[cell] = first[cell + 1]! - first[cell]!;
   const active = new Int32Array(cells);
-  let count = 1;
-  active[0] = random.int(cells);
-  seen[active[0]!] = 1;
+  let count = 0;
+  let known = 0;
+  const add = (cell: number) => {
+    seen[cell] = 1;
+    order[known++] = cell;
+    active[count++] = cell;
+    for (let i = first[cell]!; i < first[cell + 1]!; i++) free[next[i]!]!--;
+  };
+  add(random.int(cells));
   while (count > 0) {
     const at = random.unit() < winding ? count - 1 : random.int(count);
     const cell = active[at]!;
-    let free = 0;
-    for (let i = first[cell]!; i < first[cell + 1]!; i++) if (!seen[next[i]!]) free++;
-    if (free === 0) {
+    if (free[cell] === 0) {
       active[at] = active[--count]!;
       continue;
     }
-    let chosen = free === 1 ? 0 : random.int(free);
-    for (let i = first[cell]!; i < first[cell + 1]!; i++) {
+    let chosen = free[cell] === 1 ? 0 : random.int(free[cell]!);
+    for (let i = first[cell]!; ; i++) {
       const to = next[i]!;
       if (seen[to] || chosen-- > 0) continue;
       open[through[i]!] = 1;
-      seen[to] = 1;
-      active[count++] = to;
+      parent[to] = cell;
+      add(to);
       break;
     }
   }
-  return open;
+  return { open, order, parent };
 }
+
+/** As `grownTree`, its walls alone. */
+export const openWalls = (grid: Grid, winding: number, random: RandomStream): Uint8Array =>
+  grownTree(grid, winding, random).open;
 
 /**
  * As `openWalls`, but every maze that a grid can have comes as often as any other: Wilson’s walks, whose circles are left out, until
@@ -111,6 +132,21 @@ export function distances(
   return { far, before };
 }
 
+/** As `distances`, of a tree whose order is known: what hangs on a cell is a step farther, but for those on the way up. */
+function distancesInTree({ order, parent }: Tree, from: number): ReturnType<typeof distances> {
+  const far = new Int32Array(order.length).fill(-1);
+  const before = parent.slice();
+  let below = -1;
+  for (let cell = from, steps = 0; cell >= 0; steps++) {
+    far[cell] = steps;
+    before[cell] = below;
+    below = cell;
+    cell = parent[cell]!;
+  }
+  for (const cell of order) if (far[cell]! < 0) far[cell] = far[parent[cell]!]! + 1;
+  return { far, before };
+}
+
 const outers = new WeakMap<Grid, readonly number[]>();
 
 /** Cells with a wall to the outside; in an outline, those with room before it. */
@@ -155,16 +191,22 @@ function wayBack(before: Int32Array, start: number): number[] {
 /**
  * The way between the ends of a maze: the longest of those whose ends also lie apart on the page. In a tree the farthest from any
  * cell is an end of the longest way.
+ * @param from distances from a cell, for who knows them faster
  */
-export function wayThrough(grid: Grid, open: Uint8Array, ends: Ends): Pick<Maze, 'start' | 'goal' | 'way'> {
+export function wayThrough(
+  grid: Grid,
+  open: Uint8Array,
+  ends: Ends,
+  from: (cell: number) => ReturnType<typeof distances> = (cell) => distances(grid, open, cell),
+): Pick<Maze, 'start' | 'goal' | 'way'> {
   if (typeof ends === 'object') {
     const { start, goal } = ends;
-    return { start, goal, way: wayBack(distances(grid, open, goal).before, start) };
+    return { start, goal, way: wayBack(from(goal).before, start) };
   }
   const among =
     ends === 'anywhere' ? Array.from({ length: grid.cells }, (_, cell) => cell) : outerCells(grid);
-  const goal = ends === 'middle' ? middleCell(grid) : farthest(distances(grid, open, among[0]!).far, among);
-  const { far, before } = distances(grid, open, goal);
+  const goal = ends === 'middle' ? middleCell(grid) : farthest(from(among[0]!).far, among);
+  const { far, before } = from(goal);
   const least = APART * Math.max(grid.width, grid.height);
   const apart = among.filter(
     (cell) => Math.hypot(grid.x[cell]! - grid.x[goal]!, grid.y[cell]! - grid.y[goal]!) >= least,
@@ -174,6 +216,11 @@ export function wayThrough(grid: Grid, open: Uint8Array, ends: Ends): Pick<Maze,
 }
 
 export function makeMaze(grid: Grid, ends: Ends, passages: Passages, random: RandomStream): Maze {
-  const open = passages === 'even' ? openWallsEvenly(grid, random) : openWalls(grid, passages, random);
-  return { open, ...wayThrough(grid, open, ends) };
+  if (passages === 'even') {
+    const open = openWallsEvenly(grid, random);
+    return { open, ...wayThrough(grid, open, ends) };
+  }
+  const tree = grownTree(grid, passages, random);
+  const { open } = tree;
+  return { open, ...wayThrough(grid, open, ends, (cell) => distancesInTree(tree, cell)) };
 }

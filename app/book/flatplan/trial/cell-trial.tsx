@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { visuallyHidden } from '@mui/utils';
 import { type KeyboardEvent, useId, useMemo, useRef, useState } from 'react';
 import {
+  alongRun,
   type CellTrial,
   clashingCells,
   EMPTY_MARK,
@@ -92,9 +93,15 @@ export default function CellsTrial({ item: trial, onSolved }: TrialProps<CellTri
             : noted(state, at, Number(sign))
           : written(trial, state, at, sign),
       );
-    take(written(trial, state, at, sign));
-    // Taking out goes back, as in a text.
-    cursor.step(sign ? 1 : -1);
+    if (sign) {
+      take(written(trial, state, at, sign));
+      cursor.step(1);
+      return;
+    }
+    // As in a text: what is taken out is what stands here, or otherwise before.
+    const out = state.values[at] ? at : alongRun(trial, run, at, -1);
+    take(written(trial, state, out, ''));
+    if (out !== at) cursor.step(-1);
   };
   const paint = (cell: number, begins: boolean) => {
     if (entry.of !== 'marks') {
