@@ -39,7 +39,9 @@ export default function CrosswordByHand({ item, options, onClose, onKeep }: ByHa
         <TextField
           label={`Clue of ${asked.number} ${asked.across ? 'across' : 'down'}`}
           value={asked.clue}
-          onChange={({ target }) => changes.change(withClue(now, word, target.value.slice(0, 400)))}
+          onChange={({ target }) =>
+            changes.change(withClue(now, word, target.value.slice(0, 400)), `clue ${word}`)
+          }
           multiline
           minRows={3}
           fullWidth

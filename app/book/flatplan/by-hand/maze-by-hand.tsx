@@ -7,17 +7,12 @@ import { type MazeDraft, mazePinned, wallNear, watchMaze, withWall } from '#core
 import { gridOf, type MazeItem } from '#core/pages/maze/fill.ts';
 import { neighborToward } from '#core/puzzles/maze/index.ts';
 import { tokens } from '../../../theme.ts';
+import { ARROWS } from '../trial/arrows.ts';
 import { cellNear, MazeSheet } from '../trial/maze-sheet.tsx';
 import { ByHandFrame } from './by-hand-frame.tsx';
 import type { ByHandProps } from './by-hand-props.ts';
 import { useChanges } from './use-changes.ts';
 
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 /** What a click changes. */
 const TOOLS = { wall: 'Walls', start: 'Start', goal: 'Goal' } as const;
 type Tool = keyof typeof TOOLS;

@@ -5,15 +5,10 @@ import { useMemo, useState } from 'react';
 import { gridOf, type MazeItem } from '#core/pages/maze/fill.ts';
 import { walkOn, walkTo } from '#core/puzzles/maze/index.ts';
 import { tokens } from '../../../theme.ts';
+import { ARROWS } from './arrows.ts';
 import { cellNear, MazeSheet, WayLine } from './maze-sheet.tsx';
 import type { TrialProps } from './trial-props.ts';
 
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 /** Steps that the pointer may be ahead. */
 const AHEAD = 12;
 /** A maze that is walked with arrow keys, or by drawing the way. */

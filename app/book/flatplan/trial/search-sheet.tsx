@@ -1,14 +1,9 @@
 import Box from '@mui/material/Box';
 import type { KeyboardEvent, PointerEvent, ReactNode } from 'react';
 import { tokens } from '../../../theme.ts';
+import { ARROWS } from './arrows.ts';
 
 const HEIGHT = 480;
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** The cell that an arrow key leads to; null for another key. */
 export function cellByArrow(key: string, at: number, columns: number, rows: number): number | null {

@@ -4,15 +4,10 @@ import { useEffect, useRef } from 'react';
 import type { SudokuItem } from '#core/pages/sudoku/fill.ts';
 import { type Attempt, type Shape, SIGNS } from '#core/puzzles/sudoku/index.ts';
 import { tokens } from '../../../theme.ts';
+import { ARROWS } from './arrows.ts';
 
 /** Width of the whole grid, in CSS pixels. */
 const WIDTH = 460;
-const ARROWS: Readonly<Record<string, readonly [row: number, column: number]>> = {
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-};
 
 interface Shown {
   item: SudokuItem;
@@ -80,8 +75,8 @@ export function SudokuGrid({ item, shape, attempt, at, onAt, looked, wrong }: Sh
         const step = ARROWS[event.key];
         if (!step) return;
         event.preventDefault();
-        const row = (Math.floor(at / size) + step[0] + size) % size;
-        onAt(row * size + ((at + step[1] + size) % size));
+        const row = (Math.floor(at / size) + step[1] + size) % size;
+        onAt(row * size + ((at + step[0] + size) % size));
       }}
       sx={{ borderCollapse: 'collapse', borderSpacing: 0, tableLayout: 'fixed', width: WIDTH, height: WIDTH }}
     >

@@ -1,12 +1,6 @@
 import { type KeyboardEvent, useState } from 'react';
 import { alongRun, type CellTrial, cellToward, runsAt, type TrialRun } from '#core/pages/puzzle/trial.ts';
-
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
+import { ARROWS } from './arrows.ts';
 
 /** Where in cells somebody is, and the run that is followed there. */
 export interface Cursor {
