@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { noSeriousFindings, picture } from './look.ts';
-import { addFirst, expect, openBook, sections, test } from './quill.ts';
+import { addFirst, expect, test } from './quill.ts';
 
 async function tryFirst(page: Page, name: string) {
   await addFirst(page, name);
@@ -264,9 +264,23 @@ test('a puzzle without words says what it waits for', async ({ page }) => {
   await expect(trial.getByText('There is nothing to solve yet.')).toBeVisible();
 });
 
-test('a crossword of the demo is filled in along its words, clue by clue', async ({ page }) => {
-  await openBook(page, 'Crosswords from the Hedge');
-  await sections(page).filter({ hasText: 'Crossword' }).click();
+const CLUES = [
+  'oak | It stands for centuries',
+  'maple | Its sap is sweet',
+  'willow | It weeps by the water',
+  'birch | White bark, fine twigs',
+  'cedar | It keeps moths away',
+  'poplar | A row of these lines the road',
+  'spruce | The fronts of fiddles are made of it',
+  'hazel | Nuts, and rods that find water',
+  'rowan | Red berries on a mountain',
+  'alder | It likes wet feet',
+];
+
+test('a crossword is filled in along its words, clue by clue', async ({ page }) => {
+  await addFirst(page, 'Crossword');
+  await page.getByRole('textbox', { name: 'Words and clues' }).fill(CLUES.join('\n'));
+  await expect(page.getByText(/^10 words in /)).toBeVisible();
   await page.getByRole('button', { name: 'Try it…' }).click();
   const trial = page.getByRole('dialog', { name: 'Try Puzzle 1' });
   const sheet = trial.getByRole('application', { name: 'Puzzle' });

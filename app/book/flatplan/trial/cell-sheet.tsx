@@ -174,7 +174,7 @@ function Cell({
       {value && !(isMark && value === FILLED_MARK) && (
         <text
           x={x + 0.5}
-          y={top + ratio * (corner ? 0.6 : 0.52)}
+          y={top + ratio * 0.56}
           fontSize={ratio * (value.length > 2 ? 0.42 : 0.56)}
           fontWeight={given ? 700 : 400}
           textAnchor="middle"
