@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import { alpha } from '@mui/material/styles';
-import type { PointerEvent } from 'react';
 import {
   type CellTrial,
   EMPTY_MARK,
@@ -10,6 +9,7 @@ import {
   type TrialState,
 } from '#core/pages/puzzle/trial.ts';
 import { tokens } from '../../../theme.ts';
+import { cellUnder } from './cell-under.ts';
 
 /** Largest cells, and the height of all, in CSS pixels. */
 const LARGEST = 72;
@@ -39,10 +39,6 @@ export function CellSheet({ trial, state, at, run, wrong, saidBy, onCell, onEnd 
   /** What is written into together is shown together, and otherwise what is read in one go. */
   const inRun = (i: number): boolean =>
     current?.group === undefined ? (run?.cells.includes(i) ?? false) : cells[i]!.group === current.group;
-  const cellUnder = ({ clientX, clientY }: PointerEvent): number | null => {
-    const under = document.elementFromPoint(clientX, clientY)?.closest('[data-cell]');
-    return under ? Number(under.getAttribute('data-cell')) : null;
-  };
   const ground = (i: number): string => {
     if (entry.of === 'marks' && state.values[i] === FILLED_MARK)
       return wrong.has(i) ? tokens.rubric : tokens.ink;

@@ -14,6 +14,7 @@ import {
   isTrialSolved,
   noted,
   numberWith,
+  runsAt,
   type TrialState,
   trialStart,
   written,
@@ -47,15 +48,22 @@ const NEXT_MARK: Readonly<Record<string, string>> = {
 const HELP: Readonly<Record<CellTrial['entry']['of'], string>> = {
   digits: 'Choose a cell and type a digit.',
   numbers: 'Choose a cell and type a number.',
-  letters: 'Choose a cell and type. A second click, or the space bar, turns to the other direction.',
+  letters: 'Choose a cell and type.',
   marks: 'Click a cell to fill it, again to mark it as empty. Draw to do so with many.',
 };
+
+/** Where words cross. */
+const CROSSING = 'A second click, or the space bar, turns to the other word.';
 
 /** Cells that are filled in by keyboard or mouse. */
 export default function CellsTrial({ item: trial, onSolved }: TrialProps<CellTrial>) {
   const { cells, entry } = trial;
   const signs = useMemo(() => signsOf(trial), [trial]);
   const [states, setStates] = useState<readonly TrialState[]>(() => [trialStart(trial)]);
+  const crosses = useMemo(
+    () => entry.of === 'letters' && cells.some((_, cell) => runsAt(trial, cell).length > 1),
+    [trial, cells, entry],
+  );
   const cursor = useCursor(trial);
   const { at, run } = cursor;
   const saidBy = useId();
@@ -176,7 +184,9 @@ export default function CellsTrial({ item: trial, onSolved }: TrialProps<CellTri
           </Box>
           <Box sx={{ display: 'grid', gap: 3 }}>
             {entry.of !== 'marks' && keys}
-            <Typography variant="body2">{HELP[entry.of]}</Typography>
+            <Typography variant="body2">
+              {crosses ? `${HELP[entry.of]} ${CROSSING}` : HELP[entry.of]}
+            </Typography>
             {entry.of === 'digits' && (
               <FormControlLabel
                 control={<Switch size="small" checked={notesOn} onChange={() => setNotesOn(!notesOn)} />}

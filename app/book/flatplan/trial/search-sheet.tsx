@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import type { KeyboardEvent, PointerEvent, ReactNode } from 'react';
 import { tokens } from '../../../theme.ts';
 import { ARROWS } from './arrows.ts';
+import { cellUnder } from './cell-under.ts';
 
 const HEIGHT = 480;
 
@@ -60,9 +61,9 @@ export function SearchSheet({
   children: ReactNode;
 }) {
   const rows = letters.length / columns;
-  const heard = ({ clientX, clientY }: PointerEvent, tell: (cell: number) => void) => {
-    const under = document.elementFromPoint(clientX, clientY)?.closest('[data-cell]');
-    if (under) tell(Number(under.getAttribute('data-cell')));
+  const heard = (event: PointerEvent, tell: (cell: number) => void) => {
+    const cell = cellUnder(event);
+    if (cell !== null) tell(cell);
   };
   return (
     <Box
