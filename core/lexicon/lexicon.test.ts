@@ -225,6 +225,23 @@ describe('definitions as clues', () => {
     }
   });
 
+  it('for a cell of a grid are of a few words: what a thing is, another word for it, or what it is one of', () => {
+    const words = READY_LISTS.flatMap(({ words: listed }) => listed);
+    const clues = words.flatMap((word) => {
+      const clue = definitionOf(lexicon, word, true);
+      return clue ? [{ word, clue }] : [];
+    });
+    expect(clues.length).toBeGreaterThan(words.length / 2);
+    for (const { word, clue } of clues) {
+      expect(clue.length, clue).toBeLessThanOrEqual(26);
+      for (const part of word.toLowerCase().split(/[^a-z]+/))
+        if (part.length > 2) expect(clue.toLowerCase(), word).not.toContain(part);
+    }
+    expect(definitionOf(lexicon, 'spud', true)).toBe('Potato');
+    expect(definitionOf(lexicon, 'eel', true)).toBe('Fish');
+    expect(definitionOf(lexicon, 'avenue', true)).toBe('Line of approach');
+  });
+
   it('of a form of a word are those of the word, with the form behind them', () => {
     expect(definitionOf(lexicon, 'orchards')).toMatch(/small cultivated wood.* \(plural\)$/);
     expect(definitionOf(lexicon, 'tallest')).toMatch(/\(superlative\)$/);

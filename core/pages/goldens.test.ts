@@ -178,6 +178,13 @@ const SAMPLES: Record<string, object[]> = {
     { items: 1, options: PUZZLE_SOURCES['word-cards'], rolls: { 1: 1 }, solutions: { perPage: 2 } },
     { items: 1, options: { ...PUZZLE_SOURCES['word-cards'], game: 'memory', blankBack: false } },
   ],
+  'crossword 1, arrows': [
+    { items: 1, options: { clues: CLUES, words: 14, columns: 9, rows: 11, clueSide: 'grid' } },
+    {
+      items: 2,
+      options: { clues: CLUES, words: 8, columns: 7, rows: 7, clueSide: 'grid', perPage: 2, around: 'none' },
+    },
+  ],
   'cages 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
     { items: 6, options: { size: 4, calculation: 'sums', perPage: 6, level: 'rising', instructions: false } },

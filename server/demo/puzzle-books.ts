@@ -245,6 +245,11 @@ export function puzzleBooks(
           solutions: { perPage: 4 },
         },
         {
+          ...{ id: 'arrows', kind: 'crossword', items: 6 },
+          options: { clues: CLUES, clueSide: 'grid', columns: 8, rows: 11, words: 10 },
+          solutions: { perPage: 6 },
+        },
+        {
           ...{ id: 'sayings', kind: 'cryptogram', items: 8 },
           options: { texts: SAYINGS, given: 3 },
           solutions: { perPage: 12 },
@@ -253,7 +258,7 @@ export function puzzleBooks(
       cover: { fields: { blurb: 'What grows, hums and hides in the hedge, asked across and down.' } },
       listing: {
         description:
-          'Thirty crosswords about bees, birds and what grows by the lane, and eight sayings in cipher. All answers are at the back.',
+          'Thirty crosswords about bees, birds and what grows by the lane, six more with their clues in the grid, and eight sayings in cipher. All answers are at the back.',
         keywords: ['crossword puzzles for adults', 'nature crossword'],
         prices: { us: 6.99, gb: 5.99 },
       },

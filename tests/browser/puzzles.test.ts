@@ -138,6 +138,27 @@ test('a dense crossword fills itself around words of its own, with clues from th
   await saved(page);
   await noSeriousFindings(page, 'dense crossword');
 
+  // In cells of the grid, clues are of a few words.
+  await settings.getByRole('combobox', { name: 'Clues', exact: true }).click();
+  await page.getByRole('option', { name: 'In the grid, with arrows' }).click();
+  await expect(settings.getByLabel('Letter counts')).toBeVisible();
+  await expect(sections(page).nth(2)).toContainText('2 items · p. 3–4 · solutions p. 5');
+  await clues.fill('');
+  await clues.press('Tab');
+  await settings.getByRole('button', { name: 'Clues from the dictionary' }).click();
+  await expect(clues).toHaveValue(/^[A-Z]+ \| ~ [A-Z]/m);
+  for (const line of (await clues.inputValue()).split('\n'))
+    expect(line.split('| ~ ')[1]?.length ?? 0, line).toBeLessThanOrEqual(26);
+  await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.03);
+  await clues.fill(
+    listed
+      .map((line) => line.split(' | ')[0])
+      .map((word) => `${word} | As told`)
+      .join('\n'),
+  );
+  await clues.press('Tab');
+  await saved(page);
+
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await expect(page.getByText(/prints at least 24/)).toBeVisible();
   await expect(page.getByText(/no clue/)).toBeHidden();

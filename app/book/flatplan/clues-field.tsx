@@ -5,6 +5,7 @@ import { readTexts } from '#core/text-lists/index.ts';
 import { complain, tell } from '../../parts/notices.tsx';
 import { AddFromTopic } from '../../words/add-from-topic.tsx';
 import { definitionsOf } from '../../words/definitions-of.ts';
+import { hasCluesInGrid } from './clues-in-grid.ts';
 import { AllReviewed, clueLine } from './reviewed-clues.tsx';
 import { TextsField } from './texts-field.tsx';
 
@@ -22,7 +23,7 @@ export function CluesField(props: ComponentProps<typeof TextsField>) {
     write: (clues: Record<string, string>, now: string) => string,
   ) => {
     try {
-      const clues = await definitionsOf(words);
+      const clues = await definitionsOf(words, hasCluesInGrid(section));
       const problem = onChange(write(clues, latest.current));
       if (problem) return complain(problem);
       const found = words.filter((word) => clues[word]).length;

@@ -5,6 +5,7 @@ import { complain, tell } from '../../parts/notices.tsx';
 import { drawingRenderer } from '../../preview/renderers.ts';
 import { definitionsOf } from '../../words/definitions-of.ts';
 import { useBookStore } from '../store.ts';
+import { hasCluesInGrid } from './clues-in-grid.ts';
 import { AllReviewed, clueLine } from './reviewed-clues.tsx';
 import { TextsField } from './texts-field.tsx';
 
@@ -29,7 +30,7 @@ export function FillCluesField(props: ComponentProps<typeof TextsField>) {
       if (!saved) return complain('The book was changed meanwhile. Ask again.');
       const words = [...new Set(saved.text.split('\n').filter(Boolean))].sort();
       if (!words.length) return tell('Every word has a clue.');
-      const clues = await definitionsOf(words);
+      const clues = await definitionsOf(words, hasCluesInGrid(section));
       const found = words.filter((word) => clues[word]);
       const bare = words.filter((word) => !clues[word]);
       const problem = onChange(

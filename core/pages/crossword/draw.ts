@@ -1,31 +1,19 @@
 import type { Rect } from '../../print/index.ts';
 import type { PrintedLanguage } from '../../printed-words/index.ts';
 import type { Mark } from '../../scene/index.ts';
-import { graphemes } from '../../words/index.ts';
 import type { DrawContext, PlacedItem } from '../kind.ts';
 import { gridAlone, gridWithList, largestAlone, listAlone } from '../puzzle/grid-with-list.ts';
 import { letterGrid } from '../puzzle/letter-grid.ts';
 import type { Listed } from '../puzzle/list-columns.ts';
 import { aroundPuzzles, boxesIn, caption, captionHeight, GAP } from '../puzzle/page.ts';
+import { countsOf } from './counts.ts';
+import { drawArrowWords } from './draw-arrows.ts';
 import type { Asked, CrosswordItem } from './fill.ts';
 import type { CrosswordOptions } from './options.ts';
 import { crosswordWords } from './words.ts';
 
 /** A column of clues is no narrower, in ems. */
 const LEAST_COLUMN = 9;
-
-/** How many letters an answer has, by its words: `(5)`, `(3,4)`, `(2-4)`. */
-export function countsOf(word: string): string {
-  const parts = word
-    .normalize('NFC')
-    .split(/([\s\-‐‑–])/u)
-    .map((part) => (/^[\s]$/u.test(part) ? ',' : /^[-‐‑–]$/u.test(part) ? '-' : part));
-  return `(${parts
-    .map((part) =>
-      part === ',' || part === '-' ? part : String(graphemes(part.replace(/['’.·]/gu, '')).length),
-    )
-    .join('')})`;
-}
 
 function clueTexts(
   asked: readonly Asked[],
@@ -56,8 +44,10 @@ export function drawCrosswordPage(context: DrawContext<CrosswordOptions, Crosswo
   if (!placed) return [];
   const { item } = placed;
   if (part === 'right') return listAlone(clueTexts(item.asked, options, language), body, context);
-  const title = crosswordWords(language, 'crossword');
-  const { marks, room } = aroundPuzzles({ title, rules: null }, items, context);
+  const hasArrows = options.clueSide === 'grid';
+  const title = crosswordWords(language, hasArrows ? 'arrowWords' : 'crossword');
+  const rules = hasArrows ? crosswordWords(language, 'arrowRules') : null;
+  const { marks, room } = aroundPuzzles({ title, rules }, items, context);
   if (items.every((one) => !one.item.asked.length)) return marks;
   if (part === 'left')
     return [
@@ -92,6 +82,7 @@ function withClues(
   context: DrawContext<CrosswordOptions, CrosswordItem>,
 ): Mark[] {
   const { options, language, type } = context;
+  if (options.clueSide === 'grid') return drawArrowWords(item, room, context);
   const clues = clueTexts(item.asked, options, language);
   const page = gridWithList(item, clues, room, context, { leastColumn: LEAST_COLUMN });
   if (!page) throw new RangeError('There is no room for the clues of the puzzle on this page.');

@@ -9,7 +9,13 @@ import { type Clued, cluedWords } from '../puzzle/clued-words.ts';
 import { dealtFrom } from '../puzzle/deal.ts';
 import { givesAway, placeProblems } from '../puzzle/judged.ts';
 import { leftOutTold } from '../puzzle/word-source.ts';
-import type { CrosswordGiven, CrosswordMade, CrosswordOptions, CrosswordPin } from './options.ts';
+import {
+  type CrosswordGiven,
+  type CrosswordMade,
+  type CrosswordOptions,
+  type CrosswordPin,
+  MOST_DEALT,
+} from './options.ts';
 
 /** A word in the grid, as it is asked for. */
 export interface Asked {
@@ -38,6 +44,8 @@ const longest = ({ columns, rows, layout }: Pick<CrosswordOptions, 'columns' | '
 
 /** Words of the publisher that a dense grid is dealt; as many of them are placed as fit. */
 const DEALT_TO_DENSE = 24;
+/** Of a grid that asks for its words itself, words that it may choose from for each one that it takes: empty cells stand out there. */
+const CHOICE = 3;
 /** Dense grids are filled by letters without accents. */
 const PLAIN = /^[A-Z]{3,}$/;
 
@@ -56,14 +64,18 @@ export function pinnedCrossword({
 }: FillContext<CrosswordOptions>): CrosswordMade {
   const { columns, rows, layout, vocabulary } = options;
   const usable = usableFor(options);
+  const isDense = layout === 'dense';
+  const chooses = !isDense && options.clueSide === 'grid';
+  const size = isDense ? DEALT_TO_DENSE : options.words * (chooses ? CHOICE : 1);
   const dealt = dealtFrom(usable, {
-    size: layout === 'dense' ? Math.min(DEALT_TO_DENSE, usable.length) : options.words,
+    size: isDense || chooses ? Math.min(size, usable.length, MOST_DEALT) : size,
     place: roll === 0 ? item - 1 : null,
     deck: (cycle) => randomStream(...streamKey, 'deck', cycle),
     own: randomStream(...streamKey, item, roll, 'words'),
     clash: () => false,
   });
-  return { words: dealt.map(({ word, clue }) => ({ word, clue })), columns, rows, roll, layout, vocabulary };
+  const words = dealt.map(({ word, clue }) => ({ word, clue }));
+  return { words, ...(chooses ? { enough: options.words } : {}), columns, rows, roll, layout, vocabulary };
 }
 
 /** Makes one puzzle from its own random stream, giving way while it works. */
@@ -94,15 +106,16 @@ export function givenCrossword({ columns, rows, letters, clues }: CrosswordGiven
 }
 
 function* freeCrossword(
-  { columns, rows }: CrosswordMade,
+  { columns, rows, enough }: CrosswordMade,
   words: readonly Clued[],
   random: RandomStream,
 ): Generator<void, CrosswordItem> {
   const { grid, leftOut } = yield* freeFormSteps(
-    { words: words.map(({ letters }) => letters), columns, rows },
+    { words: words.map(({ letters }) => letters), enough, columns, rows },
     random,
   );
-  return { ...askedIn(grid, words), leftOut: leftOut.map((word) => words[word]!.word) };
+  const missing = Math.max(0, Math.min(enough ?? words.length, words.length) - grid.entries.length);
+  return { ...askedIn(grid, words), leftOut: leftOut.slice(0, missing).map((word) => words[word]!.word) };
 }
 
 /** Of a grid that could not be filled, a puzzle without words. */

@@ -43,11 +43,18 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
       options: { columns: 9, rows: 9, words: 8, perPage: 2 },
       shown: { clues: SHOWN_CLUES },
     },
+    {
+      name: 'Arrow words',
+      purpose: 'Crossing words that cells of the grid ask for, with arrows to where each begins.',
+      options: { columns: 8, rows: 11, words: 10, clueSide: 'grid' },
+      shown: { clues: SHOWN_CLUES },
+    },
   ],
   extent: 'items',
   defaultCount: 20,
   numbered: true,
   inHouseFaces: () => true,
+  hyphenates: true,
   options: crosswordOptions,
   itemName: 'puzzle',
   prepareItems: async ({ layout }) => {

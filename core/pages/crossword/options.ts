@@ -39,14 +39,19 @@ export const crosswordOptions = exactObject({
   }),
   columns: setting(side, 17, { label: 'Columns', help: 'At most; a grid is as wide as its words need.' }),
   rows: setting(side, 17, { label: 'Rows', help: 'At most; a grid is as high as its words need.' }),
-  clueSide: setting(enumOf(['page', 'facing']), 'page', {
+  clueSide: setting(enumOf(['page', 'facing', 'grid']), 'page', {
     label: 'Clues',
-    values: { page: 'On the page of the grid', facing: 'On the facing page' },
+    help: 'In the grid, a cell beside the first letter of each word asks for it, with an arrow: clues of a few words are best.',
+    values: {
+      page: 'On the page of the grid',
+      facing: 'On the facing page',
+      grid: 'In the grid, with arrows',
+    },
   }),
   perPage: setting(enumOf([1, 2, 4]), 1, {
     label: 'Puzzles per page',
     help: 'Several are for small grids: each has its clues beside or below it.',
-    when: { clueSide: ['page'] },
+    when: { clueSide: ['page', 'grid'] },
   }),
   counts: setting(v.boolean(), true, {
     label: 'Letter counts',
@@ -58,9 +63,14 @@ export const crosswordOptions = exactObject({
 
 export type CrosswordOptions = v.InferOutput<typeof crosswordOptions>;
 
+/** Words that a puzzle is dealt. */
+export const MOST_DEALT = 40;
+
 /** Everything a pinned puzzle is made from, so that no setting can change it. */
 const madePin = exactObject({
-  words: v.pipe(v.array(exactObject({ word: text(1, 60), clue: text(0, 400) })), v.maxLength(40)),
+  words: v.pipe(v.array(exactObject({ word: text(1, 60), clue: text(0, 400) })), v.maxLength(MOST_DEALT)),
+  /** So many of them are enough. */
+  enough: v.optional(integerBetween(1, MOST_DEALT)),
   columns: side,
   rows: side,
   roll: integerBetween(0, 1_000_000),

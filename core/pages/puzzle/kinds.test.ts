@@ -204,6 +204,20 @@ describe('words with clues', () => {
     expect(new Set(facing.plan.items.s!.pages).size).toBe(2);
   });
 
+  it('are asked for in cells of the grid, with arrows; what is too long for a cell is told', () => {
+    const inGrid = { columns: 8, rows: 8, words: 5, clueSide: 'grid' };
+    const book = crossword(`${list}\nRoyal jelly | Food for one`, { ...inGrid, columns: 11, words: 6 });
+    const texts = textsOn(book, 1);
+    expect(texts[0]).toBe('Arrow words 1');
+    expect(texts.join(' ')).not.toMatch(/Across|\(3\)/);
+    // The grid shows how many letters there are, but not where a word ends.
+    for (const clue of ['It hums', 'She rules', 'Gold', 'Food for one (5,5)'])
+      expect(texts.join(' ')).toContain(clue);
+    expect(findings(book).join(' ')).not.toMatch(/ pt/);
+    const long = list.replace('Gold', 'It is long in telling, and longer in reading. '.repeat(4));
+    expect(findings(crossword(long, inGrid)).join(' ')).toMatch(/type is .* pt/);
+  });
+
   it('that find no room in any size that prints are drawn too small, and told', () => {
     const long = HIVE_WORDS.map((word) => `${word} | ${'It is long in telling. '.repeat(12)}`).join('\n');
     const crowded = bookOf('crossword', { items: 1, options: { clues: long, words: 12, perPage: 4 } });

@@ -5,7 +5,7 @@ import { randomStream } from '../../random.ts';
 import { atOnce } from '../../steps.ts';
 import { gridWord } from '../../words/index.ts';
 import { type FillIn, fillings, lettersToGive } from '../fill-in/index.ts';
-import { type FreeFormOrder, freeFormSteps, numbersOf, runsOf } from './index.ts';
+import { arrowGrid, type FreeFormOrder, freeFormSteps, numbersOf, runsOf } from './index.ts';
 
 const everything = process.env.QUILL_SWEEP === 'all';
 
@@ -72,6 +72,28 @@ describe('words that cross freely', () => {
     }
   });
 
+  it('are no more than enough, of those that it may choose from', () => {
+    fc.assert(
+      fc.property(anyOrder, fc.integer({ min: 1, max: 14 }), fc.integer(), (order, enough, seed) => {
+        const { grid, leftOut } = laid({ ...order, enough }, seed);
+        expect(grid.entries.length).toBeLessThanOrEqual(enough);
+        expect(grid.entries.length + leftOut.length).toBe(order.words.length);
+        expect(runsOf(grid)).toHaveLength(grid.entries.length);
+      }),
+      { numRuns: everything ? 300 : 20 },
+    );
+    const words = HIVE_WORDS.flatMap((word) => {
+      const read = gridWord(word);
+      return 'letters' in read ? [read.letters] : [];
+    });
+    const small = { columns: 8, rows: 9 };
+    const placed = (order: FreeFormOrder) =>
+      [1, 2, 3, 4].reduce((sum, seed) => sum + laid(order, seed).grid.entries.length, 0);
+    expect(placed({ ...small, words, enough: 10 })).toBeGreaterThan(
+      placed({ ...small, words: words.slice(0, 10) }),
+    );
+  });
+
   it('are numbered from the upper left corner on, once for both directions', () => {
     const grid = gridFrom('ABC', '.A.', 'CAB');
     expect([...numbersOf(grid)]).toEqual([
@@ -79,6 +101,59 @@ describe('words that cross freely', () => {
       [1, 2],
       [6, 3],
     ]);
+  });
+});
+
+describe('cells that ask for words', () => {
+  it('are empty cells beside first letters; whoever follows the arrows reads every word once', () => {
+    fc.assert(
+      fc.property(anyOrder, fc.integer(), (order, seed) => {
+        const { grid } = laid(order, seed);
+        const { columns, rows, letters, asking } = arrowGrid(grid);
+        expect(letters).toHaveLength(columns * rows);
+        expect(letters.filter(Boolean)).toEqual(grid.letters.filter(Boolean));
+        const followed = [...asking].flatMap(([at, both]) => {
+          expect(letters[at]).toBeNull();
+          expect(new Set(both.map(({ exit }) => exit)).size).toBe(both.length);
+          return both.map(({ exit, turns, run }) => {
+            const isAcross = (exit === 'right') !== turns;
+            expect(isAcross).toBe(run.across);
+            const first = at + (exit === 'right' ? 1 : columns);
+            if (exit === 'right') expect((at % columns) + 1).toBeLessThan(columns);
+            const step = isAcross ? 1 : columns;
+            // Nothing before the first letter belongs to the word.
+            if (isAcross ? first % columns : first >= columns) expect(letters[first - step]).toBeNull();
+            let word = '';
+            for (let cell = first; letters[cell]; cell += step) {
+              word += letters[cell];
+              if (isAcross && (cell + 1) % columns === 0) break;
+            }
+            return word;
+          });
+        });
+        const read = runsOf(grid).map(({ cells }) => cells.map((at) => grid.letters[at]).join(''));
+        expect(followed.sort()).toEqual(read.sort());
+      }),
+      { numRuns: everything ? 500 : 40 },
+    );
+  });
+
+  it('share a cell only where no other is free; an arrow from beside a word turns', () => {
+    // Both words begin where nothing is above or at the left but what is added: each has the cell before it.
+    const corner = arrowGrid(gridFrom('ABC', 'B..', 'C..'));
+    expect([corner.columns, corner.rows]).toEqual([4, 4]);
+    expect([...corner.asking.keys()].sort((a, b) => a - b)).toEqual([1, 4]);
+    // One cell would ask for both words: the first of them is asked for from above its first letter.
+    const both = arrowGrid(gridFrom('....', '..AB', '.C..', '.E..'));
+    expect([both.columns, both.rows]).toEqual([4, 4]);
+    const told = [...both.asking].map(([at, all]) => [at, all.map(({ exit, turns }) => ({ exit, turns }))]);
+    expect(told).toEqual([
+      [5, [{ exit: 'down', turns: false }]],
+      [2, [{ exit: 'down', turns: true }]],
+    ]);
+    // Nothing else is free: they share it, and leave it at different sides.
+    const shared = arrowGrid(gridFrom('..X.', '..AB', 'FCG.', '.E..'));
+    expect([...shared.asking.values()].filter((all) => all.length === 2)).toHaveLength(1);
   });
 });
 

@@ -4,6 +4,8 @@ import type { Crossword, Entry } from './grid.ts';
 export interface FreeFormOrder {
   /** Letters of each word; two at least. */
   words: readonly (readonly string[])[];
+  /** So many of them are enough: those that go together best. All if left out. */
+  enough?: number | undefined;
   /** The grid grows no larger. */
   columns: number;
   rows: number;
@@ -166,8 +168,9 @@ export function* freeFormSteps(
   );
   const longest = Math.max(1, ...coded.map(({ length }) => length));
   let best: Board | null = null;
-  const layouts = Math.max(1, LAYOUTS_A_WORD * coded.length);
-  const isWhole = () => best?.entries.length === coded.length;
+  const enough = Math.min(coded.length, order.enough ?? coded.length);
+  const layouts = Math.max(1, LAYOUTS_A_WORD * enough);
+  const isWhole = () => best?.entries.length === enough;
   for (let layout = 0; layout < layouts || (layout < layouts * LONGER && !isWhole()); layout++) {
     const board = new Board(order, alphabet.length);
     // After some that begin anew, the best is taken up again from somewhere within.
@@ -183,6 +186,7 @@ export function* freeFormSteps(
     for (let laid = true; laid && waiting.length; ) {
       laid = false;
       waiting = waiting.filter((word) => {
+        if (board.entries.length === enough) return true;
         const codes = coded[word]!;
         if (board.entries.length === 0) {
           const across = codes.length <= order.columns && (codes.length > order.rows || random.int(2) === 0);
