@@ -10,7 +10,7 @@ export interface Arrowed {
 }
 
 /** Words in a grid that has cells for what is asked for. */
-export interface ArrowGrid {
+interface ArrowGrid {
   columns: number;
   rows: number;
   /** A letter a cell, row by row; null for a cell without one. */
