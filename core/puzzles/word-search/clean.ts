@@ -1,6 +1,6 @@
 import type { RandomStream } from '../../random.ts';
 import { type Alphabet, type Coded, OUTSIDE } from './coded.ts';
-import { type Placement, STEPS } from './grid.ts';
+import { type Direction, type Placement, STEPS } from './grid.ts';
 import type { HideOrder } from './hide.ts';
 import { linesOf, WAYS } from './lines.ts';
 import { type Matcher, matcherOf } from './matcher.ts';
@@ -44,21 +44,28 @@ interface Beginnings {
   first: Int16Array;
   /** One more than the place of the next one that begins so. */
   next: Int16Array;
+  /** The third letter of each, by which most are told apart; ANY where it has none. */
+  thirds: Int16Array;
   /** Of word n at 2n, and from its end at 2n + 1. */
   codes: readonly Int16Array[];
 }
+const ANY = -3;
 
 /** As quick to set up as to use; an automaton takes longer to build than a grid of a few words to fill. */
 export function beginningsOf(words: readonly Coded[], letters: number): Beginnings {
-  const codes = words.flatMap((word) => [word.codes, word.codes.slice().reverse()]);
+  const codes: Int16Array[] = [];
+  for (const { codes: there } of words) codes.push(there, there.slice().reverse());
   const first = new Int16Array(letters * letters);
   const next = new Int16Array(codes.length);
+  const thirds = new Int16Array(codes.length);
   for (let id = codes.length - 1; id >= 0; id--) {
-    const pair = codes[id]![0]! * letters + codes[id]![1]!;
+    const word = codes[id]!;
+    const pair = word[0]! * letters + word[1]!;
+    thirds[id] = word.length > 2 ? word[2]! : ANY;
     next[id] = first[pair]!;
     first[pair] = id + 1;
   }
-  return { letters, first, next, codes };
+  return { letters, first, next, thirds, codes };
 }
 
 /**
@@ -82,6 +89,12 @@ export function contained(words: readonly Coded[], { letters, first, next, codes
   return isWithin;
 }
 
+/** The way of lines along which, or against which, each direction runs. */
+const WAY_OF: Readonly<Record<Direction, number>> = {
+  ...{ across: 0, back: 0, down: 1, up: 1 },
+  ...{ 'down-right': 2, 'up-left': 2, 'up-right': 3, 'down-left': 3 },
+};
+
 /** The words on each line. */
 export function onLines(
   { columns, rows }: HideOrder,
@@ -92,15 +105,75 @@ export function onLines(
   const found = new Map<number, OnLine[]>();
   for (const [coded, { column, row, direction, length }] of placed) {
     const [dx, dy] = STEPS[direction];
-    const way = WAYS.findIndex(([x, y]) => (x === dx && y === dy) || (x === -dx && y === -dy));
+    const way = WAY_OF[direction];
     const at = (row * columns + column) * WAYS.length + way;
     const last = ((row + dy * (length - 1)) * columns + column + dx * (length - 1)) * WAYS.length + way;
     const [from, to] = [Math.min(places[at]!, places[last]!), Math.max(places[at]!, places[last]!)];
     const line = on[at]!;
     const one = { from, to, word: words.indexOf(coded) };
-    found.set(line, [...(found.get(line) ?? []), one]);
+    const there = found.get(line);
+    if (there) there.push(one);
+    else found.set(line, [one]);
   }
   return found;
+}
+
+const NONE: readonly OnLine[] = [];
+
+// Functions of their own: what a loop hands to one inside it costs an object at every turn.
+const isLaid = (own: readonly OnLine[], word: number, from: number, to: number): boolean =>
+  own.some((one) => one.word === word && one.from === from && one.to === to);
+const isInside = (own: readonly OnLine[], from: number, to: number): boolean =>
+  own.some((one) => one.from <= from && one.to >= to);
+
+/** The first reading on a line that must go: from and to. @param at cells of the line @param own words that are laid on it */
+function badReading(
+  cells: Int16Array,
+  at: Int32Array,
+  own: readonly OnLine[],
+  { letters, first, next, thirds, codes }: Beginnings,
+  { next: after, ends, also, lengths }: Matcher,
+): [from: number, to: number] | null {
+  const length = at.length;
+  let state = 0;
+  let before = OUTSIDE;
+  for (let i = 0; i < length; i++) {
+    const letter = cells[at[i]!]!;
+    if (letter < 0) {
+      state = 0;
+      before = letter;
+      continue;
+    }
+    // Words that begin with the letter before this one.
+    let id = before >= 0 ? first[before * letters + letter]! : 0;
+    if (id) {
+      const from = i - 1;
+      const third = i + 1 < length ? cells[at[i + 1]!]! : OUTSIDE;
+      for (; id; id = next[id - 1]!) {
+        const begins = thirds[id - 1]!;
+        if (begins !== third && begins !== ANY) continue;
+        const word = codes[id - 1]!;
+        if (word.length > length - from) continue;
+        let n = 2;
+        while (n < word.length && cells[at[from + n]!] === word[n]) n++;
+        if (n < word.length) continue;
+        const to = from + word.length - 1;
+        if (!isLaid(own, (id - 1) >> 1, from, to)) return [from, to];
+      }
+    }
+    before = letter;
+    // Unwanted ones that end here.
+    const edge = after[(state >> 1) * letters + letter]!;
+    state = edge;
+    if ((edge & 1) === 0) continue;
+    for (let ending = edge >> 1; ending; ending = also[ending]!) {
+      const id = ends[ending]!;
+      if (id < 0) continue;
+      const from = i - lengths[id]! + 1;
+      if (!isInside(own, from, i)) return [from, i];
+    }
+  }
+  return null;
 }
 
 /**
@@ -121,41 +194,7 @@ export function cleaned(
   const waiting = lines.map((_, line) => line).reverse();
   const isWaiting = new Uint8Array(lines.length).fill(1);
   let repairs = 0;
-  const { letters, first, next, codes } = words;
-  const { next: nextUnwanted } = unwanted;
-  /** The first reading on a line that must go: from and to. */
-  const bad = (line: number): [number, number] | null => {
-    const own = laid.get(line) ?? [];
-    const at = lines[line]!;
-    const last = at.length - 1;
-    let state = 0;
-    for (let i = 0; i <= last; i++) {
-      const letter = cells[at[i]!]!;
-      if (letter < 0) {
-        state = 0;
-        continue;
-      }
-      state = nextUnwanted[(state >> 1) * letters + letter]!;
-      for (let ending = state & 1 ? state >> 1 : 0; ending; ending = unwanted.also[ending]!) {
-        const id = unwanted.ends[ending]!;
-        if (id < 0) continue;
-        const from = i - unwanted.lengths[id]! + 1;
-        if (!own.some((one) => one.from <= from && one.to >= i)) return [from, i];
-      }
-      const follows = i < last ? cells[at[i + 1]!]! : OUTSIDE;
-      if (follows < 0) continue;
-      for (let id = first[letter * letters + follows]!; id; id = next[id - 1]!) {
-        const word = codes[id - 1]!;
-        const to = i + word.length - 1;
-        if (to > last) continue;
-        let n = 2;
-        while (n < word.length && cells[at[i + n]!] === word[n]) n++;
-        if (n < word.length) continue;
-        if (!own.some((one) => one.word === (id - 1) >> 1 && one.from === i && one.to === to)) return [i, to];
-      }
-    }
-    return null;
-  };
+  const bad = (line: number) => badReading(cells, lines[line]!, laid.get(line) ?? NONE, words, unwanted);
   while (waiting.length) {
     const line = waiting.pop()!;
     isWaiting[line] = 0;

@@ -11,20 +11,26 @@ export interface Coded {
 /** Letters by their codes, in the order in which they were met. */
 export class Alphabet {
   readonly letters: string[] = [];
-  private readonly codes = new Map<string, number>();
+  private readonly of = new Map<string, number>();
 
   code(letter: string): number {
-    let known = this.codes.get(letter);
+    let known = this.of.get(letter);
     if (known === undefined) {
       known = this.letters.push(letter) - 1;
-      this.codes.set(letter, known);
+      this.of.set(letter, known);
     }
     return known;
   }
 
+  codes(letters: readonly string[]): Int16Array {
+    const codes = new Int16Array(letters.length);
+    for (let i = 0; i < letters.length; i++) codes[i] = this.code(letters[i]!);
+    return codes;
+  }
+
   /** Codes of letters that are all known, or null. */
   known(letters: readonly string[]): number[] | null {
-    const codes = letters.map((letter) => this.codes.get(letter) ?? -1);
+    const codes = letters.map((letter) => this.of.get(letter) ?? -1);
     return codes.includes(-1) ? null : codes;
   }
 }

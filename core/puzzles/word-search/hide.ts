@@ -2,7 +2,7 @@ import type { RandomStream } from '../../random.ts';
 import { beginningsOf, cleaned, contained, onLines, unwantedMatcher } from './clean.ts';
 import { Alphabet, type Coded, EMPTY, OUTSIDE } from './coded.ts';
 import type { Direction, Placement } from './grid.ts';
-import { layDecoys, place } from './lay.ts';
+import { layDecoys, place, waysOf } from './lay.ts';
 
 /** A letter with how often it is used to fill, against the others. */
 export type Weighted = readonly [letter: string, weight: number];
@@ -61,12 +61,7 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
     order.filling.map(([, weight]) => weight),
     random,
   );
-  const coded = order.words.map(
-    ({ word, letters }): Coded => ({
-      word,
-      codes: Int16Array.from(letters, (letter) => alphabet.code(letter)),
-    }),
-  );
+  const coded = order.words.map(({ word, letters }): Coded => ({ word, codes: alphabet.codes(letters) }));
   const message = order.message.map((letter) => alphabet.code(letter));
   // Few letters may spell the words wherever they are drawn: then more are taken.
   const wide = isLatin(alphabet.letters.slice(LATIN.length), fillers)
@@ -74,12 +69,15 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
     : fillers;
   let isStuck = false;
   const draw = () => (isStuck ? random.pick(wide) : weighted());
-  const isWithin = contained(coded, beginningsOf(coded, alphabet.letters.length));
-  const kept = coded.filter((_, i) => !isWithin[i]);
-  const words = beginningsOf(kept, alphabet.letters.length);
+  const all = beginningsOf(coded, alphabet.letters.length);
+  const isWithin = contained(coded, all);
+  const isWhole = !isWithin.includes(true);
+  const kept = isWhole ? coded : coded.filter((_, i) => !isWithin[i]);
+  const words = isWhole ? all : beginningsOf(kept, alphabet.letters.length);
   const unwanted = unwantedMatcher(order.unwanted, alphabet);
   const blank = new Int16Array(columns * rows).fill(EMPTY);
   if (order.inside) for (let at = 0; at < blank.length; at++) if (!order.inside[at]) blank[at] = OUTSIDE;
+  const ways = waysOf(order);
   const longestFirst = kept.slice().sort((a, b) => b.codes.length - a.codes.length);
 
   let best:
@@ -89,7 +87,7 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
     const cells = blank.slice();
     const placed = new Map<Coded, Placement>();
     for (const word of longestFirst) {
-      const placement = place(cells, order, word, random);
+      const placement = place(cells, order, ways, word, random);
       if (placement) placed.set(word, placement);
     }
     const isMore =
@@ -103,8 +101,8 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
     spelled.forEach((at, i) => {
       cells[at] = message[i]!;
     });
-    const fixed = new Uint8Array(cells.length);
-    for (let at = 0; at < cells.length; at++) if (cells[at] !== EMPTY) fixed[at] = 1;
+    const fixed = new Uint8Array(cells.length).fill(1);
+    for (let i = spelled.length; i < free.length; i++) fixed[free[i]!] = 0;
     const decoys = message.length ? [] : layDecoys(cells, order, kept, draw, random);
     for (const at of free) if (cells[at] === EMPTY) cells[at] = draw();
     const state = cleaned(
@@ -127,10 +125,11 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
   }
   const placed = best?.placed ?? new Map<Coded, Placement>();
   const cells = best?.cells ?? blank.map((cell) => (cell === OUTSIDE ? cell : draw()));
+  const letters = new Array<string | null>(cells.length);
+  for (let at = 0; at < cells.length; at++)
+    letters[at] = cells[at] === OUTSIDE ? null : alphabet.letters[cells[at]!]!;
   return {
-    columns,
-    rows,
-    letters: Array.from(cells, (cell) => (cell === OUTSIDE ? null : alphabet.letters[cell]!)),
+    ...{ columns, rows, letters },
     placements: kept.flatMap((word) => placed.get(word) ?? []),
     leftOut: coded.filter((word) => !placed.has(word)).map(({ word }) => word),
     message: best?.message ?? [],
@@ -142,6 +141,9 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
 const isLatin = (others: readonly string[], fillers: readonly number[]): boolean =>
   fillers.some((code) => code < LATIN.length) || !others.length;
 
+/** Parts of the whole weight, for each of which it is known with which letter to begin. */
+const PARTS = 256;
+
 /** What draws letters by their weights. */
 function drawer(letters: readonly number[], weights: readonly number[], random: RandomStream): () => number {
   const sums: number[] = [];
@@ -150,10 +152,17 @@ function drawer(letters: readonly number[], weights: readonly number[], random: 
     total += weight;
     sums.push(total);
   }
+  const last = sums.length - 1;
+  const begins = new Uint8Array(PARTS);
+  for (let part = 0, i = 0; part < PARTS; part++) {
+    while (i < last && sums[i]! <= (part / PARTS) * total) i++;
+    begins[part] = i;
+  }
   return () => {
-    const at = random.unit() * total;
-    let i = 0;
-    while (i < sums.length - 1 && sums[i]! <= at) i++;
+    const unit = random.unit();
+    const at = unit * total;
+    let i = begins[(unit * PARTS) | 0]!;
+    while (i < last && sums[i]! <= at) i++;
     return letters[i]!;
   };
 }

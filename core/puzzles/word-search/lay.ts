@@ -12,6 +12,21 @@ const DECOY_LOOKS = 60;
 const OUTLINE_LOOKS = 3;
 const LEAST_DECOY = 4;
 
+/** A direction with its steps, and with what it adds to a place. */
+interface Way {
+  direction: Direction;
+  dx: number;
+  dy: number;
+  step: number;
+}
+
+/** The directions of an order. */
+export const waysOf = ({ columns, directions }: HideOrder): Way[] =>
+  directions.map((direction) => {
+    const [dx, dy] = STEPS[direction];
+    return { direction, dx, dy, step: dy * columns + dx };
+  });
+
 /** From where to where the first letter may stand, along one side of the grid. */
 const span = (step: number, size: number, length: number): [number, number] => [
   step < 0 ? length - 1 : 0,
@@ -33,32 +48,36 @@ function sharedAt(cells: Int16Array, codes: Int16Array, at: number, step: number
 /** Lays a word at the best of a number of places, or where it fits at all. @returns null where it fits nowhere */
 export function place(
   cells: Int16Array,
-  { columns, rows, directions, crossings, inside }: HideOrder,
+  { columns, rows, crossings, inside }: HideOrder,
+  ways: readonly Way[],
   { word, codes }: Coded,
   random: RandomStream,
 ): Placement | null {
   const n = codes.length;
-  const open = directions.filter((direction) => {
-    const [dx, dy] = STEPS[direction];
-    return (dx === 0 || n <= columns) && (dy === 0 || n <= rows);
-  });
+  const open = ways.filter(({ dx, dy }) => (dx === 0 || n <= columns) && (dy === 0 || n <= rows));
   if (!open.length) return null;
-  let best: { at: number; direction: Direction } | null = null;
+  // A direction leaves a word so many columns and rows to begin in.
+  const [wide, high] = [columns - n + 1, rows - n + 1];
+  let best: Way | null = null;
+  let bestAt = 0;
   let worth = Number.NEGATIVE_INFINITY;
   const most = LOOKS[crossings] * (inside ? OUTLINE_LOOKS : 1);
-  const worthOf = (shared: number) => (crossings === 'few' ? -shared : shared);
   // Without need for crossings the first place that is as good as can be is taken.
   const enough = crossings === 'few' ? 0 : crossings === 'some' ? 1 : n;
+  const isFew = crossings === 'few';
   for (let look = 0; look < most && (worth < enough || look < LEAST_LOOKS); look++) {
-    const direction = random.pick(open);
-    const [dx, dy] = STEPS[direction];
-    const [left, right] = span(dx, columns, n);
-    const [top, bottom] = span(dy, rows, n);
-    const at = (top + random.int(bottom - top + 1)) * columns + left + random.int(right - left + 1);
-    const shared = sharedAt(cells, codes, at, dy * columns + dx);
-    if (shared < 0 || worthOf(shared) <= worth) continue;
-    worth = worthOf(shared);
-    best = { at, direction };
+    const way = open[random.int(open.length)]!;
+    const { dx, dy, step } = way;
+    const row = (dy < 0 ? n - 1 : 0) + random.int(dy === 0 ? rows : high);
+    const column = (dx < 0 ? n - 1 : 0) + random.int(dx === 0 ? columns : wide);
+    const at = row * columns + column;
+    const shared = sharedAt(cells, codes, at, step);
+    if (shared < 0) continue;
+    const found = isFew ? -shared : shared;
+    if (found <= worth) continue;
+    worth = found;
+    best = way;
+    bestAt = at;
   }
   if (!best) {
     // A full grid: every place, beginning anywhere, and the first that fits.
@@ -67,23 +86,22 @@ export function place(
       const at = (start + k) % cells.length;
       const column = at % columns;
       const row = (at - column) / columns;
-      for (const direction of open) {
-        const [dx, dy] = STEPS[direction];
-        const [left, right] = span(dx, columns, n);
-        const [top, bottom] = span(dy, rows, n);
+      for (const way of open) {
+        const [left, right] = span(way.dx, columns, n);
+        const [top, bottom] = span(way.dy, rows, n);
         if (column < left || column > right || row < top || row > bottom) continue;
-        if (sharedAt(cells, codes, at, dy * columns + dx) < 0) continue;
-        best = { at, direction };
+        if (sharedAt(cells, codes, at, way.step) < 0) continue;
+        best = way;
+        bestAt = at;
         break search;
       }
     }
   }
   if (!best) return null;
-  const { at, direction } = best;
-  const [dx, dy] = STEPS[direction];
-  for (let i = 0; i < n; i++) cells[at + i * (dy * columns + dx)] = codes[i]!;
-  const column = at % columns;
-  return { word, column, row: (at - column) / columns, direction, length: n };
+  const { direction, step } = best;
+  for (let i = 0; i < n; i++) cells[bestAt + i * step] = codes[i]!;
+  const column = bestAt % columns;
+  return { word, column, row: (bestAt - column) / columns, direction, length: n };
 }
 
 /** Lays beginnings of words that end in another letter. @returns where they lie and with which letters */
