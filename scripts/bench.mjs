@@ -33,6 +33,8 @@ run(async () => {
       puzzles: 'tests/bench/puzzles.ts',
       'known-puzzles': 'tests/bench/known-puzzles.ts',
       'write-book': 'tests/bench/write-book.ts',
+      'mixed-book': 'tests/bench/mixed-book.ts',
+      topics: 'tests/bench/topics.ts',
       quill: 'cli/quill.ts',
     },
     outdir: 'build/bench',
@@ -56,6 +58,7 @@ run(async () => {
   part('bench');
   part('puzzles');
   buildIfNeeded();
+  part('topics');
   await benchCurves();
   const database = await startPostgres(HOME);
   let programs;

@@ -220,6 +220,21 @@ for (const [book, name, most] of [
   );
 }
 
+interface Mixed {
+  pages: number;
+  first: number;
+  whole: number;
+  again: number;
+}
+const mixed = Array.from({ length: 3 }, (): Mixed => {
+  const { stdout } = spawnSync(process.execPath, ['build/bench/mixed-book.mjs'], { encoding: 'utf8' });
+  return JSON.parse(stdout);
+});
+const mixedMedian = (of: keyof Mixed) => median(mixed.map((one) => one[of]));
+console.log(
+  `A mixed puzzle book of ${mixed[0]!.pages} pages, answers among them   first pages ${mixedMedian('first').toFixed(0)} ms (1,000), whole PDF ${(mixedMedian('whole') / 1000).toFixed(1)} s (15; ${(mixedMedian('whole') / startup).toFixed(0)} ×); after a change of its mazes ${(mixedMedian('again') / 1000).toFixed(2)} s for all items`,
+);
+
 const listed = words
   .filter((word) => !word.includes(' '))
   .slice(0, 15)
