@@ -194,11 +194,24 @@ export default function Brief() {
           control={
             <Switch
               checked={style.largePrint}
-              onChange={(_, largePrint) => setStyle(() => ({ largePrint }), 'large print')}
+              onChange={(_, largePrint) =>
+                setStyle(() => ({ largePrint, largeAnswers: largePrint }), 'large print')
+              }
             />
           }
           label="Large print"
         />
+        {style.largePrint && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={style.largeAnswers}
+                onChange={(_, largeAnswers) => setStyle(() => ({ largeAnswers }), 'large answers')}
+              />
+            }
+            label="Answers in large print, too"
+          />
+        )}
         <LiveTextField
           label="Seed"
           value={recipe.seed}

@@ -3,6 +3,7 @@ import { printedLanguage } from '../printed-words/index.ts';
 import { buildPath, type Mark, type Typesetter } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { placedItem } from './items.ts';
+import { answersScale, enlarged } from './large-answers.ts';
 import type { PlannedPage } from './planned.ts';
 import { kindOf, sectionIn } from './sections.ts';
 
@@ -38,6 +39,7 @@ export function footOf(book: Book, page: PlannedPage, body: Rect): Foot | null {
 export function footAnswers(book: Book, page: PlannedPage, { strip }: Foot, type: Typesetter): Mark[] {
   const section = book.sections.get(page.section!)!;
   const { solution } = kindOf(section);
+  const scale = answersScale(book.recipe);
   const columns = Math.min(MOST_IN_ROW, page.items.length);
   const rows = Math.ceil(page.items.length / columns);
   const width = (strip.width - BETWEEN * (columns - 1)) / columns;
@@ -52,7 +54,7 @@ export function footAnswers(book: Book, page: PlannedPage, { strip }: Foot, type
     // The puzzle is above: no page is named.
     const placed = { ...placedItem(book, section, item), page: null };
     const context = { type, options: section.options, language: printedLanguage(book.recipe) };
-    return solution!.box!(placed, box, context);
+    return enlarged(box, scale, (room) => solution!.box!(placed, room, context));
   });
   const y = strip.y - GAP / 2;
   const line = buildPath()

@@ -15,6 +15,7 @@ import { randomStream } from '../random.ts';
 import type { ResourceType } from '../resources/index.ts';
 import { parseLength } from '../units.ts';
 import { pagesOfHints } from './hint-pages.ts';
+import { answersScale } from './large-answers.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
 import type { Filled, Plan, PlannedPage, PlannedRun } from './planned.ts';
 import type { Recipe } from './recipe.ts';
@@ -258,7 +259,7 @@ function paginate(
       entry.id,
       solutions,
       parts.filter(({ section }) => kindOf(section).solution),
-      frame('recto'),
+      { frame: frame('recto'), scale: answersScale(recipe) },
       min,
     );
 

@@ -86,6 +86,8 @@ const style = exactObject({
   /** As narrow as the service allows, or set for the trim. */
   margins: v.optional(enumOf(['page', 'service']), 'page'),
   largePrint: v.optional(v.boolean('should be true or false.'), false),
+  /** In large print, answers as well. */
+  largeAnswers: v.optional(v.boolean('should be true or false.'), false),
   numbering: v.optional(
     exactObject({
       form: v.optional(enumOf(['none', '1', 'Page 1', '1 of 100', 'Page 1 of 100']), '1'),

@@ -34,13 +34,14 @@ export const SOLUTION_LEADING = 12;
 /**
  * Puts answers into an order and says how they are laid out.
  * @param parts sections with the items that want an answer, in reading order; each of a kind that has solutions
+ * @param scale by which answers are larger than usual
  * @param min boxes that must fit on one page
  */
 export function pagesOfAnswers(
   id: string,
   solutions: Solutions,
   parts: readonly { section: Section; items: readonly number[] }[],
-  frame: PageFrame,
+  { frame, scale }: { frame: PageFrame; scale: number },
   min: number,
 ): SolutionStream {
   const kinds = parts.map(({ section }) => kindOf(section).solution!);
@@ -49,7 +50,7 @@ export function pagesOfAnswers(
   const inColumns = kinds.every((kind) => kind[wanted])
     ? wanted === 'lines'
     : kinds.every(({ lines }) => lines);
-  const room = frame.body.height - SOLUTIONS_HEADING_STRIP;
+  const room = frame.body.height / scale - SOLUTIONS_HEADING_STRIP;
   const perPage = SOLUTIONS_PER_PAGE.find((n) => n >= Math.max(min, solutions.perPage)) ?? 12;
   const [columns, rows] = GRIDS[perPage];
   const layout: SolutionLayout = inColumns

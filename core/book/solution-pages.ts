@@ -3,6 +3,7 @@ import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import { BLACK, beginningOf, fitText, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { placedItem, troublesOf } from './items.ts';
+import { answersScale, enlarged } from './large-answers.ts';
 import type { PlannedAnswer, PlannedPage } from './planned.ts';
 import { kindOf } from './sections.ts';
 import { SOLUTION_LEADING, SOLUTIONS_HEADING_STRIP } from './solution-flow.ts';
@@ -15,12 +16,11 @@ const LEAST_TEXT_SIZE = 7;
 const GAP = 14;
 
 /** A page of answers under its heading. */
-export function drawAnswers(
-  book: Book,
-  { answers, layout }: PlannedPage,
-  body: Rect,
-  type: Typesetter,
-): Mark[] {
+export function drawAnswers(book: Book, page: PlannedPage, body: Rect, type: Typesetter): Mark[] {
+  return enlarged(body, answersScale(book.recipe), (room) => answersIn(book, page, room, type));
+}
+
+function answersIn(book: Book, { answers, layout }: PlannedPage, body: Rect, type: Typesetter): Mark[] {
   const words = bookWords(printedLanguage(book.recipe), 'solutions');
   const heading = textLine(type, words, HEADING, body.x + body.width / 2, body.y + 15, 'center');
   const room = {

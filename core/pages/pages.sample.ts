@@ -106,7 +106,8 @@ export function holdsInside(
           expect(box.bottom).toBeLessThanOrEqual(room.y + room.height + 0.02);
         }
         if (mark.type === 'path' && mark.stroke) expect(mark.stroke.width).toBeGreaterThanOrEqual(0.75);
-        if (mark.type === 'text') letters(mark.size);
+        const [a, b, c, d] = matrix;
+        if (mark.type === 'text') letters(mark.size * Math.sqrt(Math.abs(a * d - b * c)));
       },
     );
   }

@@ -1,5 +1,5 @@
 import { noSeriousFindings, picture } from './look.ts';
-import { expect, openBook, sections, test, ticket, url } from './quill.ts';
+import { expect, openBook, saved, sections, test, ticket, url } from './quill.ts';
 
 test('books are selected by mouse and keys, labeled, duplicated, deleted, restored and made together', async ({
   page,
@@ -192,4 +192,20 @@ test('a book in German prints German words, and its language is chosen in the br
   await expect(page.getByRole('heading', { name: 'Nothing to fix' })).toBeVisible();
   await expect(page.getByText(/there are none in Italian yet/)).toHaveCount(0);
   await expect(ticket(page, 'Pages')).toBeVisible();
+});
+
+test('large print takes the answers along, unless they are to stay small', async ({ page }) => {
+  await openBook(page, 'Night Skies Word Search', 'brief');
+  const large = page.getByLabel('Large print', { exact: true });
+  const answers = page.getByLabel('Answers in large print, too');
+  await expect(answers).toBeHidden();
+  await large.check();
+  await expect(answers).toBeChecked();
+  await answers.uncheck();
+  await saved(page);
+  await page.reload();
+  await expect(large).toBeChecked();
+  await expect(answers).not.toBeChecked();
+  await large.uncheck();
+  await expect(answers).toBeHidden();
 });

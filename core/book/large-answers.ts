@@ -1,0 +1,17 @@
+import type { Rect } from '../print/index.ts';
+import type { Mark } from '../scene/index.ts';
+import type { Recipe } from './recipe.ts';
+
+/** How much larger answers are in large print: their 9.5 pt come to more than 14. */
+const LARGE = 1.5;
+
+export const answersScale = ({ style }: Pick<Recipe, 'style'>): number =>
+  style.largePrint && style.largeAnswers ? LARGE : 1;
+
+/** Draws into a smaller room, and enlarges what is drawn so that it takes the whole one. */
+export function enlarged(room: Rect, scale: number, draw: (room: Rect) => Mark[]): Mark[] {
+  if (scale === 1) return draw(room);
+  const { x, y, width, height } = room;
+  const marks = draw({ x, y, width: width / scale, height: height / scale });
+  return [{ type: 'group', matrix: [scale, 0, 0, scale, x * (1 - scale), y * (1 - scale)], marks }];
+}
