@@ -27,6 +27,8 @@ run(async () => {
   const { benchBooks, benchBrowser, benchCurves } = await import('../tests/bench/browser.mjs');
   const { benchInteriors } = await import('../tests/bench/interiors.mjs');
   const { benchNiches } = await import('../tests/bench/niches.mjs');
+  // Before what is built here: it begins anew.
+  buildIfNeeded();
   await build({
     entryPoints: {
       bench: 'tests/bench/bench.ts',
@@ -57,7 +59,6 @@ run(async () => {
   };
   part('bench');
   part('puzzles');
-  buildIfNeeded();
   part('topics');
   await benchCurves();
   const database = await startPostgres(HOME);

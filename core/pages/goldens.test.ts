@@ -185,6 +185,10 @@ const SAMPLES: Record<string, object[]> = {
       options: { clues: CLUES, words: 8, columns: 7, rows: 7, clueSide: 'grid', perPage: 2, around: 'none' },
     },
   ],
+  'maze 1, bridges': [
+    { items: 1, options: { columns: 16, rows: 18, bridges: 60, level: 3 }, solutions: { perPage: 1 } },
+    { items: 4, options: { columns: 9, rows: 9, bridges: 100, perPage: 4, answer: 'dots', collect: 3 } },
+  ],
   'cages 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
     { items: 6, options: { size: 4, calculation: 'sums', perPage: 6, level: 'rising', instructions: false } },

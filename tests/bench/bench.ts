@@ -17,7 +17,7 @@ import { NODE_TOOLS } from '#core/resources/node-tools.ts';
 import { boundsOf, eachMark, readPath } from '#core/scene/index.ts';
 import { READY_LISTS } from '#core/word-lists/index.ts';
 import { graphemes as graphemesOf } from '#core/words/graphemes.ts';
-
+import { loadUnwanted } from '#core/words/index.ts';
 import { recipeOf } from '../support/books.ts';
 import { trustOf, tryJudgment } from '../trial/judgment.ts';
 import { curvesScene, drawCurves, FIGURES } from './curves.ts';
@@ -112,6 +112,7 @@ async function pdfRow(name: string, recipe: Recipe, max: number) {
   );
 }
 
+await loadUnwanted();
 const words = READY_LISTS.find(({ title }) => title === 'Bees & hives')!.words;
 const ruled = (pages: number) => recipeOf([{ id: 'r', kind: 'ruled', pages }]);
 const searches = (items: number) =>

@@ -10,10 +10,10 @@ export type MazeDraft = Pick<MazeItem, 'open' | 'start' | 'goal'>;
 
 /** What keeps a maze as it was changed. */
 export const mazePinned = (
-  { grid, columns, rows, shape, ends, passages, winding }: MazeItem,
+  { grid, columns, rows, shape, ends, passages, winding, bridges, over = [] }: MazeItem,
   { open, start, goal }: MazeDraft,
 ): MazeGiven => ({
-  ...{ grid, columns, rows, shape, ends, passages, winding, start, goal },
+  ...{ grid, columns, rows, shape, ends, passages, winding, bridges, start, goal, over: [...over] },
   open: openAsText(open),
 });
 

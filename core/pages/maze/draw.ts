@@ -1,5 +1,5 @@
 import type { Rect } from '../../print/index.ts';
-import type { Grid } from '../../puzzles/maze/index.ts';
+import { type Grid, isUnder, layOfPassages, seenWay } from '../../puzzles/maze/index.ts';
 import {
   BLACK,
   buildPath,
@@ -21,6 +21,10 @@ const AROUND = { cells: 1.5, most: 20 };
 /** Walls take no more of a cell than this, and are never thinner than prints well. */
 const MOST_WALL = 0.22;
 const LEAST_WALL = 0.75;
+/** There are two between passages beside each other where some cross. */
+const MOST_SIDE = 0.1;
+/** How gray it is between them. */
+const GROUND = 0.8;
 /** Walls in large print, against what is set. */
 const LARGE_WALL = 1.5;
 /** The way in an answer, as a share of a cell. */
@@ -59,6 +63,30 @@ const openings = (grid: Grid, { ends, start, goal }: MazeItem): [number | null, 
 
 /** The length of a handle of a curve that follows an arc of so many radians, in radii (common approximation). */
 const handle = (angle: number): number => (4 / 3) * Math.tan(angle / 4);
+
+type Lay = ReturnType<typeof layOfPassages>;
+
+/** The walls on both sides of passages that cross, as one path. */
+function sidesPath({ walls }: Lay, { x, y, cell }: Place): Path {
+  const path = buildPath(2 * walls.length);
+  for (const [x1, y1, x2, y2] of walls)
+    path.move(x + x1 * cell, y + y1 * cell).line(x + x2 * cell, y + y2 * cell);
+  return path.done();
+}
+
+function boxesPath(boxes: Lay['floor'], { x, y, cell }: Place): Path {
+  const path = buildPath(5 * boxes.length);
+  for (const [bx, by, width, height] of boxes) {
+    const [left, top] = [x + bx * cell, y + by * cell];
+    path
+      .move(left, top)
+      .line(left + width * cell, top)
+      .line(left + width * cell, top + height * cell)
+      .line(left, top + height * cell)
+      .close();
+  }
+  return path.done();
+}
 
 /** All walls that stand, as one path. */
 function wallsPath(grid: Grid, open: Uint8Array, left: readonly number[], { x, y, cell }: Place): Path {
@@ -124,18 +152,25 @@ function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, weight: numbe
   const place = placeIn(grid, box);
   const [atStart, atGoal] = openings(grid, item);
   const left = [atStart, atGoal].filter((wall) => wall !== null);
-  const width = Math.max(LEAST_WALL, Math.min(weight, place.cell * MOST_WALL));
+  const most = grid.bridged ? MOST_SIDE : MOST_WALL;
+  const width = Math.max(LEAST_WALL, Math.min(weight, place.cell * most));
   const marks: Mark[] = [];
+  const lay = grid.bridged ? layOfPassages(grid, item.open, left) : null;
+  if (lay)
+    marks.push(
+      { type: 'path', path: boxesPath(lay.ground, place), fill: { gray: GROUND } },
+      { type: 'path', path: boxesPath(lay.floor, place), fill: { gray: 1 } },
+    );
   if (answer) marks.push(...wayMarks(grid, item, place, options));
   const cap = options.corners === 'round' ? 'round' : 'square';
   marks.push({
     type: 'path',
-    path: wallsPath(grid, item.open, left, place),
+    path: lay ? sidesPath(lay, place) : wallsPath(grid, item.open, left, place),
     stroke: { width, paint: BLACK, cap, join: 'round' },
   });
   return [
     ...marks,
-    ...collectedOn(item.way, options.collect).flatMap((cell) =>
+    ...collectedIn(grid, item, options).flatMap((cell) =>
       icon(
         options.collected,
         place.x + grid.x[cell]! * place.cell,
@@ -153,6 +188,13 @@ export function collectedOn(way: readonly number[], count: number): number[] {
   const most = Math.max(0, Math.min(count, Math.floor((way.length - 3) / 2)));
   return Array.from({ length: most }, (_, i) => way[Math.round(((i + 1) * (way.length - 1)) / (most + 1))]!);
 }
+
+/** What is collected in a maze: nothing lies under a bridge. */
+const collectedIn = (grid: Grid, { way }: MazeItem, { collect }: Pick<MazeOptions, 'collect'>): number[] =>
+  collectedOn(
+    way.filter((cell) => !isUnder(grid, cell)),
+    collect,
+  );
 
 /** Of what is collected, to a cell. */
 const COLLECTED = 0.72;
@@ -176,30 +218,40 @@ function footprints(points: readonly (readonly [number, number])[], cell: number
   });
 }
 
-function wayMarks(
-  grid: Grid,
-  { way }: MazeItem,
-  { x, y, cell }: Place,
-  { answer, collect }: MazeOptions,
-): Mark[] {
+function wayMarks(grid: Grid, item: MazeItem, { x, y, cell }: Place, options: MazeOptions): Mark[] {
+  const { way } = item;
+  const { answer } = options;
   const at = (i: number) => [x + grid.x[way[i]!]! * cell, y + grid.y[way[i]!]! * cell] as const;
   if (answer === 'footprints' && way.length > 1) {
-    const lies = new Set(collectedOn(way, collect));
-    // Over what is collected there is no room for a foot.
+    const lies = new Set(collectedIn(grid, item, options));
+    // Over what is collected there is no room for a foot, and one under a bridge is not seen.
     const all = footprints(
       way.map((_, i) => at(i)),
       cell,
     );
-    return all.filter((_, i) => !lies.has(way[Math.floor(i / 2)]!));
+    return all.filter((_, i) => {
+      const on = way[Math.floor(i / 2)]!;
+      return !lies.has(on) && !isUnder(grid, on);
+    });
   }
   if (answer === 'dots')
-    return way.map((_, i) => ({
-      type: 'path',
-      path: ellipsePath(...at(i), Math.max(0.6, cell * WAY * 0.5)),
-      fill: { gray: WAY_GRAY },
-    }));
-  const path = buildPath(way.length).move(...at(0));
-  for (let i = 1; i < way.length; i++) path.line(...at(i));
+    return way.flatMap((on, i): Mark[] =>
+      isUnder(grid, on)
+        ? []
+        : [
+            {
+              type: 'path',
+              path: ellipsePath(...at(i), Math.max(0.6, cell * WAY * 0.5)),
+              fill: { gray: WAY_GRAY },
+            },
+          ],
+    );
+  const path = buildPath(way.length);
+  for (const piece of seenWay(grid, way, WAY / 2))
+    piece.forEach(([px, py], i) => {
+      if (i) path.line(x + px * cell, y + py * cell);
+      else path.move(x + px * cell, y + py * cell);
+    });
   const stroke = {
     width: Math.max(1, cell * WAY),
     paint: { gray: WAY_GRAY },
@@ -215,7 +267,7 @@ export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[
   if (!first) return [];
   const weight = options.weight * (isLargePrint(context) ? LARGE_WALL : 1);
   const { width, height } = gridOf(first.item);
-  const count = Math.max(...items.map(({ item }) => collectedOn(item.way, options.collect).length));
+  const count = Math.max(...items.map(({ item }) => collectedIn(gridOf(item), item, options).length));
   const rules = [mazeWords(language, 'rules'), ...(count ? [mazeWords(language, 'collect', { count })] : [])];
   return puzzlesOnPage(context, {
     title: mazeWords(language, 'maze'),

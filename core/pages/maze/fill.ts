@@ -1,8 +1,11 @@
 import type { Level } from '../../puzzles/level.ts';
 import {
+  anyBridges,
+  type Bridge,
   difficulty,
   type Ends,
   type Grid,
+  gridWithBridges,
   gridWithin,
   type Maze,
   makeMaze,
@@ -24,7 +27,9 @@ import type { MazeGiven, MazeMade, MazeOptions, MazePin } from './options.ts';
 /** A maze with its way, on a grid that its sizes name. */
 export interface MazeItem
   extends Maze,
-    Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'shape' | 'ends' | 'passages' | 'winding'> {
+    Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'shape' | 'ends' | 'passages' | 'winding' | 'bridges'> {
+  /** Where passages cross. */
+  over?: readonly Bridge[];
   level: Level;
   /** The level that was asked for. */
   wanted: Level;
@@ -46,9 +51,17 @@ export function gridOf({
   columns,
   rows,
   shape = 'whole',
-}: Pick<MazeMade, 'grid' | 'columns' | 'rows'> & { shape?: Outline }): Grid {
-  const key = `${grid} ${columns} ${rows} ${shape}`;
-  const known = grids.get(key) ?? gridIn(shape, mazeGrid(grid, columns, rows));
+  over = [],
+}: Pick<MazeMade, 'grid' | 'columns' | 'rows'> & { shape?: Outline; over?: readonly Bridge[] }): Grid {
+  const plain = `${grid} ${columns} ${rows} ${shape}`;
+  const key = over.length
+    ? `${plain} ${over.map(({ cell, across }) => `${cell}${across}`).join(' ')}`
+    : plain;
+  const known =
+    grids.get(key) ??
+    (over.length
+      ? gridWithBridges(gridOf({ grid, columns, rows, shape }), over)
+      : gridIn(shape, mazeGrid(grid, columns, rows)));
   if (grids.size >= GRIDS_KEPT) grids.clear();
   grids.set(key, known);
   return known;
@@ -71,6 +84,7 @@ export function pinnedMaze({
     ...{ grid, columns, rows, passages, winding, ends, roll },
     shape: outlineOf(options) as MazeMade['shape'],
     ...(ends === 'chosen' ? chosen : {}),
+    bridges: grid === 'square' && passages === 'winding' ? options.bridges : 0,
     level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')),
   };
 }
@@ -84,14 +98,17 @@ export const sortOf = ({
   shape = 'whole',
   startAt,
   goalAt,
+  bridges = 0,
   ...how
 }: Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'ends' | 'passages' | 'winding' | 'startAt' | 'goalAt'> & {
   shape?: Outline;
+  bridges?: number;
 }): string =>
   [
     ...[grid, columns, rows, ends, how.passages === 'even' ? how.passages : how.winding],
     ...(shape === 'whole' ? [] : [shape]),
     ...(startAt && goalAt ? [startAt, goalAt] : []),
+    ...(bridges ? [`over ${bridges}`] : []),
   ].join(' ');
 
 /** How passages run, as the making takes it. */
@@ -125,17 +142,23 @@ function endsOf(grid: Grid, made: MazeMade): Ends {
 export function* fillMaze(context: FillContext<MazeOptions>): Generator<void, MazeItem> {
   const made = (context.pin as MazePin | undefined) ?? pinnedMaze(context);
   if ('open' in made) return yield* givenMaze(made);
-  const { grid: id, columns, rows, shape, ends, passages, winding, level: wanted, roll } = made;
+  const { grid: id, columns, rows, shape, ends, passages, winding, bridges, level: wanted, roll } = made;
+  const share = bridges / 100;
   const how = passagesOf(made);
   const grid = gridOf(made);
   const between = endsOf(grid, made);
-  const scale = yield* mazeScale(sortOf(made), grid, between, how);
+  const scale = yield* mazeScale(sortOf(made), grid, between, how, share);
   const random = randomStream(...context.streamKey, context.item, roll, 'maze');
   return yield* ofLevel(wanted, TRIES, function* () {
-    const maze = makeMaze(grid, between, how, random);
-    const level = levelOn(scale, difficulty(grid, maze));
+    const over = share ? anyBridges(grid, share, random) : [];
+    const own = gridWithBridges(grid, over);
+    const maze = makeMaze(own, between, how, random);
+    const level = levelOn(scale, difficulty(own, maze));
     yield;
-    return { ...maze, grid: id, columns, rows, shape, ends, passages, winding, level, wanted };
+    return {
+      ...{ ...maze, grid: id, columns, rows, shape, ends, passages, winding, bridges, level, wanted },
+      ...(over.length ? { over } : {}),
+    };
   });
 }
 
@@ -163,7 +186,7 @@ function openFromText({ walls }: Grid, text: string): Uint8Array {
 
 /** A maze that was changed by hand: its way, if there is one, and its level among those that it was one of. */
 export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
-  const { grid: id, columns, rows, shape, ends, passages, winding } = given;
+  const { grid: id, columns, rows, shape, ends, passages, winding, bridges, over } = given;
   const grid = gridOf(given);
   const [start, goal] = [given.start, given.goal].map((cell) => Math.min(cell, grid.cells - 1)) as [
     number,
@@ -172,9 +195,18 @@ export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
   const open = openFromText(grid, given.open);
   const maze = { open, ...wayThrough(grid, open, { start, goal }) };
   const usual = ends === 'chosen' ? 'anywhere' : ends;
-  const scale = yield* mazeScale(sortOf({ ...given, ends: usual }), grid, usual, passagesOf(given));
+  const scale = yield* mazeScale(
+    sortOf({ ...given, ends: usual }),
+    gridOf({ grid: id, columns, rows, shape }),
+    usual,
+    passagesOf(given),
+    bridges / 100,
+  );
   const level = levelOn(scale, difficulty(grid, maze));
-  return { ...maze, grid: id, columns, rows, shape, ends, passages, winding, level, wanted: level };
+  return {
+    ...{ ...maze, grid: id, columns, rows, shape, ends, passages, winding, bridges, level, wanted: level },
+    ...(over.length ? { over } : {}),
+  };
 }
 
 /** Finds the way anew, by code that has no part in making it, and looks for another. */

@@ -29,6 +29,12 @@ export const maze = defineKind<MazeOptions, MazeItem>({
       shown: { level: 3 },
     },
     {
+      name: 'Maze with bridges',
+      purpose: 'Passages that run over and under one another.',
+      options: { columns: 18, rows: 22, bridges: 60 },
+      shown: { level: 3 },
+    },
+    {
       name: 'Mazes for children, four a page',
       options: { columns: 9, rows: 10, perPage: 4, level: 1, start: 'bee', goal: 'flower' },
     },
@@ -40,7 +46,7 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   options: mazeOptions,
   later: {
     ...{ shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
-    passages: 'winding',
+    ...{ passages: 'winding', bridges: 0 },
     ...{ startColumn: 1, startRow: 1, goalColumn: 24, goalRow: 28 },
   },
   itemName: 'puzzle',
@@ -57,7 +63,15 @@ export const maze = defineKind<MazeOptions, MazeItem>({
       if (open) passages.push([one[wall]!, other[wall]!]);
     });
     const { grid: kind, start, goal, way, level } = item;
-    return { grid: kind, cells: grid.cells, passages, start, goal, path: way, level };
+    const over = grid.bridged?.bridges.map(({ cell }, i): [number, number] => [
+      cell,
+      grid.bridged!.cells + i,
+    ]);
+    return {
+      ...{ grid: kind, cells: grid.cells, passages, start, goal, path: way, level },
+      // Cells that lie one over the other.
+      ...(over ? { bridges: over } : {}),
+    };
   },
   filed: filedByLevel(pinnedMaze, (language) => mazeWords(language, 'maze')),
   told: ({ level, way }) => `${LEVEL_NAMES[level]}, a way of ${way.length} cells`,

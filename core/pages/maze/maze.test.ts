@@ -9,6 +9,7 @@ import { type Ends, mazeOfScale, usualScales } from '../../puzzles/maze/index.ts
 import { measuredScale } from '../../puzzles/scale.ts';
 import { eachMark, type TextMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import { mazePinned, watchMaze } from './by-hand.ts';
 import { collectedOn } from './draw.ts';
 import { gridOf, inspectMaze, type MazeItem, sortOf } from './fill.ts';
 import { maze as kind } from './index.ts';
@@ -82,6 +83,38 @@ describe('a section of mazes', () => {
     for (let i = 1; i < path.length; i++) expect(open.has(`${path[i - 1]} ${path[i]}`)).toBe(true);
   });
 
+  it('with bridges has the level that is asked for, and is the same pinned, or kept by hand', () => {
+    const options = { columns: 14, rows: 16, bridges: 70 };
+    const book = mazes(5, options);
+    const items = [1, 2, 3, 4, 5].map((number) => itemOf(book, number));
+    expect(items.map(({ level }) => level)).toEqual([1, 2, 3, 4, 5]);
+    for (const item of items) {
+      expect(inspectMaze(item, { label: 'Puzzle 1' })).toEqual([]);
+      expect(item.over!.length).toBeGreaterThan(3);
+      const data = kind.data!(item) as { cells: number; passages: unknown[]; bridges: [number, number][] };
+      expect(data.cells).toBe(14 * 16 + data.bridges.length);
+      expect(data.passages).toHaveLength(data.cells - 1);
+      // What is kept by hand is put through the recipe, and is the same maze.
+      const pin = v.parse(kind.pin!.schema, JSON.parse(JSON.stringify(mazePinned(item, item))));
+      const kept = itemOf(mazes(1, {}, {}, { pins: { 1: pin } }), 1);
+      expect({ ...kept, wanted: item.wanted }).toEqual(item);
+      expect(watchMaze(item, item)).toMatchObject({ isSound: true });
+    }
+    const pin = kind.pin!.of({
+      options: book.sections.get('s')!.options as never,
+      resources: book.resources,
+      streamKey: [book.recipe.seed, 's'],
+      item: 3,
+      roll: 0,
+      pin: undefined,
+      total: 5,
+    });
+    expect(itemOf(mazes(5, { grid: 'hexagon' }, {}, { pins: { 3: pin } }), 3)).toEqual(items[2]);
+    // Other grids, and mazes of which any is as likely, have none.
+    expect(itemOf(mazes(1, { ...options, grid: 'hexagon' }), 1).over).toBeUndefined();
+    expect(itemOf(mazes(1, { ...options, passages: 'even' }), 1).over).toBeUndefined();
+  });
+
   it('a pinned maze stays as it is whatever is set', () => {
     const pin = { grid: 'hexagon', columns: 8, rows: 9, winding: 50, ends: 'middle', level: 3, roll: 1 };
     const before = itemOf(mazes(1, {}, {}, { pins: { 1: pin } }), 1);
@@ -98,7 +131,7 @@ describe('the scales that are measured beforehand', () => {
       const steps = measuredScale(
         'maze',
         sortOf(made),
-        mazeOfScale(gridOf(made), made.ends as Ends, made.winding / 100),
+        mazeOfScale(gridOf(made), made.ends as Ends, made.winding / 100, made.bridges / 100),
       );
       let step = steps.next();
       while (!step.done) step = steps.next();

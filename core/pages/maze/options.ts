@@ -49,6 +49,11 @@ export const mazeOptions = exactObject({
     help: 'More: long ways with few branches. Less: short ways with many.',
     when: { passages: ['winding'] },
   }),
+  bridges: setting(integerBetween(0, 100), 0, {
+    label: 'Bridges, %',
+    help: 'Passages that cross, one above the other: so many of the bridges that there is room for.',
+    when: { grid: ['square'], passages: ['winding'] },
+  }),
   ends: setting(ends, 'outer', {
     label: 'Start and goal',
     values: {
@@ -106,6 +111,8 @@ const onGrid = {
   shape: v.optional(pinnedOutline, 'whole'),
   passages: v.optional(passages, 'winding'),
   winding,
+  /** Of a hundred bridges that there is room for. */
+  bridges: v.optional(integerBetween(0, 100), 0),
   ends,
 };
 
@@ -133,6 +140,14 @@ const givenPin = exactObject({
   ),
   start: integerBetween(0, MOST_CELLS),
   goal: integerBetween(0, MOST_CELLS),
+  /** Cells at which passages cross, and whether the one above runs across. */
+  over: v.optional(
+    v.pipe(
+      v.array(exactObject({ cell: integerBetween(0, MOST_CELLS), across: v.boolean() })),
+      v.maxLength(MOST_CELLS / 4),
+    ),
+    [],
+  ),
 });
 
 export const mazePin = chosenBy(v.union([madePin, givenPin]), (input) =>

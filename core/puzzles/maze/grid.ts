@@ -1,4 +1,5 @@
 import { largestPart } from '../../largest-part.ts';
+import type { Bridge } from './bridges.ts';
 
 /** The tilings that a maze can stand on. */
 export const GRIDS = ['square', 'triangle', 'hexagon', 'octagon', 'circle'] as const;
@@ -32,16 +33,22 @@ export interface Grid {
   through: Int32Array;
   /** In an outline, by cell: the wall to the outside that has room before it. Any wall to the outside has, if left out. */
   doors?: ReadonlyMap<number, number>;
+  /** Where passages cross: cells from `cells` on lie under the bridges, in their order; the walls that are open in every maze. */
+  bridged?: { cells: number; bridges: readonly Bridge[]; bound: Uint8Array };
 }
 
-interface Wall {
+export interface Wall {
   one: number;
   other: number;
   ends: readonly [x1: number, y1: number, x2: number, y2: number];
   radius?: number;
 }
 
-function gridOf(id: GridId, centers: readonly (readonly [number, number])[], walls: readonly Wall[]): Grid {
+export function gridOf(
+  id: GridId,
+  centers: readonly (readonly [number, number])[],
+  walls: readonly Wall[],
+): Grid {
   const cells = centers.length;
   const first = new Int32Array(cells + 1);
   for (const { one, other } of walls)

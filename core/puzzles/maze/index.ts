@@ -1,3 +1,12 @@
+export {
+  anyBridges,
+  type Bridge,
+  gridWithBridges,
+  isUnder,
+  layOfPassages,
+  seenWay,
+  twinOf,
+} from './bridges.ts';
 export { GRIDS, type Grid, gridWithin, mazeGrid } from './grid.ts';
 export { distances, ENDS, type Ends, type Maze, makeMaze, type Passages, wayThrough } from './make.ts';
 export { difficulty, mazeOfScale, mazeScale, usualScales } from './rate.ts';

@@ -32,7 +32,7 @@ interface Tree {
  * @param winding how often from the newest, 0 to 1: long ways with few branches at 1, short ones with many at 0
  */
 function grownTree(
-  { cells, first, next, through, walls }: Grid,
+  { cells, first, next, through, walls, bridged }: Grid,
   winding: number,
   random: RandomStream,
 ): Tree {
@@ -51,6 +51,17 @@ function grownTree(
     order[known++] = cell;
     active[count++] = cell;
     for (let i = first[cell]!; i < first[cell + 1]!; i++) free[next[i]!]!--;
+    if (bridged) goOn(cell, bridged.bound);
+  };
+  /** What leads over a bridge, or under it, leads on. */
+  const goOn = (cell: number, bound: Uint8Array) => {
+    for (let i = first[cell]!; i < first[cell + 1]!; i++) {
+      const to = next[i]!;
+      if (!bound[through[i]!] || seen[to]) continue;
+      open[through[i]!] = 1;
+      parent[to] = cell;
+      add(to);
+    }
   };
   add(random.int(cells));
   while (count > 0) {
@@ -204,7 +215,9 @@ export function wayThrough(
     return { start, goal, way: wayBack(from(goal).before, start) };
   }
   const among =
-    ends === 'anywhere' ? Array.from({ length: grid.cells }, (_, cell) => cell) : outerCells(grid);
+    ends === 'anywhere'
+      ? Array.from({ length: grid.bridged?.cells ?? grid.cells }, (_, cell) => cell)
+      : outerCells(grid);
   const goal = ends === 'middle' ? middleCell(grid) : farthest(from(among[0]!).far, among);
   const { far, before } = from(goal);
   const least = APART * Math.max(grid.width, grid.height);

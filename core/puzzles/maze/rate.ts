@@ -1,5 +1,6 @@
 import type { RandomStream } from '../../random.ts';
 import { levelScale, type Scale } from '../scale.ts';
+import { anyBridges, gridWithBridges } from './bridges.ts';
 import type { Grid } from './grid.ts';
 import { type Ends, type Maze, makeMaze, type Passages } from './make.ts';
 import usual from './usual-scales.json' with { type: 'json' };
@@ -45,14 +46,23 @@ export const usualScales: Readonly<Record<string, Scale>> = usual;
 
 /** What a scale of mazes is made from. */
 export const mazeOfScale =
-  (grid: Grid, ends: Ends, passages: Passages) =>
-  (random: RandomStream): number =>
-    difficulty(grid, makeMaze(grid, ends, passages, random));
+  (grid: Grid, ends: Ends, passages: Passages, bridges = 0) =>
+  (random: RandomStream): number => {
+    const own = bridges ? gridWithBridges(grid, anyBridges(grid, bridges, random)) : grid;
+    return difficulty(own, makeMaze(own, ends, passages, random));
+  };
 
 /**
  * The difficulties at which the next level begins, for mazes of one sort.
  * @param sort names all that the mazes have in common
+ * @param bridges share of those that there is room for, 0 to 1
  */
-export function* mazeScale(sort: string, grid: Grid, ends: Ends, passages: Passages): Generator<void, Scale> {
-  return usualScales[sort] ?? (yield* levelScale('maze', sort, mazeOfScale(grid, ends, passages)));
+export function* mazeScale(
+  sort: string,
+  grid: Grid,
+  ends: Ends,
+  passages: Passages,
+  bridges = 0,
+): Generator<void, Scale> {
+  return usualScales[sort] ?? (yield* levelScale('maze', sort, mazeOfScale(grid, ends, passages, bridges)));
 }

@@ -18,14 +18,16 @@ const WAYS: readonly ((x: number, y: number) => [x: number, y: number])[] = [
 ];
 
 /** What mazes share that are the same turned, mirrored or walked from the other end: where their cells and passages lie. */
-export function sameMaze({ id, x, y, walls }: Grid, { open, start, goal }: Maze): string {
+export function sameMaze({ id, x, y, walls, bridged }: Grid, { open, start, goal }: Maze): string {
   const ways = WAYS.map((way) => {
     const places = Array.from(x, (across, cell) => way(across, y[cell]!));
     const left = Math.min(...places.map(([px]) => px));
     const top = Math.min(...places.map(([, py]) => py));
     const place = (cell: number): string => {
       const [px, py] = places[cell]!;
-      return `${Math.round((px - left) * PRECISION)},${Math.round((py - top) * PRECISION)}`;
+      // What lies under a bridge is at the place of another cell.
+      const under = bridged && cell >= bridged.cells ? 'u' : '';
+      return `${Math.round((px - left) * PRECISION)},${Math.round((py - top) * PRECISION)}${under}`;
     };
     return { place, ends: [place(start), place(goal)].sort().join(' ') };
   });

@@ -1,3 +1,4 @@
+import { twinOf } from './bridges.ts';
 import type { Grid } from './grid.ts';
 
 /** Cosine of the angle that a step may differ from where it is meant to go: less than 70 degrees. */
@@ -71,7 +72,10 @@ export function walkTo(
   const here = trail.at(-1)!;
   const from = new Map<number, number>([[here, here]]);
   let edge = [here];
-  for (let step = 0; step < most && !from.has(target) && edge.length; step++) {
+  // Where passages cross, the pointer means the one that is nearer on the way.
+  const twin = twinOf(grid, target);
+  const isThere = () => from.has(target) || from.has(twin);
+  for (let step = 0; step < most && !isThere() && edge.length; step++) {
     const beyond: number[] = [];
     for (const cell of edge)
       for (const next of exits(grid, open, cell))
@@ -81,8 +85,8 @@ export function walkTo(
         }
     edge = beyond;
   }
-  if (!from.has(target)) return trail;
+  if (!isThere()) return trail;
   const way: number[] = [];
-  for (let cell = target; cell !== here; cell = from.get(cell)!) way.unshift(cell);
+  for (let cell = from.has(target) ? target : twin; cell !== here; cell = from.get(cell)!) way.unshift(cell);
   return way.reduce(stepped, trail);
 }

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { type KeyboardEvent, type PointerEvent, type ReactNode, useMemo, useRef } from 'react';
-import type { Grid } from '#core/puzzles/maze/index.ts';
+import { type Grid, layOfPassages, seenWay } from '#core/puzzles/maze/index.ts';
 import { tokens } from '../../../theme.ts';
 
 /** Around the maze, in cells. */
@@ -8,7 +8,8 @@ const AROUND = 0.6;
 const HEIGHT = 470;
 
 /** All walls that stand, as the data of an SVG path. */
-function wallsOf({ walls, ...grid }: Grid, open: Uint8Array): string {
+function wallsOf(grid: Grid, open: Uint8Array): string {
+  const { walls } = grid;
   return Array.from(open, (isOpen, wall) => {
     if (isOpen) return '';
     const [x1, y1, x2, y2] = walls.ends.subarray(4 * wall, 4 * wall + 4) as unknown as number[];
@@ -18,6 +19,20 @@ function wallsOf({ walls, ...grid }: Grid, open: Uint8Array): string {
     const turn = (angle(x2!, y2!) - angle(x1!, y1!) + 2 * Math.PI) % (2 * Math.PI);
     return `M${x1} ${y1}A${radius} ${radius} 0 ${turn > Math.PI ? 1 : 0} 1 ${x2} ${y2}`;
   }).join('');
+}
+
+const boxes = (all: readonly (readonly [number, number, number, number])[]): string =>
+  all.map(([x, y, width, height]) => `M${x} ${y}h${width}v${height}h${-width}z`).join('');
+
+/** Walls on both sides of passages that cross. */
+const sidesOf = (grid: Grid, open: Uint8Array): string =>
+  layOfPassages(grid, open)
+    .walls.map(([x1, y1, x2, y2]) => `M${x1} ${y1}L${x2} ${y2}`)
+    .join('');
+
+function floorOf(grid: Grid, open: Uint8Array): { ground: string; passages: string } {
+  const { ground, floor } = layOfPassages(grid, open);
+  return { ground: boxes(ground), passages: boxes(floor) };
 }
 
 /** The cell whose middle lies nearest to a place. */
@@ -46,8 +61,10 @@ export function WayLine({
   opacity?: number;
 }) {
   return (
-    <polyline
-      points={cells.map((cell) => `${grid.x[cell]},${grid.y[cell]}`).join(' ')}
+    <path
+      d={seenWay(grid, cells, width / 2)
+        .map((piece) => `M${piece.map(([x, y]) => `${x} ${y}`).join('L')}`)
+        .join('')}
       fill="none"
       stroke={color}
       strokeWidth={width}
@@ -83,7 +100,8 @@ export function MazeSheet({
   /** What lies below the walls. */
   children: ReactNode;
 }) {
-  const walls = useMemo(() => wallsOf(grid, open), [grid, open]);
+  const walls = useMemo(() => (grid.bridged ? sidesOf(grid, open) : wallsOf(grid, open)), [grid, open]);
+  const floor = useMemo(() => (grid.bridged ? floorOf(grid, open) : null), [grid, open]);
   const svg = useRef<SVGSVGElement>(null);
   const point = ({ clientX, clientY }: PointerEvent, begins: boolean) => {
     const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(svg.current!.getScreenCTM()!.inverse());
@@ -109,6 +127,12 @@ export function MazeSheet({
       onKeyDown={onKeyDown}
       sx={{ width: '100%', maxHeight: HEIGHT, touchAction: 'none', bgcolor: 'background.paper' }}
     >
+      {floor && (
+        <>
+          <path d={floor.ground} fill={tokens.rule} />
+          <path d={floor.passages} fill={tokens.paper} />
+        </>
+      )}
       {children}
       <path d={walls} fill="none" stroke={tokens.ink} strokeWidth={0.1} strokeLinecap="round" />
       <circle cx={grid.x[start]} cy={grid.y[start]} r={0.3} fill={tokens.verdigris} />
