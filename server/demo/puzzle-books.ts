@@ -212,9 +212,14 @@ export function puzzleBooks(
           solutions: { perPage: 12 },
         },
         {
-          ...{ id: 'combs', kind: 'maze', items: 18 },
+          ...{ id: 'combs', kind: 'maze', items: 12 },
           options: { grid: 'hexagon', columns: 14, rows: 16, level: 'rising' },
           solutions: { perPage: 12 },
+        },
+        {
+          ...{ id: 'bridges', kind: 'maze', items: 6 },
+          options: { columns: 14, rows: 16, bridges: 60, level: 'rising', goal: 'flower' },
+          solutions: { perPage: 6 },
         },
       ],
       cover: {
@@ -222,7 +227,7 @@ export function puzzleBooks(
       },
       listing: {
         description:
-          'Sixty mazes for children: easy ones first, then round ones, then some of six-sided cells.',
+          'Sixty mazes for children: easy ones first, then round ones, some of six-sided cells, and six with bridges.',
         keywords: ['mazes for kids', 'activity book for children'],
         prices: { us: 7.99, gb: 6.99 },
       },
