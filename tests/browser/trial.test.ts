@@ -319,3 +319,52 @@ test('a crossword is filled in along its words, clue by clue', async ({ page }) 
   await expect(trial.getByText('All is right so far.')).toBeVisible();
   await picture(page, 'trial');
 });
+
+test('words of a wheel are typed or put together, and told why they do not count', async ({ page }) => {
+  const trial = await tryFirst(page, 'Word wheel');
+  const word = trial.getByRole('textbox', { name: 'Word' });
+  const told = trial.getByRole('alert');
+  const total = Number(/0 of (\d+) found/.exec(await trial.getByText(/^0 of \d+ found$/).innerText())![1]);
+  await word.fill('a');
+  await word.press('Enter');
+  await expect(told).toHaveText(/^A word has \d letters at least\.$/);
+  await expect(word).toHaveValue('');
+  const middle = trial.getByRole('button', { name: /, in every word$/ });
+  const letter = (await middle.innerText()).trim();
+  await middle.click();
+  await middle.click();
+  await expect(word).toHaveValue(letter + letter);
+  await trial.getByRole('button', { name: 'Take back' }).click();
+  await expect(word).toHaveValue(letter);
+  await noSeriousFindings(page, 'word wheel trial');
+  // A word that is shown is known, and so is none of its own.
+  await trial.getByRole('button', { name: 'Show a word' }).click();
+  const listed = trial.getByRole('list', { name: 'Words' }).getByRole('listitem');
+  const known = await listed.first().innerText();
+  await word.fill(known.toLowerCase());
+  await word.press('Enter');
+  await expect(told).toHaveText(`${known} is found already.`);
+  for (let shown = 1; shown < total; shown++)
+    await trial.getByRole('button', { name: 'Show a word' }).click();
+  await expect(listed).toHaveCount(total);
+  await expect(trial.getByText(/^Solved in \d+:\d\d\.$/)).toBeVisible();
+});
+
+test('a quiz is answered by choosing and writing, and checked', async ({ page }) => {
+  await addFirst(page, 'Quiz');
+  const questions = page.getByRole('textbox', { name: 'Questions and answers' });
+  await questions.fill('How many legs has a bee? | Six | Four\nWhat is a hive of straw called? | Skep');
+  await questions.press('Tab');
+  await page.getByRole('button', { name: 'Try it…' }).click();
+  const trial = page.getByRole('dialog', { name: 'Try Puzzle 1' });
+  await trial.getByRole('radio', { name: 'Four' }).check();
+  await trial.getByRole('button', { name: 'Check' }).click();
+  await expect(trial.getByText('Wrong. Try another answer.')).toBeVisible();
+  await expect(trial.getByText('0 of 2 right')).toBeVisible();
+  await noSeriousFindings(page, 'quiz trial');
+  await trial.getByRole('radio', { name: 'Six' }).check();
+  await trial.getByRole('textbox', { name: 'What is a hive of straw called?' }).fill('skep');
+  await trial.getByRole('button', { name: 'Check' }).click();
+  await expect(trial.getByText('Right.')).toHaveCount(2);
+  await expect(trial.getByText(/^Solved in \d+:\d\d\.$/)).toBeVisible();
+});

@@ -11,15 +11,19 @@ import {
   cellToward,
   clashingCells,
   EMPTY_MARK,
+  isAnswer,
   isTrialSolved,
   markedWord,
   noted,
   numberWith,
+  type QuizTrial,
   readWords,
   runsAt,
   type SearchTrial,
+  spelledWord,
   type Trial,
   trialStart,
+  type WheelTrial,
   written,
   wrongCells,
 } from './trial.ts';
@@ -241,5 +245,44 @@ describe('marking words', () => {
     expect(cellsBetween(5, 4, 20)).toEqual([4, 8, 12, 16, 20]);
     expect(cellsBetween(5, 7, 7)).toEqual([7]);
     expect(cellsBetween(5, 0, 7)).toBeNull();
+  });
+});
+
+describe('words of a wheel', () => {
+  it.each([{}, { form: 'square', shortest: 4 }])('count once each, and nothing else does: %j', (options) => {
+    for (const number of [1, 2, 3]) {
+      const trial = trialOf('word-wheel', options, number) as WheelTrial;
+      const { letters, words, shortest } = trial;
+      expect(words.length).toBeGreaterThan(5);
+      const found: string[] = [];
+      for (const word of words) {
+        expect(spelledWord(trial, ` ${word.toLowerCase()} `, found)).toEqual({ word });
+        found.push(word);
+        expect(spelledWord(trial, word, found)).toEqual({ problem: `${word} is found already.` });
+      }
+      const problem = (typed: string) => (spelledWord(trial, typed, []) as { problem: string }).problem;
+      expect(problem(letters.slice(0, shortest - 1))).toBe(`A word has ${shortest} letters at least.`);
+      const other = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((letter) => !letters.includes(letter))!;
+      expect(problem(`${letters}${other}`)).toBe(`There is no ${other} among the letters.`);
+      expect(problem(`${letters}${letters[0]}`)).toMatch(/ takes more of . than there is\.$/);
+      const around = letters.slice(1).replaceAll(letters[0]!, '');
+      expect(problem(around)).toBe(`${around} does not have the ${letters[0]} in it.`);
+      const backwards = [...words[0]!].reverse().join('');
+      if (!words.includes(backwards)) expect(problem(backwards)).toMatch(/not among the words of the answer/);
+    }
+  });
+});
+
+describe('questions of a quiz', () => {
+  const questions = 'What do bees make? | Honey | Milk\nWho goes there? | Élan-Vital\nWhat is open? |';
+
+  it('are those that have an answer; it is right whatever its capitals, accents and signs', () => {
+    const trial = trialOf('trivia', { questions, perPuzzle: 3 }) as QuizTrial;
+    expect(trial.questions.map(({ answer }) => answer)).toEqual(['Honey', 'Élan-Vital']);
+    const [honey, elan] = trial.questions as [QuizTrial['questions'][number], QuizTrial['questions'][number]];
+    expect([...honey.choices].sort()).toEqual(['Honey', 'Milk']);
+    expect(['honey', ' HONEY. '].map((given) => isAnswer(honey, given))).toEqual([true, true]);
+    expect(['Milk', '', 'Honeys'].map((given) => isAnswer(honey, given))).toEqual([false, false, false]);
+    expect(isAnswer(elan, 'elan vital')).toBe(true);
   });
 });

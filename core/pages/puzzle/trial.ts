@@ -76,11 +76,29 @@ export interface SearchTrial {
   words: readonly { word: string; shown: string; cells: readonly number[] }[];
 }
 
-export type Trial = CellTrial | SearchTrial;
+/** Letters that words are made from, each with the first of them. */
+export interface WheelTrial {
+  of: 'wheel';
+  /** The one that every word has, and then the others. */
+  letters: string;
+  /** Letters of the shortest words that count. */
+  shortest: number;
+  words: readonly string[];
+}
+
+/** Questions that are answered by choosing, or by writing where there is nothing to choose from. */
+export interface QuizTrial {
+  of: 'quiz';
+  questions: readonly { question: string; answer: string; choices: readonly string[] }[];
+}
+
+export type Trial = CellTrial | SearchTrial | WheelTrial | QuizTrial;
 
 /** Whether there is nothing to be found in it, as where a list has no words. */
-export const isNothing = (trial: Trial): boolean =>
-  (trial.of === 'cells' ? trial.cells : trial.words).length === 0;
+export function isNothing(trial: Trial): boolean {
+  if (trial.of === 'cells') return trial.cells.length === 0;
+  return (trial.of === 'quiz' ? trial.questions : trial.words).length === 0;
+}
 
 /** A trial of cells as far as somebody has got with it. Never changed, only replaced. */
 export interface TrialState {
@@ -293,3 +311,47 @@ const ROWS_IN_COLUMN = 10;
 const ROW = 1.35;
 const TEXT = 0.5;
 const LETTER = 0.36;
+
+/**
+ * What is made of the letters of a wheel.
+ * @param found words that are known already
+ * @returns the word, or why it does not count
+ */
+export function spelledWord(
+  { letters, shortest, words }: WheelTrial,
+  typed: string,
+  found: readonly string[],
+): { word: string } | { problem: string } {
+  const word = typed.trim().toLocaleUpperCase('en');
+  if (word.length < shortest) return { problem: `A word has ${shortest} letters at least.` };
+  const left = [...letters];
+  for (const letter of word) {
+    const at = left.indexOf(letter);
+    if (at < 0) {
+      const times = [...letters].filter((one) => one === letter).length;
+      return {
+        problem: times
+          ? `${word} takes more of ${letter} than there is.`
+          : `There is no ${letter} among the letters.`,
+      };
+    }
+    left.splice(at, 1);
+  }
+  if (!word.includes(letters[0]!)) return { problem: `${word} does not have the ${letters[0]} in it.` };
+  if (found.includes(word)) return { problem: `${word} is found already.` };
+  if (!words.includes(word)) return { problem: `${word} is not among the words of the answer.` };
+  return { word };
+}
+
+const said = (text: string): string =>
+  text
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLocaleLowerCase('en')
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean)
+    .join(' ');
+
+/** Whether an answer is the right one, whatever its capitals, accents and signs. */
+export const isAnswer = ({ answer }: QuizTrial['questions'][number], given: string): boolean =>
+  said(given) === said(answer);

@@ -2,6 +2,7 @@ import { defineKind, itemUnits } from '../kind.ts';
 import { drawTriviaPage, drawTriviaSolution } from './draw.ts';
 import { fillTrivia, inspectTrivia, inspectTrivias, pinnedTrivia, type TriviaItem } from './fill.ts';
 import { type TriviaOptions, triviaOptions, triviaPin } from './options.ts';
+import { triviaTrial } from './trial.ts';
 
 /** Of the small page by which it is offered. */
 const SHOWN = `How many legs has a bee? | Six | Four | Eight
@@ -31,6 +32,7 @@ export const trivia = defineKind<TriviaOptions, TriviaItem>({
   data: ({ questions }) => ({ questions }),
   draw: drawTriviaPage,
   solution: { box: drawTriviaSolution },
+  trial: triviaTrial,
   inspect: inspectTrivia,
   inspectSection: inspectTrivias,
 });

@@ -3,6 +3,7 @@ import { defineKind, itemUnits } from '../kind.ts';
 import { drawWordWheelPage, drawWordWheelSolution } from './draw.ts';
 import { fillWordWheel, inspectWordWheel, pinnedWordWheel, type WordWheelItem } from './fill.ts';
 import { type WordWheelOptions, wordWheelOptions, wordWheelPin } from './options.ts';
+import { wordWheelTrial } from './trial.ts';
 
 export const wordWheel = defineKind<WordWheelOptions, WordWheelItem>({
   id: 'word-wheel',
@@ -30,9 +31,10 @@ export const wordWheel = defineKind<WordWheelOptions, WordWheelItem>({
     whole,
     words,
   }),
-  told: ({ words, whole }) => `${words.length} words, ${whole} takes all letters`,
+  told: ({ words, letters }) => `${words.length} words, one of ${letters.length} letters`,
   draw: drawWordWheelPage,
   solution: { box: drawWordWheelSolution },
+  trial: wordWheelTrial,
   inspect: inspectWordWheel,
   // The letters around may stand in any order.
   sameAs: ({ letters }) => `${letters.slice(0, 1)} ${[...letters.slice(1)].sort().join('')}`,

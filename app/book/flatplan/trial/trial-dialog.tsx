@@ -24,6 +24,8 @@ const TRIALS: Readonly<Record<string, ComponentType<TrialProps<never>>>> = {
 const FORMS: Readonly<Record<Trial['of'], ComponentType<TrialProps<never>>>> = {
   cells: lazy(() => import('./cell-trial.tsx')),
   search: lazy(() => import('./search-trial.tsx')),
+  wheel: lazy(() => import('./wheel-trial.tsx')),
+  quiz: lazy(() => import('./quiz-trial.tsx')),
 };
 
 /** Whether a puzzle can be tried on screen. */
