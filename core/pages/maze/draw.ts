@@ -3,6 +3,7 @@ import { type Grid, isUnder, layOfPassages, seenWay } from '../../puzzles/maze/i
 import {
   BLACK,
   buildPath,
+  type Color,
   capsulePath,
   ellipsePath,
   type Mark,
@@ -10,6 +11,7 @@ import {
   polygonPath,
 } from '../../scene/index.ts';
 import { icon } from '../blocks/icons.ts';
+import { colorOr } from '../color-setting.ts';
 import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
 import { isLargePrint, puzzlesOnPage, solutionInBox } from '../puzzle/page.ts';
 import { gridOf, type MazeItem } from './fill.ts';
@@ -166,7 +168,7 @@ function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, weight: numbe
   marks.push({
     type: 'path',
     path: lay ? sidesPath(lay, place) : wallsPath(grid, item.open, left, place),
-    stroke: { width, paint: BLACK, cap, join: 'round' },
+    stroke: { width, paint: colorOr(options.wallColor, BLACK), cap, join: 'round' },
   });
   return [
     ...marks,
@@ -202,7 +204,7 @@ const COLLECTED = 0.72;
 const PRINT = { aside: 0.16, sole: [0.02, 0.2], wide: 0.11, heel: -0.17, round: 0.09 } as const;
 
 /** A sole with its heel at each step, left and right in turn, in the direction that is gone next. */
-function footprints(points: readonly (readonly [number, number])[], cell: number): Mark[] {
+function footprints(points: readonly (readonly [number, number])[], cell: number, fill: Color): Mark[] {
   return points.flatMap(([x, y], i): Mark[] => {
     const [from, to] = i + 1 < points.length ? [points[i]!, points[i + 1]!] : [points[i - 1]!, points[i]!];
     const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
@@ -210,7 +212,6 @@ function footprints(points: readonly (readonly [number, number])[], cell: number
     const aside = (i % 2 ? 1 : -1) * PRINT.aside;
     const at = (along: number) => [x + along * dx - aside * dy, y + along * dy + aside * dx] as const;
     const [begin, end] = PRINT.sole;
-    const fill = { gray: WAY_GRAY };
     return [
       { type: 'path', path: capsulePath(...at(begin), ...at(end), cell * PRINT.wide), fill },
       { type: 'path', path: ellipsePath(...at(PRINT.heel), cell * PRINT.round), fill },
@@ -221,6 +222,7 @@ function footprints(points: readonly (readonly [number, number])[], cell: number
 function wayMarks(grid: Grid, item: MazeItem, { x, y, cell }: Place, options: MazeOptions): Mark[] {
   const { way } = item;
   const { answer } = options;
+  const color = colorOr(options.wayColor, { gray: WAY_GRAY });
   const at = (i: number) => [x + grid.x[way[i]!]! * cell, y + grid.y[way[i]!]! * cell] as const;
   if (answer === 'footprints' && way.length > 1) {
     const lies = new Set(collectedIn(grid, item, options));
@@ -228,6 +230,7 @@ function wayMarks(grid: Grid, item: MazeItem, { x, y, cell }: Place, options: Ma
     const all = footprints(
       way.map((_, i) => at(i)),
       cell,
+      color,
     );
     return all.filter((_, i) => {
       const on = way[Math.floor(i / 2)]!;
@@ -242,7 +245,7 @@ function wayMarks(grid: Grid, item: MazeItem, { x, y, cell }: Place, options: Ma
             {
               type: 'path',
               path: ellipsePath(...at(i), Math.max(0.6, cell * WAY * 0.5)),
-              fill: { gray: WAY_GRAY },
+              fill: color,
             },
           ],
     );
@@ -254,7 +257,7 @@ function wayMarks(grid: Grid, item: MazeItem, { x, y, cell }: Place, options: Ma
     });
   const stroke = {
     width: Math.max(1, cell * WAY),
-    paint: { gray: WAY_GRAY },
+    paint: color,
     cap: 'round',
     join: 'round',
   } as const;

@@ -46,7 +46,7 @@ export const maze = defineKind<MazeOptions, MazeItem>({
   options: mazeOptions,
   later: {
     ...{ shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
-    ...{ passages: 'winding', bridges: 0 },
+    ...{ passages: 'winding', bridges: 0, wallColor: '', wayColor: '' },
     ...{ startColumn: 1, startRow: 1, goalColumn: 24, goalRow: 28 },
   },
   itemName: 'puzzle',

@@ -7,7 +7,7 @@ import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { type Ends, mazeOfScale, usualScales } from '../../puzzles/maze/index.ts';
 import { measuredScale } from '../../puzzles/scale.ts';
-import { eachMark, type TextMark } from '../../scene/index.ts';
+import { colorOfHex, eachMark, type TextMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import { mazePinned, watchMaze } from './by-hand.ts';
 import { collectedOn } from './draw.ts';
@@ -113,6 +113,32 @@ describe('a section of mazes', () => {
     // Other grids, and mazes of which any is as likely, have none.
     expect(itemOf(mazes(1, { ...options, grid: 'hexagon' }), 1).over).toBeUndefined();
     expect(itemOf(mazes(1, { ...options, passages: 'even' }), 1).over).toBeUndefined();
+  });
+
+  it('has walls and ways in the colors that are chosen, and in grays where there is black ink alone', () => {
+    const paints = (answer: string) => {
+      const book = mazes(
+        1,
+        { columns: 10, rows: 10, level: 2, wallColor: '#204060', wayColor: '#c04020', answer },
+        {},
+        { solutions: { perPage: 1 } },
+      );
+      return [1, 2].map((page) => {
+        const found = new Set<string>();
+        eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
+          if (mark.type === 'path')
+            for (const paint of [mark.fill, mark.stroke?.paint]) if (paint) found.add(JSON.stringify(paint));
+        });
+        return found;
+      });
+    };
+    const [wall, way] = ['#204060', '#c04020'].map((hex) => JSON.stringify(colorOfHex(hex)));
+    for (const answer of ['line', 'dots', 'footprints']) {
+      const [maze, solution] = paints(answer) as [Set<string>, Set<string>];
+      expect([maze.has(wall!), maze.has(way!)]).toEqual([true, false]);
+      expect([solution.has(wall!), solution.has(way!)]).toEqual([true, true]);
+    }
+    expect(drawPage(mazes(1), 1, type).gray).toBe(true);
   });
 
   it('a pinned maze stays as it is whatever is set', () => {

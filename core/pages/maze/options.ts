@@ -3,6 +3,7 @@ import { ENDS, GRIDS } from '../../puzzles/maze/index.ts';
 import { chosenBy, enumOf, exactObject, integerBetween, isObject, numberBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ICONS } from '../blocks/icons.ts';
+import { colorSetting } from '../color-setting.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
 import { levelSetting } from '../puzzle/level.ts';
@@ -81,6 +82,12 @@ export const mazeOptions = exactObject({
     values: { round: 'Round', square: 'Square' },
     group: GROUP.look,
   }),
+  wallColor: colorSetting('Color of the walls', 'Instead of black, in a book printed in color.', GROUP.look),
+  wayColor: colorSetting(
+    'Color of the way',
+    'In the answer, instead of gray, in a book printed in color.',
+    GROUP.look,
+  ),
   start: setting(picture, 'arrow', { label: 'At the start', values: PICTURES, group: GROUP.look }),
   goal: setting(picture, 'star', { label: 'At the goal', values: PICTURES, group: GROUP.look }),
   collect: setting(integerBetween(0, 12), 0, {

@@ -1,5 +1,6 @@
 import { innermost, type PageFrame, type Rect } from '../../print/index.ts';
-import { buildPath, type Color, colorOfHex, type Mark, type Path, type Stroke } from '../../scene/index.ts';
+import { buildPath, type Color, type Mark, type Path, type Stroke } from '../../scene/index.ts';
+import { colorOr } from '../color-setting.ts';
 
 export interface LineLook {
   gray: number;
@@ -7,8 +8,7 @@ export interface LineLook {
   color: string;
 }
 
-export const paintOf = ({ gray, color }: Pick<LineLook, 'gray' | 'color'>): Color =>
-  color ? colorOfHex(color) : { gray };
+export const paintOf = ({ gray, color }: Pick<LineLook, 'gray' | 'color'>): Color => colorOr(color, { gray });
 
 /** Lines of one look. @param more dash, cap or a weight of their own */
 export const stroked = (path: Path, look: LineLook, more: Partial<Stroke> = {}): Mark => ({

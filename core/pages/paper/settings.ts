@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { enumOf, numberBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { LENGTH_PATTERN, type LengthUnit, POINTS_PER, parseLength, showLength } from '../../units.ts';
+import { colorSetting } from '../color-setting.ts';
 
 const LOOK = 'Look of the lines';
 
@@ -13,15 +14,8 @@ export const lookSettings = (gray: number, weight = 0.75) => ({
     group: LOOK,
   }),
   weight: setting(numberBetween(0.75, 3), weight, { label: 'Weight', step: 0.25, unit: 'pt', group: LOOK }),
-  color: setting(v.union([v.literal(''), hexColor]), '', {
-    label: 'Color',
-    help: 'Such as #7fa8b8, instead of the gray, in a book printed in color.',
-    control: 'color',
-    group: LOOK,
-  }),
+  color: colorSetting('Color', 'Such as #7fa8b8, instead of the gray, in a book printed in color.', LOOK),
 });
-
-const hexColor = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}$/, 'should be a color such as "#7fa8b8".'));
 
 /** Whether a grid ends at the margins or runs over the edge of the page. */
 export const extentSetting = setting(enumOf(['margins', 'bleed']), 'margins', {
