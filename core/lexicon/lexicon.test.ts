@@ -211,32 +211,25 @@ describe('checking words', () => {
 });
 
 describe('definitions as clues', () => {
-  it('are short, and give no word of their answer away', () => {
-    const words = READY_LISTS.flatMap(({ words: listed }) => listed);
+  const words = READY_LISTS.flatMap(({ words: listed }) => listed);
+  /** Of more than half of the words of the ready lists, short enough and without a part of their answer. */
+  const looksRight = (isShort: boolean, longest: number) => {
     const clues = words.flatMap((word) => {
-      const clue = definitionOf(lexicon, word);
+      const clue = definitionOf(lexicon, word, isShort);
       return clue ? [{ word, clue }] : [];
     });
     expect(clues.length).toBeGreaterThan(words.length / 2);
     for (const { word, clue } of clues) {
-      expect(clue.length, clue).toBeLessThanOrEqual(100);
+      expect(clue.length, clue).toBeLessThanOrEqual(longest);
       for (const part of word.toLowerCase().split(/[^a-z]+/))
         if (part.length > 2) expect(clue.toLowerCase(), word).not.toContain(part);
     }
-  });
+  };
+
+  it('are short, and give no word of their answer away', () => looksRight(false, 100));
 
   it('for a cell of a grid are of a few words: what a thing is, another word for it, or what it is one of', () => {
-    const words = READY_LISTS.flatMap(({ words: listed }) => listed);
-    const clues = words.flatMap((word) => {
-      const clue = definitionOf(lexicon, word, true);
-      return clue ? [{ word, clue }] : [];
-    });
-    expect(clues.length).toBeGreaterThan(words.length / 2);
-    for (const { word, clue } of clues) {
-      expect(clue.length, clue).toBeLessThanOrEqual(26);
-      for (const part of word.toLowerCase().split(/[^a-z]+/))
-        if (part.length > 2) expect(clue.toLowerCase(), word).not.toContain(part);
-    }
+    looksRight(true, 26);
     expect(definitionOf(lexicon, 'spud', true)).toBe('Potato');
     expect(definitionOf(lexicon, 'eel', true)).toBe('Fish');
     expect(definitionOf(lexicon, 'avenue', true)).toBe('Line of approach');

@@ -27,6 +27,13 @@ const mazes = (items: number, options: object = {}, more: object = {}, section: 
   );
 type Book = ReturnType<typeof mazes>;
 const itemOf = (book: Book, number: number) => filledItem(book, book.sections.get('s')!, number) as MazeItem;
+const pinOf = (book: Book, item: number, total: number) =>
+  kind.pin!.of({
+    options: book.sections.get('s')!.options as never,
+    resources: book.resources,
+    streamKey: [book.recipe.seed, 's'],
+    ...{ item, roll: 0, pin: undefined, total },
+  });
 
 describe('a section of mazes', () => {
   it('levels rise over it, and every maze has one way', () => {
@@ -55,15 +62,7 @@ describe('a section of mazes', () => {
     const items = [1, 2, 3, 4, 5].map((number) => itemOf(book, number));
     expect(items.map(({ level }) => level)).toEqual([1, 2, 3, 4, 5]);
     for (const item of items) expect(inspectMaze(item, { label: 'Puzzle 1' })).toEqual([]);
-    const pin = kind.pin!.of({
-      options: book.sections.get('s')!.options as never,
-      resources: book.resources,
-      streamKey: [book.recipe.seed, 's'],
-      item: 2,
-      roll: 0,
-      pin: undefined,
-      total: 5,
-    });
+    const pin = pinOf(book, 2, 5);
     const pinned = mazes(5, { grid: 'hexagon' }, {}, { pins: { 2: pin } });
     expect(itemOf(pinned, 2)).toEqual(items[1]);
     expect(gridOf(items[1]!).cells).toBeLessThan(24 * 24);
@@ -100,16 +99,8 @@ describe('a section of mazes', () => {
       expect({ ...kept, wanted: item.wanted }).toEqual(item);
       expect(watchMaze(item, item)).toMatchObject({ isSound: true });
     }
-    const pin = kind.pin!.of({
-      options: book.sections.get('s')!.options as never,
-      resources: book.resources,
-      streamKey: [book.recipe.seed, 's'],
-      item: 3,
-      roll: 0,
-      pin: undefined,
-      total: 5,
-    });
-    expect(itemOf(mazes(5, { grid: 'hexagon' }, {}, { pins: { 3: pin } }), 3)).toEqual(items[2]);
+    const pinned = pinOf(book, 3, 5);
+    expect(itemOf(mazes(5, { grid: 'hexagon' }, {}, { pins: { 3: pinned } }), 3)).toEqual(items[2]);
     // Other grids, and mazes of which any is as likely, have none.
     expect(itemOf(mazes(1, { ...options, grid: 'hexagon' }), 1).over).toBeUndefined();
     expect(itemOf(mazes(1, { ...options, passages: 'even' }), 1).over).toBeUndefined();
