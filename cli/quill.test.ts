@@ -69,6 +69,29 @@ describe('quill, without a server', () => {
     expect(quill('topic').stderr).toContain('Name the topic');
   });
 
+  it('clues prints words of crosswords without one, with the dictionary’s, which are then read as clues', () => {
+    const options = { layout: 'dense', columns: 7, rows: 7, clueSide: 'grid' };
+    const section = { id: 'c', kind: 'crossword', items: 2, options };
+    const book = (more: object = {}) =>
+      recipe('clues.json', { sections: [{ ...section, options: { ...options, ...more } }] });
+    const done = quill('clues', book());
+    expect(done.status, done.stderr).toBe(0);
+    const [title, ...lines] = done.stdout.trim().split('\n');
+    expect(title).toBe(`# c: ${lines.length} words without a clue`);
+    expect(lines.length).toBeGreaterThan(15);
+    const told = lines.filter((line) => line.includes('| ~ '));
+    expect(told.length).toBeGreaterThan(lines.length / 2);
+    for (const line of told) expect(line.split('| ~ ')[1]!.length).toBeLessThanOrEqual(26);
+    const fillClues = lines.map((line) => (line.endsWith('|') ? `${line} By hand` : line)).join('\n');
+    expect(JSON.parse(quill('clues', book({ fillClues }), '--json').stdout).sections).toEqual([
+      { section: 'c', words: [] },
+    ]);
+    expect(quill('clues', recipe('ruled.json'))).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining('The book has no puzzles with clues.'),
+    });
+  });
+
   it('check ends with 1 when something must be fixed, and lists it', () => {
     expect(quill('check', recipe('b.json')).status).toBe(0);
     const bad = quill(

@@ -1,6 +1,7 @@
 import { parseArgs } from 'node:util';
 import { recipeJsonSchema } from '#core/book/schema.ts';
 import { check } from './check.ts';
+import { clues } from './clues.ts';
 import { describe } from './describe.ts';
 import { items } from './items.ts';
 import { kinds } from './kinds.ts';
@@ -22,6 +23,7 @@ const USAGE = `quill: books from recipes, without a server
   quill pages book.json --out folder  draws pages as pictures: --png (or --svg), --pages 1-4,9
   quill pack book.json --out book.zip joins a recipe and its resources in one file
   quill unpack book.zip --out folder  parts them again: recipe.json and resources/
+  quill clues book.json               prints words of crosswords that have no clue, with the dictionary's
   quill topic "birds of prey"         prints lists of words for a topic
   quill kinds                         lists kinds of page, compositions and services; with --json their options
   quill reference                     prints all that a recipe may name, for people (Markdown)
@@ -72,6 +74,7 @@ async function run(): Promise<number> {
     items: () => items(file!, { json, as, out }),
     pages: () => pages(file!, { list, out, svg, json }),
     pack: () => pack(file!, out, json),
+    clues: () => clues(file!, json),
     topic: () => topic(file!, json),
     unpack: () => unpack(file!, out, json),
   };

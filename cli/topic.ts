@@ -1,7 +1,7 @@
-import { readFileSync } from 'node:fs';
 import * as v from 'valibot';
-import { lookUpTopic, openLexicon, TopicQuestion } from '#core/lexicon/index.ts';
+import { lookUpTopic, TopicQuestion } from '#core/lexicon/index.ts';
 import { loadUnwanted } from '#core/words/index.ts';
+import { lexicon } from './lexicon.ts';
 import { BadCall } from './reading.ts';
 
 /** Prints lists of words for a topic, each below its title, as a list of words may be brought in again. */
@@ -9,8 +9,7 @@ export async function topic(asked: string, json: boolean): Promise<number> {
   const read = v.safeParse(TopicQuestion, { topic: asked });
   if (!read.success) throw new BadCall(read.issues[0].message);
   await loadUnwanted();
-  const lexicon = openLexicon(readFileSync(new URL('../lexicon.bin', import.meta.url)));
-  const answer = lookUpTopic(lexicon, read.output);
+  const answer = lookUpTopic(lexicon(), read.output);
   if (json) console.log(JSON.stringify(answer, null, 2));
   else {
     const lists = [...answer.ready, ...answer.lists];

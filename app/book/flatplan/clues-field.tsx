@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ComponentProps, useRef, useState } from 'react';
+import { clueLine, hasCluesInGrid } from '#core/pages/puzzle/clued-words.ts';
 import { readTexts } from '#core/text-lists/index.ts';
 import { complain, tell } from '../../parts/notices.tsx';
 import { AddFromTopic } from '../../words/add-from-topic.tsx';
 import { definitionsOf } from '../../words/definitions-of.ts';
-import { hasCluesInGrid } from './clues-in-grid.ts';
-import { AllReviewed, clueLine } from './reviewed-clues.tsx';
+import { AllReviewed } from './reviewed-clues.tsx';
 import { TextsField } from './texts-field.tsx';
 
 /** Words with their clues: typed, from a file, or from a topic; clues from the dictionary are marked until somebody has read them. */

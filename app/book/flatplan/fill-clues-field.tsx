@@ -1,16 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ComponentProps, useRef, useState } from 'react';
+import { clueLine, hasCluesInGrid, NO_CLUE } from '#core/pages/puzzle/clued-words.ts';
 import { complain, tell } from '../../parts/notices.tsx';
 import { drawingRenderer } from '../../preview/renderers.ts';
 import { definitionsOf } from '../../words/definitions-of.ts';
 import { useBookStore } from '../store.ts';
-import { hasCluesInGrid } from './clues-in-grid.ts';
-import { AllReviewed, clueLine } from './reviewed-clues.tsx';
+import { AllReviewed } from './reviewed-clues.tsx';
 import { TextsField } from './texts-field.tsx';
-
-/** The format in which a kind says which of its words have no clue. */
-const NO_CLUE = 'no-clue';
 
 /** Clues of the words that fill the grids of a section: typed, from a file, or from the dictionary. */
 export function FillCluesField(props: ComponentProps<typeof TextsField>) {

@@ -1,8 +1,5 @@
 import Button from '@mui/material/Button';
 
-/** A clue that nobody has read yet, as it stands in a list. */
-export const clueLine = (word: string, clue: string) => `${word} | ~ ${clue}`;
-
 /** Takes the mark from all clues that nobody has read yet; nothing where there are none. */
 export function AllReviewed({
   clues,

@@ -1,6 +1,7 @@
 import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { ipuzFormat } from '../item-formats.ts';
 import { defineKind, itemUnits, type Unit } from '../kind.ts';
+import { NO_CLUE } from '../puzzle/clued-words.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
 import { SHOWN_CLUES, SHOWN_DENSE } from '../puzzle/shown-words.ts';
 import { readCrosswords } from './bring-in.ts';
@@ -72,7 +73,7 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
     ipuz,
     { id: 'clues', name: 'Table of clues (CSV)', ending: 'csv', between: '\n', write: cluesAsCsv },
     {
-      id: 'no-clue',
+      id: NO_CLUE,
       name: 'Words without a clue (text)',
       ending: 'txt',
       between: '\n',

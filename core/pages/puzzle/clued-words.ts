@@ -11,6 +11,16 @@ export interface Clued extends Usable {
 /** Before a clue that nobody has read yet, as of a dictionary; it is not printed. */
 const UNREVIEWED = /^~\s*/;
 
+/** A clue that nobody has read yet, as it stands in a list. */
+export const clueLine = (word: string, clue: string): string => `${word} | ~ ${clue}`;
+
+/** The form in which a kind says which of its words have no clue. */
+export const NO_CLUE = 'no-clue';
+
+/** Whether clues of a section stand in cells of its grids, where a few words have room. */
+export const hasCluesInGrid = ({ options }: { options: Readonly<Record<string, unknown>> }): boolean =>
+  options.clueSide === 'grid';
+
 const KEPT = 20;
 interface ReadClues {
   clued: Clued[];
