@@ -2,6 +2,7 @@ import type { Level } from '../../puzzles/level.ts';
 import {
   anyBridges,
   type Bridge,
+  bridgesWithRoom,
   difficulty,
   type Ends,
   type Grid,
@@ -186,8 +187,10 @@ function openFromText({ walls }: Grid, text: string): Uint8Array {
 
 /** A maze that was changed by hand: its way, if there is one, and its level among those that it was one of. */
 export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
-  const { grid: id, columns, rows, shape, ends, passages, winding, bridges, over } = given;
-  const grid = gridOf(given);
+  const { grid: id, columns, rows, shape, ends, passages, winding, bridges } = given;
+  const plain = gridOf({ grid: id, columns, rows, shape });
+  const over = bridgesWithRoom(plain, given.over);
+  const grid = gridOf({ grid: id, columns, rows, shape, over });
   const [start, goal] = [given.start, given.goal].map((cell) => Math.min(cell, grid.cells - 1)) as [
     number,
     number,
@@ -197,7 +200,7 @@ export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
   const usual = ends === 'chosen' ? 'anywhere' : ends;
   const scale = yield* mazeScale(
     sortOf({ ...given, ends: usual }),
-    gridOf({ grid: id, columns, rows, shape }),
+    plain,
     usual,
     passagesOf(given),
     bridges / 100,

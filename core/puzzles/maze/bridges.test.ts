@@ -4,6 +4,7 @@ import { randomStream } from '../../random.ts';
 import { solidOf } from '../outline/index.ts';
 import {
   anyBridges,
+  bridgesWithRoom,
   type Grid,
   gridWithBridges,
   gridWithin,
@@ -146,6 +147,13 @@ describe('mazes with bridges', () => {
               Math.abs(grid.y[one.cell]! - grid.y[other.cell]!),
             ),
           ).toBeGreaterThanOrEqual(2);
+  });
+
+  it('that have no room are left out: at the edge, beside another, twice, outside, or on other grids', () => {
+    const grid = plainGrid(7, 7);
+    const wanted = [0, 3, 24, 25, 24, 31, 48, 49, 1000].map((cell) => ({ cell, across: true }));
+    expect(bridgesWithRoom(grid, wanted).map(({ cell }) => cell)).toEqual([24]);
+    expect(bridgesWithRoom(mazeGrid('hexagon', 7, 7), wanted)).toEqual([]);
   });
 
   it('differ where another passage is above, and are walked under a bridge by the pointer', () => {

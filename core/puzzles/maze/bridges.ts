@@ -14,23 +14,35 @@ export interface Bridge {
 }
 
 /**
- * Cells of squares at which passages may cross, by chance: none beside another, each with all eight cells around it, so that what
- * is around it hangs together whatever it cuts.
- * @param share of as many as there is room for, 0 to 1
+ * Those of some bridges that have room in a grid of squares: none beside an earlier one, each with all eight cells around it, so that
+ * what is around it hangs together whatever it cuts.
  */
-export function anyBridges(grid: Grid, share: number, random: RandomStream): Bridge[] {
+export function bridgesWithRoom(grid: Grid, wanted: readonly Bridge[]): Bridge[] {
+  if (grid.id !== 'square') return [];
   const at = new Map<string, number>();
   const name = (x: number, y: number) => `${Math.floor(x)} ${Math.floor(y)}`;
   for (let cell = 0; cell < grid.cells; cell++) at.set(name(grid.x[cell]!, grid.y[cell]!), cell);
   const taken = new Set<number>();
-  const bridges: Bridge[] = [];
-  for (const cell of random.shuffled(Array.from({ length: grid.cells }, (_, i) => i))) {
+  return wanted.filter(({ cell }) => {
+    if (cell >= grid.cells || taken.has(cell)) return false;
     const around = AROUND.map(([dx, dy]) => at.get(name(grid.x[cell]! + dx, grid.y[cell]! + dy)));
-    if (around.some((one) => one === undefined || taken.has(one))) continue;
+    if (around.some((one) => one === undefined || taken.has(one))) return false;
     taken.add(cell);
-    bridges.push({ cell, across: random.int(2) === 0 });
-  }
-  return bridges.slice(0, Math.round(share * bridges.length)).sort((a, b) => a.cell - b.cell);
+    return true;
+  });
+}
+
+/** Bridges by chance. @param share of as many as there is room for, 0 to 1 */
+export function anyBridges(grid: Grid, share: number, random: RandomStream): Bridge[] {
+  const cells = random.shuffled(Array.from({ length: grid.cells }, (_, cell) => cell));
+  const all = bridgesWithRoom(
+    grid,
+    cells.map((cell) => ({ cell, across: true })),
+  );
+  return all
+    .slice(0, Math.round(share * all.length))
+    .sort((a, b) => a.cell - b.cell)
+    .map(({ cell }) => ({ cell, across: random.int(2) === 0 }));
 }
 
 /**

@@ -1,6 +1,7 @@
 export {
   anyBridges,
   type Bridge,
+  bridgesWithRoom,
   gridWithBridges,
   isUnder,
   layOfPassages,
