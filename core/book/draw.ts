@@ -52,7 +52,7 @@ export function drawPage(book: Book, number: number, type: Typesetter): Scene {
   const body = bodyOf(book, page);
   if (page.role === 'body') scene.layers.push(bodyLayer(book, page, type));
   else if (page.role === 'hints') scene.layers.push({ marks: drawHints(book, page, body, frame, type) });
-  else scene.layers.push({ marks: drawAnswers(book, page, body, type) });
+  else scene.layers.push({ marks: drawAnswers(book, page, { body, safe: frame.safe }, type) });
   if (page.folio) scene.layers.push({ marks: [folio(book, page, frame, type)] });
   return scene;
 }

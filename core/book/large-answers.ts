@@ -15,3 +15,11 @@ export function enlarged(room: Rect, scale: number, draw: (room: Rect) => Mark[]
   const marks = draw({ x, y, width: width / scale, height: height / scale });
   return [{ type: 'group', matrix: [scale, 0, 0, scale, x * (1 - scale), y * (1 - scale)], marks }];
 }
+
+/** Where a rectangle lies for what is drawn before it is enlarged, see `enlarged`. @param room of the same corner as the whole one */
+export const beforeEnlarged = (rect: Rect, { x, y }: Pick<Rect, 'x' | 'y'>, scale: number): Rect => ({
+  x: x + (rect.x - x) / scale,
+  y: y + (rect.y - y) / scale,
+  width: rect.width / scale,
+  height: rect.height / scale,
+});

@@ -1,9 +1,9 @@
-import type { Rect } from '../print/index.ts';
+import type { PageFrame, Rect } from '../print/index.ts';
 import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import { BLACK, beginningOf, fitText, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import type { Book } from './book.ts';
 import { placedItem, troublesOf } from './items.ts';
-import { answersScale, enlarged } from './large-answers.ts';
+import { answersScale, beforeEnlarged, enlarged } from './large-answers.ts';
 import type { PlannedAnswer, PlannedPage } from './planned.ts';
 import { kindOf } from './sections.ts';
 import { SOLUTION_LEADING, SOLUTIONS_HEADING_STRIP } from './solution-flow.ts';
@@ -15,12 +15,22 @@ const LEAST_TEXT_SIZE = 7;
 /** Between boxes, and between columns of text. */
 const GAP = 14;
 
+type Room = Pick<PageFrame, 'body' | 'safe'>;
+
 /** A page of answers under its heading. */
-export function drawAnswers(book: Book, page: PlannedPage, body: Rect, type: Typesetter): Mark[] {
-  return enlarged(body, answersScale(book.recipe), (room) => answersIn(book, page, room, type));
+export function drawAnswers(book: Book, page: PlannedPage, { body, safe }: Room, type: Typesetter): Mark[] {
+  const scale = answersScale(book.recipe);
+  return enlarged(body, scale, (room) =>
+    answersIn(book, page, { body: room, safe: beforeEnlarged(safe, room, scale) }, type),
+  );
 }
 
-function answersIn(book: Book, { answers, layout }: PlannedPage, body: Rect, type: Typesetter): Mark[] {
+function answersIn(
+  book: Book,
+  { answers, layout }: PlannedPage,
+  { body, safe }: Room,
+  type: Typesetter,
+): Mark[] {
   const words = bookWords(printedLanguage(book.recipe), 'solutions');
   const heading = textLine(type, words, HEADING, body.x + body.width / 2, body.y + 15, 'center');
   const room = {
@@ -36,17 +46,27 @@ function answersIn(book: Book, { answers, layout }: PlannedPage, body: Rect, typ
     if (troublesOf(book, book.sections.get(answer.section)!).length) return [];
     const x = room.x + answer.column * (width + GAP);
     return layout.form === 'boxes'
-      ? boxMarks(book, answer, { x, y: room.y + answer.row * (height + GAP), width, height }, type)
+      ? boxMarks(
+          book,
+          answer,
+          { box: { x, y: room.y + answer.row * (height + GAP), width, height }, safe },
+          type,
+        )
       : textMarks(book, answer, { x, y: room.y + answer.row * height, width }, type);
   });
   return [heading, ...marks];
 }
 
-function boxMarks(book: Book, { section: id, item }: PlannedAnswer, box: Rect, type: Typesetter): Mark[] {
+function boxMarks(
+  book: Book,
+  { section: id, item }: PlannedAnswer,
+  { box, safe }: { box: Rect; safe: Rect },
+  type: Typesetter,
+): Mark[] {
   const section = book.sections.get(id)!;
   const placed = placedItem(book, section, item);
   return kindOf(section).solution!.box!(placed, box, {
-    type,
+    ...{ type, safe },
     options: section.options,
     language: printedLanguage(book.recipe),
   });

@@ -223,6 +223,8 @@ export interface SolutionContext<Options> {
   options: Options;
   language: PrintedLanguage;
   type: Typesetter;
+  /** What ink may not leave, in the measure of the box; whoever draws an answer alone has no such. */
+  safe?: Rect;
 }
 
 /**

@@ -139,7 +139,13 @@ function endAt(grid: Grid, cell: number, opening: number | null, { x, y, cell: s
 type End = ReturnType<typeof endAt>;
 
 /** @param inward the arrow points into the maze */
-function pictureAt(id: MazeOptions['start'], { x, y, dx, dy, edge }: End, inward: boolean): Mark[] {
+function pictureAt(id: MazeOptions['start'], end: End, safe: Rect | undefined, inward: boolean): Mark[] {
+  const { dx, dy, edge } = end;
+  // Before cells that are smaller than itself it comes nearer, rather than leave the page.
+  const within = (at: number, from: number, length: number) =>
+    Math.min(from + length - edge / 2, Math.max(from + edge / 2, at));
+  const x = safe ? within(end.x, safe.x, safe.width) : end.x;
+  const y = safe ? within(end.y, safe.y, safe.height) : end.y;
   if (id !== 'arrow') return icon(id, x, y, edge);
   const [ax, ay] = inward ? [dx, dy] : [-dx, -dy];
   const r = edge / 2;
@@ -149,7 +155,19 @@ function pictureAt(id: MazeOptions['start'], { x, y, dx, dy, edge }: End, inward
   return [{ type: 'path', path: polygonPath([tip, side(1), side(-1)]), fill: BLACK }];
 }
 
-function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, weight: number, answer: boolean): Mark[] {
+interface Room {
+  box: Rect;
+  /** What ink may not leave. */
+  safe?: Rect | undefined;
+}
+
+function drawMaze(
+  item: MazeItem,
+  { box, safe }: Room,
+  options: MazeOptions,
+  weight: number,
+  answer: boolean,
+): Mark[] {
   const grid = gridOf(item);
   const place = placeIn(grid, box);
   const [atStart, atGoal] = openings(grid, item);
@@ -180,8 +198,8 @@ function drawMaze(item: MazeItem, box: Rect, options: MazeOptions, weight: numbe
         place.cell * COLLECTED,
       ),
     ),
-    ...pictureAt(options.start, endAt(grid, item.start, atStart, place), true),
-    ...pictureAt(options.goal, endAt(grid, item.goal, atGoal, place), false),
+    ...pictureAt(options.start, endAt(grid, item.start, atStart, place), safe, true),
+    ...pictureAt(options.goal, endAt(grid, item.goal, atGoal, place), safe, false),
   ];
 }
 
@@ -277,7 +295,7 @@ export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[
     rules: options.instructions ? rules.join(' ') : null,
     ratio: width / height,
     level: ({ level }) => level,
-    draw: (item, box) => drawMaze(item, box, options, weight, false),
+    draw: (item, box) => drawMaze(item, { box, safe: context.frame.safe }, options, weight, false),
   });
 }
 
@@ -291,6 +309,6 @@ export function drawMazeSolution(
   const { options } = context;
   return solutionInBox(placed, box, context, {
     width: (room) => grid.width * placeIn(grid, room).cell,
-    draw: (room) => drawMaze(placed.item, room, options, options.weight, true),
+    draw: (room) => drawMaze(placed.item, { box: room, safe: context.safe }, options, options.weight, true),
   });
 }

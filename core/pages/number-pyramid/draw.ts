@@ -27,8 +27,14 @@ interface Place {
   width: number;
 }
 
-function placeIn({ rows }: NumberPyramidItem, { x, y, width, height }: Rect, most: number): Place {
-  const wide = Math.min(most, (width - OUTER) / rows, (height - OUTER) / rows / FLAT);
+function placeIn(
+  { rows }: NumberPyramidItem,
+  { x, y, width, height }: Rect,
+  { most = LARGEST, safe }: { most?: number; safe?: Rect | undefined },
+): Place {
+  // The outer halves of wide lines do not leave the page.
+  const widest = safe ? safe.width / (rows + LINE.share) : most;
+  const wide = Math.min(most, widest, (width - OUTER) / rows, (height - OUTER) / rows / FLAT);
   return { width: wide, x: x + (width - wide * rows) / 2, y: y + OUTER / 2 };
 }
 
@@ -68,7 +74,13 @@ export function drawNumberPyramidPage(context: DrawContext<NumberPyramidOptions,
     rules: options.instructions ? numberPyramidWords(language, 'rules') : null,
     ratio: 1 / FLAT,
     level: ({ level }) => level,
-    draw: (item, box) => marksOf(item, placeIn(item, box, LARGEST * frame.grid.typeScale), false, type),
+    draw: (item, box) =>
+      marksOf(
+        item,
+        placeIn(item, box, { most: LARGEST * frame.grid.typeScale, safe: frame.safe }),
+        false,
+        type,
+      ),
   });
 }
 
@@ -79,7 +91,7 @@ export function drawNumberPyramidSolution(
 ): Mark[] {
   const { item } = placed;
   return solutionInBox(placed, box, context, {
-    width: (room) => placeIn(item, room, LARGEST).width * item.rows,
-    draw: (room) => marksOf(item, placeIn(item, room, LARGEST), true, context.type),
+    width: (room) => placeIn(item, room, context).width * item.rows,
+    draw: (room) => marksOf(item, placeIn(item, room, context), true, context.type),
   });
 }

@@ -80,7 +80,10 @@ export function drawWordCardsPage(context: Context): Mark[] {
     context,
   );
   if (!cards.length) return marks;
-  const inner = { ...room, x: room.x + OUTER, width: room.width - 2 * OUTER };
+  const { safe } = context.frame;
+  // The outer half of the lowest line does not leave the page.
+  const high = Math.min(room.height, safe.y + safe.height - CUT.width / 2 - room.y);
+  const inner = { ...room, x: room.x + OUTER, width: room.width - 2 * OUTER, height: high };
   const boxes = boxesOf(cards.length, inner, game);
   marks.push(...cuts(boxes));
   for (const [i, [one, other]] of cards.entries()) {

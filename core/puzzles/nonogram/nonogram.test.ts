@@ -128,8 +128,8 @@ describe('nonograms of a shape', () => {
             cells.filter((cell) => cell === FILLED).length / (side * side);
           const whole = cellsInside(outline, side, side).filter(Boolean).length / (side * side);
           if (hollow) expect(filled(made.cells)).toBeLessThan(Math.max(0.7, whole));
-          // A shape may be laid in a little smaller.
-          else expect(Math.abs(filled(made.cells) - whole)).toBeLessThan(0.25);
+          // A shape may be laid in smaller: of ten cells a side, a ring of one is a third.
+          else expect(Math.abs(filled(made.cells) - whole)).toBeLessThan(0.35);
         },
       ),
       { numRuns: process.env.QUILL_SWEEP === 'all' ? 500 : 40 },

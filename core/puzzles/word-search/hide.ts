@@ -80,6 +80,14 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
   const ways = waysOf(order);
   const longestFirst = kept.slice().sort((a, b) => b.codes.length - a.codes.length);
 
+  /** Of words that cannot be hidden at all, a grid with nothing in it that is unwanted. */
+  const lettersAlone = (): Int16Array => {
+    const cells = blank.map((cell) => (cell === OUTSIDE ? cell : random.pick(wide)));
+    const none = { words: beginningsOf([], alphabet.letters.length), unwanted };
+    cleaned(cells, new Uint8Array(cells.length), new Map(), none, order, () => random.pick(wide), random);
+    return cells;
+  };
+
   let best:
     | { cells: Int16Array; placed: Map<Coded, Placement>; message: number[]; decoys: number }
     | undefined;
@@ -124,7 +132,7 @@ export function hideWords(order: HideOrder, random: RandomStream): Hidden {
     if (placed.size === kept.length && spelled.length === message.length) break;
   }
   const placed = best?.placed ?? new Map<Coded, Placement>();
-  const cells = best?.cells ?? blank.map((cell) => (cell === OUTSIDE ? cell : draw()));
+  const cells = best?.cells ?? lettersAlone();
   const letters = new Array<string | null>(cells.length);
   for (let at = 0; at < cells.length; at++)
     letters[at] = cells[at] === OUTSIDE ? null : alphabet.letters[cells[at]!]!;
