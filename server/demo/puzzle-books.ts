@@ -2,6 +2,66 @@ import { parseRecipe, type Recipe } from '#core/book/recipe.ts';
 import { SHOWN_CLUES } from '#core/pages/puzzle/shown-words.ts';
 import { resourcesOfBank } from '../banks/ready.ts';
 
+/** Clues of the words that fill the dense crosswords: another seed has other words. */
+const DENSE_CLUES = `Alike | As two peas are
+Altos | Low voices of a choir
+Antelopes | They leap over the savanna
+Ape | Climber without a tail
+Arc | Part of a circle
+Area | Length times width
+Art | It hangs in a gallery
+Ate | Had supper
+Attempted | Had a try at
+Baby | Cradle sleeper
+Ballad | Song that tells a story
+Boo | Word of a ghost
+Brakes | They stop a bicycle
+Cabinet | Cupboard for china
+Canoe | Boat with a paddle
+Careering | Rushing downhill
+Dew | Drops on the grass at dawn
+Distorter | Crooked mirror, say
+Ear | Corn comes on it
+Echo | Answer of a valley
+Eggs | A dozen in a box
+Eke | Make last, with “out”
+Elk | Large deer of the north
+Errs | Makes a mistake
+Extol | Praise highly
+Gem | Stone in a ring
+Goat | Bearded eater of hedges
+Ice | Cover of a winter pond
+Lap | Where a cat likes to lie
+Laws | They are passed, and kept
+Leg | A spider has eight
+Lottery | Game of numbered tickets
+Metro | Trains below the town
+Motto | Words under a coat of arms
+Nest | Home of twigs
+Odd | Like three and seven
+Oxen | They pull the plow
+Pea | Round, green, in a pod
+Pebble | Smooth stone of the beach
+Pie | Blackberries under a crust
+Random | Without any order
+Ratio | Two to one, for one
+Reaps | Brings in the corn
+Sad | Blue
+See | Use the eyes
+Serials | Stories in parts
+She | Her, as a subject
+Silo | Tower for fodder
+Smile | Wordless thanks
+Tenet | What one firmly believes
+Top | Lid of a jar
+Torso | Statue without limbs
+Trait | Mark of a character
+Trod | Walked on
+Wee | Very small
+Weep | As willows do
+Yes | Word of consent
+Yield | Give way`;
+
 /** Words of the crosswords with their clues, a line for each. Made up for the demo. */
 const CLUES = `${SHOWN_CLUES}
 Lantern | It shows the way after dark
@@ -250,6 +310,14 @@ export function puzzleBooks(
           solutions: { perPage: 4 },
         },
         {
+          ...{ id: 'dense', kind: 'crossword', items: 2 },
+          options: {
+            ...{ layout: 'dense', columns: 9, rows: 9, around: 'black' },
+            fillClues: DENSE_CLUES,
+          },
+          solutions: { perPage: 4 },
+        },
+        {
           ...{ id: 'arrows', kind: 'crossword', items: 6 },
           options: { clues: CLUES, clueSide: 'grid', columns: 8, rows: 11, words: 10 },
           solutions: { perPage: 6 },
@@ -263,7 +331,7 @@ export function puzzleBooks(
       cover: { fields: { blurb: 'What grows, hums and hides in the hedge, asked across and down.' } },
       listing: {
         description:
-          'Thirty crosswords about bees, birds and what grows by the lane, six more with their clues in the grid, and eight sayings in cipher. All answers are at the back.',
+          'Thirty crosswords about bees, birds and what grows by the lane, two dense ones, six more with their clues in the grid, and eight sayings in cipher. All answers are at the back.',
         keywords: ['crossword puzzles for adults', 'nature crossword'],
         prices: { us: 6.99, gb: 5.99 },
       },
