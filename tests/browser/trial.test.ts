@@ -68,13 +68,14 @@ test('a maze is walked by keyboard and by mouse, and shows the way', async ({ pa
   await noSeriousFindings(page, 'maze trial');
   await trial.getByRole('button', { name: 'Show the way' }).click();
   const way = await maze
-    .locator('polyline')
+    .locator('path')
     .first()
     .evaluate((line) =>
       line
-        .getAttribute('points')!
-        .split(' ')
-        .map((at) => at.split(',').map(Number)),
+        .getAttribute('d')!
+        .slice(1)
+        .split('L')
+        .map((at) => at.split(' ').map(Number)),
     );
   await expect(trial.getByText(`1 cell of the line; the way has ${way.length}`)).toBeVisible();
 
