@@ -51,6 +51,7 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
       shown: { clues: SHOWN_CLUES },
     },
   ],
+  called: ({ clueSide }) => (clueSide === 'grid' ? 'Arrow words' : 'Crossword'),
   extent: 'items',
   defaultCount: 20,
   numbered: true,

@@ -209,6 +209,8 @@ describe('words with clues', () => {
     const book = crossword(`${list}\nRoyal jelly | Food for one`, { ...inGrid, columns: 11, words: 6 });
     const texts = textsOn(book, 1);
     expect(texts[0]).toBe('Arrow words 1');
+    const calledWith = (clueSide: string) => pageKind('crossword').called!({ clueSide } as never);
+    expect(['page', 'facing', 'grid'].map(calledWith)).toEqual(['Crossword', 'Crossword', 'Arrow words']);
     expect(texts.join(' ')).not.toMatch(/Across|\(3\)/);
     // The grid shows how many letters there are, but not where a word ends.
     for (const clue of ['It hums', 'She rules', 'Gold', 'Food for one (5,5)'])

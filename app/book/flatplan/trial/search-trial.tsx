@@ -1,11 +1,10 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { type KeyboardEvent, useState } from 'react';
 import { cellsBetween, markedWord, type SearchTrial } from '#core/pages/puzzle/trial.ts';
 import { tokens } from '../../../theme.ts';
 import { cellByArrow, SearchSheet, Stroke } from './search-sheet.tsx';
 import type { TrialProps } from './trial-props.ts';
+import { WordsToFind } from './words-to-find.tsx';
 
 /** A grid in which words are marked, by drawing over them or from end to end with the keyboard. */
 export default function SearchGridTrial({ item: trial, onSolved }: TrialProps<SearchTrial>) {
@@ -74,47 +73,20 @@ export default function SearchGridTrial({ item: trial, onSolved }: TrialProps<Se
         )}
         {drawn && <Stroke columns={columns} cells={drawn} color={tokens.gold} opacity={0.6} />}
       </SearchSheet>
-      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        <Typography id="search-help" variant="body2">
-          Draw over a word, or go with the arrow keys and press the space bar at both of its ends.
-        </Typography>
-        <Typography role="status">
-          {found.size} of {words.length} found
-        </Typography>
-        <Box>
-          <Button size="small" disabled={open < 0} onClick={() => setShown(open)}>
-            Show a word
-          </Button>
-        </Box>
-        <Box
-          component="ul"
-          aria-label="Words"
-          sx={{
-            m: 0,
-            p: 0,
-            listStyle: 'none',
-            columnCount: 2,
-            maxHeight: 340,
-            overflow: 'auto',
-            position: 'relative',
-          }}
-        >
-          {words.map(({ word, shown: listed }, i) => (
-            <Typography
-              component="li"
-              variant="body2"
-              key={word}
-              sx={
-                found.has(i)
-                  ? { textDecoration: 'line-through', color: 'text.secondary' }
-                  : { fontWeight: i === shown ? 700 : 400 }
-              }
-            >
-              {listed}
-            </Typography>
-          ))}
-        </Box>
-      </Box>
+      <WordsToFind
+        help="Draw over a word, or go with the arrow keys and press the space bar at both of its ends."
+        helpId="search-help"
+        found={found.size}
+        total={words.length}
+        onShow={open < 0 ? null : () => setShown(open)}
+        words={words.map(({ word, shown: listed }, i) => ({
+          word,
+          shown: listed,
+          sx: found.has(i)
+            ? { textDecoration: 'line-through', color: 'text.secondary' }
+            : { fontWeight: i === shown ? 700 : 400 },
+        }))}
+      />
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { spelledWord, type WheelTrial } from '#core/pages/puzzle/trial.ts';
 import type { TrialProps } from './trial-props.ts';
+import { WordsToFind } from './words-to-find.tsx';
 
 const SIZE = 260;
 /** Of a letter's button, and from the middle to those around it. */
@@ -94,47 +95,25 @@ export default function LettersTrial({ item: trial, onSolved }: TrialProps<Wheel
           {says}
         </Typography>
       </Box>
-      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        <Typography variant="body2">
-          Type words of {trial.shortest} letters or more, each with the {letters[0]}, or put them together
-          with the mouse. One takes all letters.
-        </Typography>
-        <Typography role="status">
-          {found.length} of {words.length} found
-        </Typography>
-        <Box>
-          <Button
-            size="small"
-            disabled={!open}
-            onClick={() => {
-              setShown([...shown, open!]);
-              setSays('');
-              if (known.length + 1 === words.length) onSolved();
-            }}
-          >
-            Show a word
-          </Button>
-        </Box>
-        <Box
-          component="ul"
-          aria-label="Words"
-          sx={{
-            ...{ m: 0, p: 0, listStyle: 'none', columnCount: 2 },
-            ...{ maxHeight: 300, overflow: 'auto', position: 'relative' },
-          }}
-        >
-          {[...known].sort().map((word) => (
-            <Typography
-              component="li"
-              variant="body2"
-              key={word}
-              sx={shown.includes(word) ? { color: 'text.secondary', fontStyle: 'italic' } : {}}
-            >
-              {word}
-            </Typography>
-          ))}
-        </Box>
-      </Box>
+      <WordsToFind
+        help={`Type words of ${trial.shortest} letters or more, each with the ${letters[0]}, or put them together with the mouse. One takes all letters.`}
+        found={found.length}
+        total={words.length}
+        onShow={
+          open
+            ? () => {
+                setShown([...shown, open]);
+                setSays('');
+                if (known.length + 1 === words.length) onSolved();
+              }
+            : null
+        }
+        words={[...known].sort().map((word) => ({
+          word,
+          shown: word,
+          sx: shown.includes(word) ? { color: 'text.secondary', fontStyle: 'italic' } : {},
+        }))}
+      />
     </Box>
   );
 }
