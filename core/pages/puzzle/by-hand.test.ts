@@ -179,10 +179,25 @@ describe('a word search that is changed', () => {
       const changed = withLetter(draft, cells[1]!, draft.letters[cells[1]!] === 'Q' ? 'X' : 'Q');
       const watched = watchSearch(item, changed, options);
       expect(watched.isSound).toBe(false);
-      expect(watched.says).toMatch(/cannot be found/);
-      // Of words that share the cell, the first that is listed is told.
-      if (watched.says.startsWith(item.words[word]!.word.toUpperCase())) expect(watched.cells).toEqual(cells);
+      // Every word that has the cell is told, with its cells.
+      const lost = draft.cells.flatMap((one, i) => (one.includes(cells[1]!) ? [i] : []));
+      expect(lost).toContain(word);
+      expect(watched.says).toBe(
+        `${lost.map((i) => item.words[i]!.word.toUpperCase()).join(' and ')} cannot be found. ${
+          lost.length > 1 ? 'Move them, or give them their letters back.' : 'Move it, or give it its letters back.'
+        }`,
+      );
+      expect(watched.cells).toEqual(lost.flatMap((i) => draft.cells[i]!));
     });
+  });
+
+  it('names three of many words that are lost', () => {
+    const item = itemOf<SearchItem>('word-search', settings);
+    const draft = searchDraft(item);
+    const empty = { ...draft, letters: draft.letters.map(() => 'Q') };
+    expect(watchSearch(item, empty, options).says).toMatch(
+      /^(\S+, ){3}and 7 other words cannot be found\. Move them/,
+    );
   });
 
   it('tells a word that can be read twice, an unwanted one, and a message that is broken', () => {

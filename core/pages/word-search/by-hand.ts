@@ -119,22 +119,36 @@ function weighted(letters: ReturnType<typeof fillingFor>, random: RandomStream):
   return letters[0]?.[0] ?? 'A';
 }
 
+const NAMED = 3;
+
+const listOf = (names: readonly string[]) =>
+  new Intl.ListFormat('en').format(
+    names.length > NAMED + 1 ? [...names.slice(0, NAMED), `${names.length - NAMED} other words`] : names,
+  );
+
 /** Looks for every word with the independent search, for unwanted ones, and for the message. */
 export function watchSearch(item: SearchItem, draft: SearchDraft, options: WordSearchOptions): Watched {
   const { columns, rows, message } = item.search;
   const grid = { columns, rows, letters: [...draft.letters] };
-  for (const { word, letters } of item.words) {
-    const found = findWord(grid, letters);
-    if (found.length === 1) continue;
-    const name = word.toLocaleUpperCase('en');
+  const found = item.words.map(({ letters }) => findWord(grid, letters));
+  const lost = item.words.flatMap(({ word }, i) => (found[i]!.length ? [] : [{ word, i }]));
+  if (lost.length) {
+    const names = listOf(lost.map(({ word }) => word.toLocaleUpperCase('en')));
     return {
       isSound: false,
-      says: found.length
-        ? `${name} can be found in ${found.length} places. Change a letter of one.`
-        : `${name} cannot be found. Move it, or give it its letters back.`,
-      cells: found.length
-        ? found.flatMap((one) => cellsOf({ ...one, word, length: letters.length }, columns))
-        : draft.cells[item.words.findIndex((one) => one.word === word)]!,
+      says:
+        lost.length === 1
+          ? `${names} cannot be found. Move it, or give it its letters back.`
+          : `${names} cannot be found. Move them, or give them their letters back.`,
+      cells: lost.flatMap(({ i }) => draft.cells[i]!),
+    };
+  }
+  for (const [i, { word, letters }] of item.words.entries()) {
+    if (found[i]!.length === 1) continue;
+    return {
+      isSound: false,
+      says: `${word.toLocaleUpperCase('en')} can be found in ${found[i]!.length} places. Change a letter of one.`,
+      cells: found[i]!.flatMap((one) => cellsOf({ ...one, word, length: letters.length }, columns)),
     };
   }
   const made = givenWordSearch(searchPinned(item, draft));
