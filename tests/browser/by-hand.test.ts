@@ -176,3 +176,131 @@ test('letters of a fill-in are given and left out while its words are put anew',
   await changeFirst(page);
   await expect(verdict).toContainText(`${given + 1} letters given`);
 });
+
+/** Adds pages whose cells are changed by hand, with what the dialog shows of them. */
+async function changeCells(page: Page, name: string) {
+  await addFirst(page, name);
+  const changed = await changeFirst(page);
+  const sheet = changed.dialog.getByRole('application', { name: 'Puzzle' });
+  await expect(changed.verdict).toHaveText(/^One answer\./);
+  await expect(changed.keep).toBeDisabled();
+  await noSeriousFindings(page, `${name} by hand`);
+  return { ...changed, sheet, cells: sheet.locator('[data-cell]') };
+}
+
+test('digits of a kakuro are changed and its cells closed while its sums follow', async ({ page }) => {
+  const { dialog, verdict, keep, cells } = await changeCells(page, 'Kakuro');
+  const texts = await cells.allTextContents();
+  const at = texts.findIndex(Boolean);
+  const told = (await verdict.textContent())!;
+  await cells.nth(at).click();
+  // Beside it there is another digit of the same sum.
+  const beside = texts[at + 1]!;
+  await page.keyboard.press(beside);
+  await expect(verdict).toHaveText('A digit stands twice in one sum. Change one of the two.');
+  await expect(keep).toBeDisabled();
+  await dialog.getByRole('button', { name: 'Undo' }).click();
+  await expect(verdict).toHaveText(told);
+  await cells.nth(at).click();
+  await page.keyboard.press('Backspace');
+  await expect(cells.nth(at)).toHaveText('');
+  await expect(verdict).not.toHaveText(told);
+  await page.keyboard.press(texts[at]!);
+  await expect(verdict).toHaveText(told);
+  await keep.click();
+  await expect(isPinned(page)).toBeVisible();
+  await expect((await changeFirst(page)).verdict).toHaveText(told);
+});
+
+test('numbers and signs of an inequality grid are given and taken out', async ({ page }) => {
+  const { verdict, keep, sheet, cells } = await changeCells(page, 'Inequality grid');
+  const told = (await verdict.textContent())!;
+  const signs = () => sheet.locator('text').allTextContents();
+  const before = await signs();
+  // Three clicks lead all around: put, turned, taken out.
+  const between = sheet.locator('[data-between]').first();
+  const seen = new Set<string>();
+  for (let i = 0; i < 3; i++) {
+    await between.click();
+    seen.add((await signs()).join(' '));
+  }
+  expect(seen.size).toBe(3);
+  expect(await signs()).toEqual(before);
+  await expect(verdict).toHaveText(told);
+  // With the keyboard, the same.
+  await cells.first().click();
+  await page.keyboard.press('Shift+ArrowRight');
+  expect(await signs()).not.toEqual(before);
+  await page.keyboard.press('Control+z');
+  expect(await signs()).toEqual(before);
+
+  // With every number and sign taken out, nothing tells them any more.
+  for (let i = 0; i < (await cells.count()); i++) {
+    await cells.nth(i).click();
+    await page.keyboard.press('Delete');
+  }
+  await expect(verdict).toHaveText(/\.$/);
+  await cells.first().click();
+  await page.keyboard.press('6');
+  await cells.nth(1).click();
+  await page.keyboard.press('6');
+  await expect(verdict).toHaveText('There is no answer. Undo, or take out what contradicts.');
+  await expect(keep).toBeDisabled();
+});
+
+test('cells go from cage to cage, and a cage gets another calculation', async ({ page }) => {
+  const { dialog, verdict, keep, cells } = await changeCells(page, 'Number cages with sums, six a page');
+  const corners = () =>
+    dialog.getByRole('application').locator('[data-cell] text:first-of-type').allTextContents();
+  const before = await corners();
+  await cells.first().click();
+  await page.keyboard.press('Backspace');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(cells.first()).toContainText(/^\d+[+−×÷]/);
+  expect(await corners()).not.toEqual(before);
+  await cells.first().click();
+  await page.keyboard.press('*');
+  await expect(cells.first()).toContainText(/^\d+×/);
+  // Every cell apart tells its number: there is nothing left to find.
+  for (let i = 0; i < (await cells.count()); i++) {
+    await cells.nth(i).click();
+    await dialog.getByRole('button', { name: 'Set the cell apart' }).click();
+  }
+  await expect(verdict).toHaveText(/^One answer\./);
+  await keep.click();
+  await expect(isPinned(page)).toBeVisible();
+  const again = await changeFirst(page);
+  await expect(again.dialog.locator('[data-cell]').first()).toHaveText(/^(\d)\1$/);
+});
+
+test('cages of a killer sudoku are drawn anew', async ({ page }) => {
+  await addFirst(page, 'Killer sudoku');
+  const { dialog, verdict, keep } = await changeFirst(page);
+  await expect(verdict).toHaveText(/^One answer\./);
+  const told = (await verdict.textContent())!;
+  const cells = dialog.getByRole('gridcell');
+  const sums = () => cells.locator('span').allTextContents();
+  const before = await sums();
+  // Drawn from cell to cell, the first cells are one cage.
+  await cells.nth(0).click();
+  await page.keyboard.press('Backspace');
+  await cells.nth(0).hover();
+  await page.mouse.down();
+  await cells.nth(1).hover();
+  await cells.nth(2).hover();
+  await page.mouse.up();
+  expect(await sums()).not.toEqual(before);
+  const undo = dialog.getByRole('button', { name: 'Undo' });
+  while (await undo.isEnabled()) await undo.click();
+  expect(await sums()).toEqual(before);
+  await expect(verdict).toHaveText(told);
+  await expect(keep).toBeDisabled();
+  // Every digit is a sum of its own: that has one answer whatever the puzzle.
+  for (let i = 0; i < 81; i++) {
+    await cells.nth(i).click();
+    await page.keyboard.press('Backspace');
+  }
+  await expect(verdict).toHaveText(/^One answer\. Very easy/);
+  await keep.click();
+  await expect(isPinned(page)).toBeVisible();
+});

@@ -2,7 +2,11 @@ import { type CellTrial, gridCells, latinRuns } from '../puzzle/trial.ts';
 import type { CagesItem } from './fill.ts';
 
 /** The square with its cages, to be filled in. */
-export function cagesTrial({ size, cages, solution }: CagesItem): CellTrial {
+export function cagesTrial({
+  size,
+  cages,
+  solution,
+}: Pick<CagesItem, 'size' | 'cages' | 'solution'>): CellTrial {
   const { cells } = gridCells(size, size, (at) => {
     const cage = cages.find(({ cells: [first] }) => first === at);
     return { answer: solution[at]!, ...(cage ? { corner: `${cage.target}${cage.operation ?? ''}` } : {}) };

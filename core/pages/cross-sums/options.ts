@@ -1,6 +1,6 @@
-import type * as v from 'valibot';
-import { CALCULATIONS } from '../../puzzles/cross-sums/index.ts';
-import { enumOf, exactObject, integerBetween } from '../../schema.ts';
+import * as v from 'valibot';
+import { CALCULATIONS, CELLS, comesOutWell, LINES, OPERATORS } from '../../puzzles/cross-sums/index.ts';
+import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
@@ -26,10 +26,44 @@ export const crossSumsOptions = exactObject({
 export type CrossSumsOptions = v.InferOutput<typeof crossSumsOptions>;
 
 /** Everything a pinned puzzle is made from, so that no setting can change it. */
-export const crossSumsPin = exactObject({
+const madePin = exactObject({
   calculation,
   level: enumOf([1, 2, 3, 4, 5]),
   roll: integerBetween(0, 1_000_000),
 });
 
-export type CrossSumsPin = v.InferOutput<typeof crossSumsPin>;
+const operator = enumOf(OPERATORS.products);
+
+/** A square as it was changed by hand. */
+const givenPin = v.pipe(
+  exactObject({
+    /** Row by row. */
+    solution: v.pipe(
+      v.array(integerBetween(1, CELLS)),
+      v.length(CELLS, 'should have nine digits.'),
+      v.check((digits) => new Set(digits).size === CELLS, 'has a digit twice.'),
+    ),
+    /** Places of the digits that are printed. */
+    given: v.pipe(v.array(integerBetween(0, CELLS - 1)), v.maxLength(CELLS)),
+    /** Of the rows, and then of the columns. */
+    operators: v.pipe(
+      v.array(v.tuple([operator, operator])),
+      v.length(LINES.length, 'should have six pairs of signs.'),
+    ),
+  }),
+  v.check(
+    ({ solution, operators }) =>
+      LINES.every(([a, b, c], line) =>
+        comesOutWell([solution[a]!, solution[b]!, solution[c]!], operators[line]!),
+      ),
+    'has a line that goes below 1 or above 99.',
+  ),
+);
+
+export const crossSumsPin = chosenBy(v.union([madePin, givenPin]), (input) =>
+  isObject(input) && 'solution' in input ? givenPin : madePin,
+);
+
+export type CrossSumsMade = v.InferOutput<typeof madePin>;
+export type CrossSumsGiven = v.InferOutput<typeof givenPin>;
+export type CrossSumsPin = CrossSumsMade | CrossSumsGiven;

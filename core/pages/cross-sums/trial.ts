@@ -1,4 +1,4 @@
-import { SIDE } from '../../puzzles/cross-sums/index.ts';
+import { LINES, SIDE } from '../../puzzles/cross-sums/index.ts';
 import { type CellTrial, gridCells } from '../puzzle/trial.ts';
 import type { CrossSumsItem } from './fill.ts';
 
@@ -29,7 +29,10 @@ export function crossSumsTrial({ operators, results, givens, solution }: CrossSu
     texts: lines.flatMap(({ signs, along, line }) => {
       const at = (i: number) => (line < SIDE ? { x: i, y: along } : { x: along, y: i });
       return [
-        ...signs.map((text, i) => ({ ...at(before(i + 1)), text, size: TEXT })),
+        ...signs.map((text, i) => ({
+          ...{ ...at(before(i + 1)), text, size: TEXT },
+          ...(i < SIDE - 1 ? { between: [LINES[line]![i]!, LINES[line]![i + 1]!] as const } : {}),
+        })),
         { ...at(middle(SIDE)), text: String(results[line]), size: TEXT },
       ];
     }),

@@ -1,6 +1,6 @@
 import { runsOf } from '../../puzzles/crossword/index.ts';
 import { fillings } from '../../puzzles/fill-in/index.ts';
-import type { Watched } from '../puzzle/by-hand.ts';
+import { toggled, type Watched } from '../puzzle/by-hand.ts';
 import type { FillInItem } from './fill.ts';
 import { givenFillIn } from './fill.ts';
 import type { FillInGiven } from './options.ts';
@@ -22,14 +22,7 @@ export const withFillInLetter = (item: FillInItem, at: number, letter: string): 
 
 /** Prints the letter of a cell, or leaves it out. */
 export const withGivenLetter = (item: FillInItem, at: number): FillInItem =>
-  item.letters[at] === null
-    ? item
-    : {
-        ...item,
-        given: item.given.includes(at)
-          ? item.given.filter((cell) => cell !== at)
-          : [...item.given, at].sort((a, b) => a - b),
-      };
+  item.letters[at] === null ? item : { ...item, given: toggled(item.given, at) };
 
 /** Words that are tried in places, so that typing does not wait. */
 const MOST_TRIES = 60_000;

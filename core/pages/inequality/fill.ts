@@ -1,11 +1,18 @@
-import { answersOf, inequalityScales, inequalitySteps, type Sign } from '../../puzzles/inequality/index.ts';
+import {
+  answersOf,
+  inequalityScales,
+  inequalitySteps,
+  type Sign,
+  solveByLogic,
+} from '../../puzzles/inequality/index.ts';
 import type { Level } from '../../puzzles/level.ts';
 import { levelOn } from '../../puzzles/scale.ts';
 import { randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
+import { BEYOND_LOGIC } from '../puzzle/by-hand.ts';
 import { answerProblems, levelProblems, ofLevel } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
-import type { InequalityOptions, InequalityPin } from './options.ts';
+import type { InequalityGiven, InequalityMade, InequalityOptions, InequalityPin } from './options.ts';
 
 export interface InequalityItem {
   size: number;
@@ -28,16 +35,42 @@ export function pinnedInequality({
   item,
   roll,
   total = 1,
-}: FillContext<InequalityOptions>): InequalityPin {
+}: FillContext<InequalityOptions>): InequalityMade {
   const { size, level } = options;
   return { size, roll, level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')) };
 }
 
 const written = (numbers: ArrayLike<number>): string => Array.from(numbers, (one) => one || '.').join('');
 
+const numbersOf = (text: string): number[] => Array.from(text, (sign) => (sign === '.' ? 0 : Number(sign)));
+
+/** What a person finds of a puzzle that was changed by hand. */
+export function ratedInequality({ size, givens, signs }: InequalityGiven) {
+  const grid = {
+    size,
+    givens: numbersOf(givens),
+    signs: signs.map(([less, more]): Sign => ({ less, more })),
+  };
+  const { solution, looks } = solveByLogic(grid);
+  return { grid, solution, level: solution && levelOn(inequalityScales[size]!, looks) };
+}
+
+/** A puzzle as it was changed by hand, with its answer; without one, where it has none, its cells stay empty in it. */
+function solvedInequality(pin: InequalityGiven): InequalityItem {
+  const { grid, solution, level } = ratedInequality(pin);
+  const answer = solution ?? answersOf(grid)[0];
+  return {
+    ...{ size: pin.size, givens: pin.givens, signs: grid.signs },
+    solution: answer ? written(answer) : pin.givens,
+    level: level ?? BEYOND_LOGIC,
+    wanted: level ?? BEYOND_LOGIC,
+  };
+}
+
 /** Makes one puzzle from its own random stream: the first of its level, as measured against others of its size. */
 export function* fillInequality(context: FillContext<InequalityOptions>): Generator<void, InequalityItem> {
   const made = (context.pin as InequalityPin | undefined) ?? pinnedInequality(context);
+  if ('givens' in made) return solvedInequality(made);
   const { size, level: wanted, roll } = made;
   const scale = inequalityScales[size]!;
   const random = randomStream(...context.streamKey, context.item, roll, 'inequality');
@@ -56,10 +89,9 @@ export function* fillInequality(context: FillContext<InequalityOptions>): Genera
 /** Solves the puzzle anew, by code that has no part in making it, and looks for a second answer. */
 export function inspectInequality(item: InequalityItem, { label }: { label: string }): ItemProblem[] {
   const { size, signs, givens, solution } = item;
-  const numbers = Array.from(givens, (sign) => (sign === '.' ? 0 : Number(sign)));
   const wrong = answerProblems(
     label,
-    answersOf({ size, signs, givens: numbers }),
+    answersOf({ size, signs, givens: numbersOf(givens) }),
     (answer) => written(answer) === solution,
   );
   return wrong.length

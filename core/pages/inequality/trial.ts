@@ -6,7 +6,12 @@ const STEP = 1.4;
 const SIGN = 0.42;
 
 /** The square with its signs, to be filled in. */
-export function inequalityTrial({ size, givens, signs, solution }: InequalityItem): CellTrial {
+export function inequalityTrial({
+  size,
+  givens,
+  signs,
+  solution,
+}: Pick<InequalityItem, 'size' | 'givens' | 'signs' | 'solution'>): CellTrial {
   const { cells } = gridCells(size, size, (at) => ({ answer: solution[at]!, given: givens[at] !== '.' }));
   const spread = cells.map((cell) => ({ ...cell, x: cell.x * STEP, y: cell.y * STEP }));
   const side = (size - 1) * STEP + 1;
@@ -19,10 +24,9 @@ export function inequalityTrial({ size, givens, signs, solution }: InequalityIte
       const [one, other] = [spread[less]!, spread[more]!];
       const isAcross = one.y === other.y;
       return {
-        x: (one.x + other.x + 1) / 2,
-        y: (one.y + other.y + 1) / 2,
+        ...{ x: (one.x + other.x + 1) / 2, y: (one.y + other.y + 1) / 2, size: SIGN },
         text: isAcross ? (one.x < other.x ? '<' : '>') : one.y < other.y ? '∧' : '∨',
-        size: SIGN,
+        between: [less, more] as const,
       };
     }),
   };

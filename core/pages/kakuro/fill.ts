@@ -1,11 +1,19 @@
-import { answersOf, kakuroScale, kakuroSteps, type Layout, layoutOf } from '../../puzzles/kakuro/index.ts';
+import {
+  answersOf,
+  kakuroScale,
+  kakuroSteps,
+  type Layout,
+  layoutOf,
+  solveByRuns,
+} from '../../puzzles/kakuro/index.ts';
 import type { Level } from '../../puzzles/level.ts';
 import { levelOn } from '../../puzzles/scale.ts';
 import { randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
+import { BEYOND_LOGIC } from '../puzzle/by-hand.ts';
 import { answerProblems, levelProblems, ofLevel } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
-import type { KakuroOptions, KakuroPin } from './options.ts';
+import type { KakuroGiven, KakuroMade, KakuroOptions, KakuroPin } from './options.ts';
 
 export interface KakuroItem {
   columns: number;
@@ -27,7 +35,7 @@ export function pinnedKakuro({
   item,
   roll,
   total = 1,
-}: FillContext<KakuroOptions>): KakuroPin {
+}: FillContext<KakuroOptions>): KakuroMade {
   const { columns, rows, level } = options;
   return {
     ...{ columns, rows, roll },
@@ -37,9 +45,20 @@ export function pinnedKakuro({
 
 const written = (digits: Uint8Array): string => Array.from(digits, (digit) => digit || '.').join('');
 
+/** What a person finds of a puzzle that was changed by hand; null where looking at its sums does not tell all. */
+export function ratedKakuro(pin: KakuroGiven): Level | null {
+  const { layout, sums } = sumsOf(pin);
+  const solved = solveByRuns(layout, sums);
+  return solved?.unknown === 0 ? levelOn(kakuroScale(pin.columns, pin.rows), solved.looks) : null;
+}
+
 /** Makes one puzzle from its own random stream: the first of its level, as measured against others of about its size. */
 export function* fillKakuro(context: FillContext<KakuroOptions>): Generator<void, KakuroItem> {
   const made = (context.pin as KakuroPin | undefined) ?? pinnedKakuro(context);
+  if ('solution' in made) {
+    const level = ratedKakuro(made) ?? BEYOND_LOGIC;
+    return { ...made, level, wanted: level };
+  }
   const { columns, rows, level: wanted, roll } = made;
   const scale = kakuroScale(columns, rows);
   const random = randomStream(...context.streamKey, context.item, roll, 'kakuro');

@@ -1,5 +1,6 @@
-import type * as v from 'valibot';
-import { enumOf, exactObject, integerBetween } from '../../schema.ts';
+import * as v from 'valibot';
+import { troubleOf } from '../../puzzles/kakuro/index.ts';
+import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
@@ -19,11 +20,31 @@ export const kakuroOptions = exactObject({
 export type KakuroOptions = v.InferOutput<typeof kakuroOptions>;
 
 /** Everything a pinned puzzle is made from, so that no setting can change it. */
-export const kakuroPin = exactObject({
+const madePin = exactObject({
   columns: side,
   rows: side,
   level: enumOf([1, 2, 3, 4, 5]),
   roll: integerBetween(0, 1_000_000),
 });
 
-export type KakuroPin = v.InferOutput<typeof kakuroPin>;
+/** A puzzle as it was changed by hand: its digits row by row, `.` for a cell that takes none. */
+const givenPin = v.pipe(
+  exactObject({
+    columns: side,
+    rows: side,
+    solution: v.pipe(v.string(), v.regex(/^[.1-9]+$/, 'has other signs than 1 to 9 and dots.')),
+  }),
+  v.check(
+    ({ columns, rows, solution }) => solution.length === columns * rows,
+    'has more or fewer characters than cells.',
+  ),
+  v.check((grid) => !troubleOf(grid), 'has digits that are not in two sums each, or twice in one sum.'),
+);
+
+export const kakuroPin = chosenBy(v.union([madePin, givenPin]), (input) =>
+  isObject(input) && 'solution' in input ? givenPin : madePin,
+);
+
+export type KakuroMade = v.InferOutput<typeof madePin>;
+export type KakuroGiven = v.InferOutput<typeof givenPin>;
+export type KakuroPin = KakuroMade | KakuroGiven;

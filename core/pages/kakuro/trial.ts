@@ -4,7 +4,7 @@ import { type KakuroItem, sumsOf } from './fill.ts';
 const SUM = 0.3;
 
 /** The grid with its sums, to be filled in. */
-export function kakuroTrial(item: KakuroItem): CellTrial {
+export function kakuroTrial(item: Pick<KakuroItem, 'columns' | 'rows' | 'solution'>): CellTrial {
   const { columns, rows, solution } = item;
   const { layout, sums } = sumsOf(item);
   const { cells, of } = gridCells(columns, rows, (at) =>

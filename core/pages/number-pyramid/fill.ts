@@ -1,11 +1,24 @@
 import type { Level } from '../../puzzles/level.ts';
-import { makePyramid, onlyAnswer, pyramidScales } from '../../puzzles/pyramid/index.ts';
+import {
+  bricksIn,
+  makePyramid,
+  onlyAnswer,
+  pyramidScales,
+  solveByLogic,
+  standing,
+} from '../../puzzles/pyramid/index.ts';
 import { levelOn } from '../../puzzles/scale.ts';
 import { randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem } from '../kind.ts';
+import { BEYOND_LOGIC } from '../puzzle/by-hand.ts';
 import { answerProblems, levelProblems, ofLevel } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
-import type { NumberPyramidOptions, NumberPyramidPin } from './options.ts';
+import type {
+  NumberPyramidGiven,
+  NumberPyramidMade,
+  NumberPyramidOptions,
+  NumberPyramidPin,
+} from './options.ts';
 
 export interface NumberPyramidItem {
   rows: number;
@@ -27,10 +40,25 @@ export function pinnedNumberPyramid({
   item,
   roll,
   total = 1,
-}: FillContext<NumberPyramidOptions>): NumberPyramidPin {
+}: FillContext<NumberPyramidOptions>): NumberPyramidMade {
   const { rows, largest, level } = options;
   const own = randomStream(...streamKey, item, roll, 'level');
   return { rows, largest, roll, level: levelOf(level, item, total, own) };
+}
+
+/** All bricks of a pyramid, from its lowest row, and which of them are printed. */
+export function pyramidOn({ lowest, given }: NumberPyramidGiven) {
+  const rows = lowest.length;
+  const solution = [...Array<number>(bricksIn(rows - 1)).fill(0), ...lowest];
+  for (const [upper, left, right] of standing(rows).reverse())
+    solution[upper] = solution[left]! + solution[right]!;
+  return { rows, solution, givens: solution.map((number, at) => (given.includes(at) ? number : null)) };
+}
+
+/** The level of a pyramid; null where a person would have to guess. */
+export function ratedPyramid(pyramid: ReturnType<typeof pyramidOn>): Level | null {
+  const { solution, looks } = solveByLogic(pyramid);
+  return solution && levelOn(pyramidScales[pyramid.rows]!, looks);
 }
 
 /** Makes one puzzle from its own random stream: the first of its level, as measured against others of as many rows. */
@@ -38,6 +66,11 @@ export function* fillNumberPyramid(
   context: FillContext<NumberPyramidOptions>,
 ): Generator<void, NumberPyramidItem> {
   const made = (context.pin as NumberPyramidPin | undefined) ?? pinnedNumberPyramid(context);
+  if ('lowest' in made) {
+    const pyramid = pyramidOn(made);
+    const level = ratedPyramid(pyramid) ?? BEYOND_LOGIC;
+    return { ...pyramid, level, wanted: level };
+  }
   const { rows, largest, level: wanted, roll } = made;
   const scale = pyramidScales[rows]!;
   const random = randomStream(...context.streamKey, context.item, roll, 'pyramid');

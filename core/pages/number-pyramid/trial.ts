@@ -4,7 +4,11 @@ import type { NumberPyramidItem } from './fill.ts';
 const FLAT = 0.62;
 
 /** The bricks, to be filled in. */
-export function numberPyramidTrial({ rows, givens, solution }: NumberPyramidItem): CellTrial {
+export function numberPyramidTrial({
+  rows,
+  givens,
+  solution,
+}: Pick<NumberPyramidItem, 'rows' | 'givens' | 'solution'>): CellTrial {
   const places = Array.from({ length: rows }, (_, row) =>
     Array.from({ length: row + 1 }, (_, i) => ({ x: i + (rows - 1 - row) / 2, y: row })),
   ).flat();

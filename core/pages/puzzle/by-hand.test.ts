@@ -184,7 +184,9 @@ describe('a word search that is changed', () => {
       expect(lost).toContain(word);
       expect(watched.says).toBe(
         `${lost.map((i) => item.words[i]!.word.toUpperCase()).join(' and ')} cannot be found. ${
-          lost.length > 1 ? 'Move them, or give them their letters back.' : 'Move it, or give it its letters back.'
+          lost.length > 1
+            ? 'Move them, or give them their letters back.'
+            : 'Move it, or give it its letters back.'
         }`,
       );
       expect(watched.cells).toEqual(lost.flatMap((i) => draft.cells[i]!));

@@ -11,6 +11,8 @@ export interface TrialCell {
   corner?: string;
   /** What stands below it. */
   below?: string;
+  /** Nobody writes into it; it is on a dark ground, as it is among `closed`. */
+  closed?: true;
   /** Cells of a group always hold the same. */
   group?: string;
 }
@@ -44,6 +46,8 @@ export interface TrialText {
   size: number;
   /** It ends there, and has no middle there. */
   ends?: true;
+  /** The cells that it is a sign between. */
+  between?: readonly [number, number];
 }
 
 /** A puzzle as it is tried on screen: its cells, and what is printed with them. */

@@ -2,7 +2,7 @@ import { SIGNS, SIZES } from '../../puzzles/sudoku/index.ts';
 import type { BroughtIn } from '../kind.ts';
 import { readIpuz } from '../puzzle/ipuz.ts';
 import { judgeGivens } from './by-hand.ts';
-import type { SudokuGiven } from './options.ts';
+import type { SudokuWithGivens } from './options.ts';
 
 /** Sizes by how many characters a puzzle of each has. */
 const sizeOf = new Map(SIZES.map((size) => [size * size, size]));
@@ -29,7 +29,7 @@ export function readSudokus(text: string): BroughtIn {
       });
       return given(signs.join(''));
     });
-  const pins: SudokuGiven[] = [];
+  const pins: SudokuWithGivens[] = [];
   const problems: string[] = [];
   text.split(/\r?\n/).forEach((line, i) => {
     const signs = line.replace(/\s/g, '');
@@ -42,7 +42,7 @@ export function readSudokus(text: string): BroughtIn {
 }
 
 /** A puzzle from its characters, row by row, or what is wrong with it. */
-function given(signs: string): { pin: SudokuGiven } | { problem: string } {
+function given(signs: string): { pin: SudokuWithGivens } | { problem: string } {
   const size = sizeOf.get(signs.length);
   if (!size) return { problem: `has ${signs.length} characters; a sudoku has ${LENGTHS}.` };
   const givens = [...signs.toUpperCase()]
@@ -51,7 +51,7 @@ function given(signs: string): { pin: SudokuGiven } | { problem: string } {
       return value >= 0 && value < size ? sign : '.';
     })
     .join('');
-  const pin: SudokuGiven = { size, variant: 'classic', givens };
+  const pin: SudokuWithGivens = { size, variant: 'classic', givens };
   const problem = TROUBLES[judgeGivens(pin).answers];
   return problem ? { problem } : { pin };
 }

@@ -1,5 +1,6 @@
 import type { Level } from '../../puzzles/level.ts';
 import {
+  type Cage,
   coversOf,
   gridText,
   killerAnswers,
@@ -19,9 +20,10 @@ import {
 } from '../../puzzles/sudoku/index.ts';
 import { type RandomStream, randomStream } from '../../random.ts';
 import type { FillContext, ItemProblem, SectionProblem } from '../kind.ts';
+import { BEYOND_LOGIC } from '../puzzle/by-hand.ts';
 import { answerProblems, levelProblems } from '../puzzle/judged.ts';
 import { levelOf } from '../puzzle/level.ts';
-import type { SudokuGiven, SudokuMade, SudokuOptions, SudokuPin } from './options.ts';
+import type { SudokuKiller, SudokuMade, SudokuOptions, SudokuPin, SudokuWithGivens } from './options.ts';
 
 /** A puzzle with its answer, and what it is like. */
 export interface SudokuItem extends PrintedSudoku {
@@ -57,29 +59,49 @@ export function pinnedSudoku({
 
 const A = 'A'.charCodeAt(0);
 
+/** The box of each cell, from its letters. */
+export const boxesOf = (letters: string): Uint8Array =>
+  Uint8Array.from(letters, (letter) => letter.charCodeAt(0) - A);
+
 /** The shape that a puzzle stands on. */
-export const shapeOfItem = ({ size, variant, boxes }: SudokuItem): Shape =>
+export const shapeOfItem = ({
+  size,
+  variant,
+  boxes,
+}: Pick<SudokuItem, 'size' | 'variant' | 'boxes'>): Shape =>
   boxes
-    ? shapeWith(
-        size,
-        variant,
-        Uint8Array.from(boxes, (letter) => letter.charCodeAt(0) - A),
-      )
+    ? shapeWith(size, variant, boxesOf(boxes))
     : shapeOf(size, variant === 'diagonal' ? variant : 'classic');
 
-/** The hardest level is that of puzzles which logic alone does not solve. */
-const BEYOND: Level = 5;
-
 /** A puzzle that was brought in, with its answer; without one, where it has none, its cells stay empty in it. */
-function solvedSudoku({ size, variant, givens }: SudokuGiven): SudokuItem {
-  const shape = shapeOf(size, variant);
+function solvedSudoku(pin: SudokuWithGivens): SudokuItem {
+  const { size, variant, givens } = pin;
+  const shape = shapeOfItem(pin);
   const cells = readGrid(size, givens);
   const rating = rate(shape, cells);
   const solution = rating?.solution ?? (size <= LARGEST_SEARCHED ? coversOf(shape, cells)[0] : undefined);
-  const level = rating?.level ?? BEYOND;
+  const level = rating?.level ?? BEYOND_LOGIC;
   return {
     ...{ size, variant, givens, level, wanted: level },
+    ...('boxes' in pin ? { boxes: pin.boxes } : {}),
     solution: solution ? gridText(solution) : givens,
+    techniques: Object.keys(rating?.techniques ?? {}) as Technique[],
+  };
+}
+
+/** Cages with the sums of the answer. */
+export const cagesOfPin = ({ cages, solution }: Pick<SudokuKiller, 'cages' | 'solution'>): Cage[] =>
+  cages.map((cells) => ({ cells, sum: cells.reduce((sum, at) => sum + Number(solution[at]), 0) }));
+
+/** A puzzle whose cages were changed by hand. */
+function killerOf(pin: SudokuKiller): SudokuItem {
+  const { size, variant, solution } = pin;
+  const cages = cagesOfPin(pin);
+  const rating = rateKiller(shapeOf(size), cages);
+  const level = rating?.level ?? BEYOND_LOGIC;
+  return {
+    ...{ size, variant, cages, solution, level, wanted: level },
+    givens: '.'.repeat(size * size),
     techniques: Object.keys(rating?.techniques ?? {}) as Technique[],
   };
 }
@@ -104,6 +126,7 @@ export function* fillSudoku(context: FillContext<SudokuOptions>): Generator<void
   const [seed, section] = context.streamKey;
   const made = (context.pin as SudokuPin | undefined) ?? pinnedSudoku(context);
   if ('givens' in made) return solvedSudoku(made);
+  if ('cages' in made) return killerOf(made);
   const { size, variant, level, symmetry, roll } = made;
   const random = randomStream(seed, section, context.item, roll, 'grid');
   if (variant === 'killer') return yield* fillKiller(size, level, random);

@@ -25,6 +25,18 @@ export const CAGE_SIZES = [4, 5, 6, 7] as const;
 export const CALCULATIONS = ['sums', 'sums-differences', 'all'] as const;
 export type Calculation = (typeof CALCULATIONS)[number];
 
+/** A product is no larger: it is to be split by heart. */
+export const LARGEST_PRODUCT = 400;
+
+/** Operations that numbers of a cage have a result by. */
+export const operationsOf = (numbers: readonly number[]): Operation[] =>
+  numbers.length < 2
+    ? []
+    : OPERATIONS.filter((operation) => {
+        const target = resultOf(operation, numbers);
+        return target !== null && target <= LARGEST_PRODUCT;
+      });
+
 /** What numbers make by an operation; null where it has no whole result, or is not for so many. */
 export function resultOf(operation: Operation | null, numbers: readonly number[]): number | null {
   switch (operation) {

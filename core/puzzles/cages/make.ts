@@ -1,6 +1,13 @@
 import type { RandomStream } from '../../random.ts';
 import { latinSquare } from '../latin/index.ts';
-import { type Cage, type CageGrid, type Calculation, type Operation, resultOf } from './grid.ts';
+import {
+  type Cage,
+  type CageGrid,
+  type Calculation,
+  LARGEST_PRODUCT,
+  type Operation,
+  resultOf,
+} from './grid.ts';
 import { solveByLogic } from './solve.ts';
 
 export interface MadeCages extends CageGrid {
@@ -12,8 +19,6 @@ export interface MadeCages extends CageGrid {
 
 /** Cells of a cage, at most; the larger, the more there is to reckon. */
 const LARGEST = 4;
-/** A product is no larger: it is to be split by heart. */
-const MOST = 400;
 /** Single cells that a puzzle may keep, by its size. */
 const MOST_SINGLES = 0.7;
 /** Joins tried before other work is let in. */
@@ -80,7 +85,7 @@ function joinedOf(
   const numbers = cells.map((at) => solution[at]!);
   const fitting = allowed.flatMap((operation) => {
     const target = resultOf(operation, numbers);
-    return target === null || target > MOST ? [] : [{ cells, operation, target }];
+    return target === null || target > LARGEST_PRODUCT ? [] : [{ cells, operation, target }];
   });
   return fitting.length ? random.pick(fitting) : null;
 }

@@ -29,6 +29,19 @@ export interface CrossSums {
   givens: readonly (number | null)[];
 }
 
+/** Results, and what a line comes to on the way. */
+const MOST_RESULT = 99;
+
+/** Whether a line never goes below 1, nor too high, as it is read. */
+export function comesOutWell(
+  numbers: readonly [number, number, number],
+  [first, second]: readonly [Operator, Operator],
+): boolean {
+  const half = resultOf([numbers[0], numbers[1], 0], [first, '+']);
+  const whole = resultOf(numbers, [first, second]);
+  return half >= 1 && whole >= 1 && half <= MOST_RESULT && whole <= MOST_RESULT;
+}
+
 const calculated = (one: number, operator: Operator, other: number): number =>
   operator === '+' ? one + other : operator === '−' ? one - other : one * other;
 

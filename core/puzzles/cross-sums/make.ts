@@ -3,6 +3,7 @@ import {
   type Calculation,
   CELLS,
   type CrossSums,
+  comesOutWell,
   LINES,
   OPERATORS,
   type Operator,
@@ -16,8 +17,6 @@ export interface MadeCrossSums extends CrossSums {
   looks: number;
 }
 
-/** Results of what is made, and what a line comes to on the way. */
-const MOST_RESULT = 99;
 /** Of the digits that could be left out, the most that are given in an easy square. */
 const MOST_LEFT = 0.6;
 
@@ -28,11 +27,9 @@ function operatorsFor(
   random: RandomStream,
 ): readonly [Operator, Operator] {
   const fitting = allowed.flatMap((first) =>
-    allowed.flatMap((second): (readonly [Operator, Operator])[] => {
-      const half = resultOf([numbers[0], numbers[1], 0], [first, '+']);
-      const whole = resultOf(numbers, [first, second]);
-      return half >= 1 && whole >= 1 && half <= MOST_RESULT && whole <= MOST_RESULT ? [[first, second]] : [];
-    }),
+    allowed.flatMap((second): (readonly [Operator, Operator])[] =>
+      comesOutWell(numbers, [first, second]) ? [[first, second]] : [],
+    ),
   );
   return random.pick(fitting);
 }

@@ -18,7 +18,8 @@ export interface Layout {
   down: Int16Array;
 }
 
-const LONGEST_RUN = 9;
+/** Digits, and so cells of a run at most. */
+export const LONGEST_RUN = 9;
 
 /** All runs of a grid. Null where one is of a single cell, or longer than there are digits. */
 export function layoutOf(open: Uint8Array, columns: number, rows: number): Layout | null {

@@ -2,4 +2,4 @@ export { onlyAnswer } from './judge.ts';
 export { makePyramid } from './make.ts';
 export { samePyramid } from './same.ts';
 export { pyramidScales } from './scale.ts';
-export { bricksIn } from './solve.ts';
+export { bricksIn, solveByLogic, standing } from './solve.ts';

@@ -14,8 +14,13 @@ import type { ByHandProps } from './by-hand-props.ts';
 
 /** By kind of page; each is loaded when somebody changes one. */
 const EDITORS: Readonly<Record<string, ComponentType<ByHandProps<never>>>> = {
+  cages: lazy(() => import('./cages-by-hand.tsx')),
+  'cross-sums': lazy(() => import('./cross-sums-by-hand.tsx')),
   crossword: lazy(() => import('./crossword-by-hand.tsx')),
   'fill-in': lazy(() => import('./fill-in-by-hand.tsx')),
+  inequality: lazy(() => import('./inequality-by-hand.tsx')),
+  kakuro: lazy(() => import('./kakuro-by-hand.tsx')),
+  'number-pyramid': lazy(() => import('./number-pyramid-by-hand.tsx')),
   maze: lazy(() => import('./maze-by-hand.tsx')),
   'word-search': lazy(() => import('./word-search-by-hand.tsx')),
   sudoku: lazy(() => import('./sudoku-by-hand.tsx')),
@@ -25,8 +30,7 @@ const EDITORS: Readonly<Record<string, ComponentType<ByHandProps<never>>>> = {
 export const canBeChanged = (section: Section): boolean =>
   section.kind in EDITORS &&
   // Those of an earlier version stay as that made them.
-  kindOf(section) === pageKind(section.kind) &&
-  !['jigsaw', 'killer'].includes(String(section.options.variant));
+  kindOf(section) === pageKind(section.kind);
 
 /** Whether there is what judging items of a section takes, such as lists of words. */
 function useSolvers(section: Section): boolean {

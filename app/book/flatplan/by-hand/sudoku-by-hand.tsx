@@ -1,95 +1,80 @@
-import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { LEVEL_NAMES } from '#core/pages/puzzle/level.ts';
-import { givensOf, judgeGivens, type Verdict, withGiven } from '#core/pages/sudoku/by-hand.ts';
-import { type SudokuItem, shapeOfItem } from '#core/pages/sudoku/fill.ts';
+import { givenOf, watchSudoku, withApart, withGiven, withJoined } from '#core/pages/sudoku/by-hand.ts';
+import { boxesOf, cagesOfPin, type SudokuItem, shapeOfItem } from '#core/pages/sudoku/fill.ts';
 import type { SudokuGiven } from '#core/pages/sudoku/options.ts';
-import { attemptAt, clashes, readGrid, SIGNS, TECHNIQUES } from '#core/puzzles/sudoku/index.ts';
+import { attemptAt, readGrid, SIGNS } from '#core/puzzles/sudoku/index.ts';
 import { SignKeys } from '../trial/sign-keys.tsx';
 import { SudokuGrid } from '../trial/sudoku-grid.tsx';
 import { ByHandFrame } from './by-hand-frame.tsx';
 import type { ByHandProps } from './by-hand-props.ts';
 import { useChanges } from './use-changes.ts';
 
-function wordsOf(verdict: Verdict): string {
-  switch (verdict.answers) {
-    case 'one': {
-      const { rating } = verdict;
-      if (!rating) return 'One answer, but logic does not find it: a person would have to guess.';
-      const { level, techniques } = rating;
-      return `One answer. ${[LEVEL_NAMES[level], ...techniques.map((one) => TECHNIQUES[one].toLowerCase())].join(', ')}.`;
-    }
-    case 'none':
-      return 'There is no answer. Take out or change a digit.';
-    case 'several':
-      return 'There is more than one answer. Two of them differ in the marked cells: give a digit in one of these.';
-    case 'unknown':
-      return 'Logic does not solve it, and a grid of this size is too large to be searched. Give more digits.';
-  }
-}
+const JOINING = 'Draw from one cell into the next, or press Shift and an arrow key, and it joins the';
+const HELP = {
+  givens: 'Type a digit into a cell, or take one out with Backspace.',
+  jigsaw: `${JOINING} box of the first; every box is to have as many cells as there are digits.`,
+  killer: `${JOINING} cage of the first. Backspace sets a cell apart. The sums follow from the answer.`,
+} as const;
 
-/** The digits that are given, put in and taken out while a solver looks whether one answer is left. */
-export default function SudokuByHand(props: ByHandProps<SudokuItem>) {
-  const begun = useMemo(() => givensOf(props.item), [props.item]);
-  if (begun) return <Givens {...props} begun={begun} />;
-  return (
-    <>
-      <DialogContent>
-        This puzzle has boxes of its own outlines or cages, which cannot be changed by hand.
-      </DialogContent>
-      <DialogActions sx={{ px: 6, pb: 4 }}>
-        <Button onClick={props.onClose}>Close</Button>
-      </DialogActions>
-    </>
-  );
-}
-
-function Givens({ item, begun, onClose, onKeep }: ByHandProps<SudokuItem> & { begun: SudokuGiven }) {
-  const shape = useMemo(() => shapeOfItem(item), [item]);
-  const changes = useChanges(begun);
+/** Digits that are given, boxes and cages, changed while a solver looks whether one answer is left. */
+export default function SudokuByHand({ item, onClose, onKeep }: ByHandProps<SudokuItem>) {
+  const changes = useChanges<SudokuGiven>(useMemo(() => givenOf(item), [item]));
   const [at, setAt] = useState(0);
-  const { now } = changes;
-  const attempt = useMemo(() => attemptAt(readGrid(item.size, now.givens)), [item.size, now]);
-  const clashing = useMemo(() => clashes(attempt, shape), [attempt, shape]);
-  const verdict = useMemo<Verdict>(
-    () => (clashing.length ? { answers: 'none' } : judgeGivens(now)),
-    [now, clashing],
+  const { now, change } = changes;
+  const { size } = item;
+  const watched = useMemo(() => watchSudoku(now), [now]);
+  /** What is seen of the puzzle: of one with cages, its answer. */
+  const shown = useMemo(
+    () => ('cages' in now ? { givens: item.givens, cages: cagesOfPin(now) } : { givens: now.givens }),
+    [now, item],
+  );
+  const shape = useMemo(
+    () => ('boxes' in now ? { size, variant: now.variant, boxOf: boxesOf(now.boxes) } : shapeOfItem(item)),
+    [now, item, size],
+  );
+  const attempt = useMemo(
+    () => attemptAt(readGrid(size, 'cages' in now ? now.solution : now.givens)),
+    [size, now],
   );
   const put = (sign: string) => {
-    const next = withGiven(now, at, sign || '.');
-    if (next.givens !== now.givens) changes.change(next);
+    if (!('cages' in now)) change(withGiven(now, at, sign || '.'));
+    else if (!sign) change(withApart(now, at));
   };
-  const givens = [...now.givens].filter((sign) => sign !== '.').length;
+  const given = 'cages' in now ? null : [...now.givens].filter((sign) => sign !== '.').length;
   return (
-    <SignKeys signs={[...SIGNS.slice(0, item.size)]} onSign={put}>
+    <SignKeys
+      signs={'cages' in now ? [] : [...SIGNS.slice(0, size)]}
+      {...('cages' in now ? { emptying: 'Set the cell apart' } : {})}
+      onSign={put}
+    >
       {(keys) => (
         <ByHandFrame
-          watched={{ isSound: verdict.answers === 'one', says: wordsOf(verdict) }}
-          changes={changes}
-          canKeep={now.givens !== begun.givens}
+          {...{ watched, changes, onClose }}
           left="460px"
           onKeep={() => onKeep(now)}
-          onClose={onClose}
           side={
             <>
               {keys}
               <Typography variant="body2">
-                {givens} digits given. Type a digit into a cell, or take one out with Backspace.
+                {given !== null && `${given} digits given. ${HELP.givens} `}
+                {now.variant === 'jigsaw' && HELP.jigsaw}
+                {now.variant === 'killer' && HELP.killer}
               </Typography>
             </>
           }
         >
           <SudokuGrid
-            item={{ ...item, givens: now.givens }}
+            item={shown}
             shape={shape}
             attempt={attempt}
             at={at}
             onAt={setAt}
-            looked={new Set(verdict.answers === 'several' ? verdict.differ : [])}
-            wrong={new Set(clashing)}
+            {...(now.variant === 'jigsaw' || now.variant === 'killer'
+              ? { onJoin: (cell: number, other: number) => change(withJoined(now, cell, other)) }
+              : {})}
+            looked={new Set()}
+            wrong={new Set(watched.cells)}
           />
         </ByHandFrame>
       )}

@@ -14,6 +14,8 @@ import { cellUnder } from './cell-under.ts';
 /** Largest cells, and the height of all, in CSS pixels. */
 const LARGEST = 72;
 const HEIGHT = 470;
+/** Around a sign, what a click on it may miss, in widths of a cell. */
+const BETWEEN = 0.28;
 /** Around the whole, in widths of a cell. */
 const AROUND = 0.08;
 
@@ -29,11 +31,13 @@ interface Shown {
   saidBy: string;
   /** @param begins the pointer was pressed on it, and did not come from another one */
   onCell: (cell: number, begins: boolean) => void;
+  /** A sign between two cells was clicked. */
+  onBetween?: (one: number, other: number) => void;
   onEnd: () => void;
 }
 
 /** Cells as they are filled in, with what is printed between them. */
-export function CellSheet({ trial, state, at, run, wrong, saidBy, onCell, onEnd }: Shown) {
+export function CellSheet({ trial, state, at, run, wrong, saidBy, onCell, onBetween, onEnd }: Shown) {
   const { cells, width, height, ratio, closed, lines, texts, entry } = trial;
   const current = cells[at];
   /** What is written into together is shown together, and otherwise what is read in one go. */
@@ -42,7 +46,8 @@ export function CellSheet({ trial, state, at, run, wrong, saidBy, onCell, onEnd 
   const ground = (i: number): string => {
     if (entry.of === 'marks' && state.values[i] === FILLED_MARK)
       return wrong.has(i) ? tokens.rubric : tokens.ink;
-    if (wrong.has(i)) return alpha(tokens.rubric, 0.18);
+    if (wrong.has(i)) return alpha(tokens.rubric, cells[i]!.closed ? 0.6 : 0.18);
+    if (cells[i]!.closed) return 'transparent';
     if (inRun(i)) return alpha(tokens.gold, 0.22);
     return cells[i]!.given ? tokens.vellum : tokens.paper;
   };
@@ -57,7 +62,9 @@ export function CellSheet({ trial, state, at, run, wrong, saidBy, onCell, onEnd 
       preserveAspectRatio="xMidYMin"
       onPointerDown={(event) => {
         const cell = cellUnder(event);
-        if (cell !== null) onCell(cell, true);
+        const between = (event.target as Element).getAttribute('data-between');
+        if (between && onBetween) onBetween(...(between.split(' ').map(Number) as [number, number]));
+        else if (cell !== null) onCell(cell, true);
       }}
       onPointerMove={(event) => {
         if (!(event.buttons & 1)) return;
@@ -113,6 +120,22 @@ export function CellSheet({ trial, state, at, run, wrong, saidBy, onCell, onEnd 
           </text>
         ))}
       </g>
+      {onBetween && (
+        <g fill="transparent">
+          {texts.map(
+            ({ x, y, between }) =>
+              between && (
+                <circle
+                  key={between.join(' ')}
+                  data-between={between.join(' ')}
+                  cx={x}
+                  cy={y * ratio}
+                  r={BETWEEN}
+                />
+              ),
+          )}
+        </g>
+      )}
       {current && (
         <rect
           x={current.x + 0.04}
@@ -158,7 +181,7 @@ function Cell({
     <g data-cell={index}>
       <rect x={x} y={top} width={1} height={ratio} fill={ground} stroke={tokens.inkSoft} strokeWidth={0.03} />
       {corner && (
-        <text x={x + 0.06} y={top + 0.26} fontSize={0.25} fill={tokens.ink}>
+        <text x={x + 0.1} y={top + 0.29} fontSize={0.25} fill={tokens.ink}>
           {corner}
         </text>
       )}

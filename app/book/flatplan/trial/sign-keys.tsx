@@ -14,12 +14,15 @@ export function SignKeys({
   signs,
   name = 'Digits',
   disabled = false,
+  emptying,
   onSign,
   children,
 }: {
   signs: readonly string[];
   name?: string;
   disabled?: boolean;
+  /** What taking out what is in a cell is called where it is something else; null where there is no button for it. */
+  emptying?: string | null;
   /** Nothing empties the cell. */
   onSign: (sign: string) => void;
   children: (buttons: ReactNode) => ReactNode;
@@ -62,7 +65,12 @@ export function SignKeys({
           }}
         >
           {signs.map((sign) => button(sign))}
-          {button('×', 'Empty the cell')}
+          {emptying === undefined && button('×', 'Empty the cell')}
+          {emptying && (
+            <Button size="small" variant="outlined" sx={{ gridColumn: '1 / -1' }} onClick={() => onSign('')}>
+              {emptying}
+            </Button>
+          )}
         </Box>,
       )}
     </Box>

@@ -1,21 +1,23 @@
 import Box from '@mui/material/Box';
 import { alpha } from '@mui/material/styles';
 import { useEffect, useRef } from 'react';
-import type { SudokuItem } from '#core/pages/sudoku/fill.ts';
-import { type Attempt, type Shape, SIGNS } from '#core/puzzles/sudoku/index.ts';
+import { type Attempt, type Cage, type Shape, SIGNS } from '#core/puzzles/sudoku/index.ts';
 import { tokens } from '../../../theme.ts';
 import { ARROWS } from './arrows.ts';
+import { cellUnder } from './cell-under.ts';
 
 /** Width of the whole grid, in CSS pixels. */
 const WIDTH = 460;
 
 interface Shown {
-  item: SudokuItem;
-  shape: Shape;
+  item: { givens: string; cages?: readonly Cage[] };
+  shape: Pick<Shape, 'size' | 'variant' | 'boxOf'>;
   attempt: Attempt;
   /** The cell that keys go to. */
   at: number;
   onAt: (cell: number) => void;
+  /** Somebody drew from a cell into one beside it. */
+  onJoin?: (cell: number, other: number) => void;
   /** Cells that a step is about. */
   looked: ReadonlySet<number>;
   /** Cells that are wrong. */
@@ -23,10 +25,16 @@ interface Shown {
 }
 
 /** The grid as it is filled in, with a cursor that arrow keys move. */
-export function SudokuGrid({ item, shape, attempt, at, onAt, looked, wrong }: Shown) {
+export function SudokuGrid({ item, shape, attempt, at, onAt, onJoin, looked, wrong }: Shown) {
   const { size, boxOf } = shape;
   const cell = WIDTH / size;
   const table = useRef<HTMLTableElement>(null);
+  /** The cell that was drawn over last. */
+  const drawn = useRef<number | null>(null);
+  const join = (cell: number, other: number) => {
+    onJoin!(cell, other);
+    onAt(other);
+  };
   // The focus goes with the cursor, not with a click on another button.
   useEffect(() => {
     if (table.current?.contains(document.activeElement))
@@ -76,9 +84,30 @@ export function SudokuGrid({ item, shape, attempt, at, onAt, looked, wrong }: Sh
         if (!step) return;
         event.preventDefault();
         const row = (Math.floor(at / size) + step[1] + size) % size;
-        onAt(row * size + ((at + step[0] + size) % size));
+        const to = row * size + ((at + step[0] + size) % size);
+        if (onJoin && event.shiftKey) join(at, to);
+        else onAt(to);
       }}
-      sx={{ borderCollapse: 'collapse', borderSpacing: 0, tableLayout: 'fixed', width: WIDTH, height: WIDTH }}
+      onPointerMove={(event) => {
+        if (!onJoin || !(event.buttons & 1) || drawn.current === null) return;
+        const to = cellUnder(event);
+        if (to === null || to === drawn.current) return;
+        join(drawn.current, to);
+        drawn.current = to;
+      }}
+      onPointerUp={() => {
+        drawn.current = null;
+      }}
+      sx={{
+        ...{
+          borderCollapse: 'collapse',
+          borderSpacing: 0,
+          tableLayout: 'fixed',
+          width: WIDTH,
+          height: WIDTH,
+        },
+        touchAction: onJoin ? 'none' : 'auto',
+      }}
     >
       <tbody>
         {Array.from({ length: size }, (_, row) => (
@@ -106,7 +135,10 @@ export function SudokuGrid({ item, shape, attempt, at, onAt, looked, wrong }: Sh
                   ]
                     .filter(Boolean)
                     .join(', ')}
-                  onPointerDown={() => onAt(i)}
+                  onPointerDown={() => {
+                    drawn.current = i;
+                    onAt(i);
+                  }}
                   onFocus={() => onAt(i)}
                   sx={{
                     position: 'relative',
