@@ -18,6 +18,13 @@ export const describedBy = (schema: AnySchema): AnySchema =>
 export const isObject = (value: unknown): value is Record<string, unknown> =>
   value !== null && typeof value === 'object' && !Array.isArray(value);
 
+/** One of two objects, told apart by a key that only the first has. */
+export const byKey = <Having extends v.GenericSchema, Lacking extends v.GenericSchema>(
+  key: string,
+  having: Having,
+  lacking: Lacking,
+) => chosenBy(v.union([lacking, having]), (input) => (isObject(input) && key in input ? having : lacking));
+
 /** Takes nothing, and says which kinds of object there are. @param called what they are called: “Kinds of page” */
 export function ofNoKind(key: string, ids: readonly string[], called: string): v.GenericSchema {
   const known = `${called} known here: ${ids.join(', ')}.`;

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { CAGE_SIZES, CALCULATIONS, OPERATIONS, operationsOf } from '../../puzzles/cages/index.ts';
 import { partsGrid } from '../../puzzles/groups.ts';
-import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
+import { byKey, enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
@@ -98,9 +98,7 @@ const givenPin = v.pipe(
   ),
 );
 
-export const cagesPin = chosenBy(v.union([madePin, givenPin]), (input) =>
-  isObject(input) && 'cages' in input ? givenPin : madePin,
-);
+export const cagesPin = byKey('cages', givenPin, madePin);
 
 export type CagesMade = v.InferOutput<typeof madePin>;
 export type CagesGiven = v.InferOutput<typeof givenPin>;

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { CALCULATIONS, CELLS, comesOutWell, LINES, OPERATORS } from '../../puzzles/cross-sums/index.ts';
-import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
+import { byKey, enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
@@ -60,9 +60,7 @@ const givenPin = v.pipe(
   ),
 );
 
-export const crossSumsPin = chosenBy(v.union([madePin, givenPin]), (input) =>
-  isObject(input) && 'solution' in input ? givenPin : madePin,
-);
+export const crossSumsPin = byKey('solution', givenPin, madePin);
 
 export type CrossSumsMade = v.InferOutput<typeof madePin>;
 export type CrossSumsGiven = v.InferOutput<typeof givenPin>;

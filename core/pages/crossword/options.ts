@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { VOCABULARIES } from '../../puzzles/vocabulary/index.ts';
-import { chosenBy, enumOf, exactObject, integerBetween, isObject, text } from '../../schema.ts';
+import { byKey, enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { givenGrid, isWhole, NOT_WHOLE } from '../puzzle/given-grid.ts';
 import { headingSetting } from '../puzzle/heading.ts';
@@ -98,9 +98,7 @@ const givenPin = v.pipe(
   v.check((grid) => isWhole(grid), NOT_WHOLE),
 );
 
-export const crosswordPin = chosenBy(v.union([madePin, givenPin]), (input) =>
-  isObject(input) && 'letters' in input ? givenPin : madePin,
-);
+export const crosswordPin = byKey('letters', givenPin, madePin);
 
 export type CrosswordMade = v.InferOutput<typeof madePin>;
 export type CrosswordGiven = v.InferOutput<typeof givenPin>;

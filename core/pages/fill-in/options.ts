@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { chosenBy, exactObject, integerBetween, isObject, text } from '../../schema.ts';
+import { byKey, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { givenGrid, isWhole, NOT_WHOLE } from '../puzzle/given-grid.ts';
 import { headingSetting } from '../puzzle/heading.ts';
@@ -47,9 +47,7 @@ const givenPin = v.pipe(
   v.check((grid) => isWhole(grid), NOT_WHOLE),
 );
 
-export const fillInPin = chosenBy(v.union([madePin, givenPin]), (input) =>
-  isObject(input) && 'letters' in input ? givenPin : madePin,
-);
+export const fillInPin = byKey('letters', givenPin, madePin);
 
 export type FillInMade = v.InferOutput<typeof madePin>;
 export type FillInGiven = v.InferOutput<typeof givenPin>;

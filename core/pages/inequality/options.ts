@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { INEQUALITY_SIZES, neighbors } from '../../puzzles/inequality/index.ts';
-import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
+import { byKey, enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
@@ -50,9 +50,7 @@ const givenPin = v.pipe(
   }, 'has two signs at one place, or one between cells that do not touch.'),
 );
 
-export const inequalityPin = chosenBy(v.union([madePin, givenPin]), (input) =>
-  isObject(input) && 'givens' in input ? givenPin : madePin,
-);
+export const inequalityPin = byKey('givens', givenPin, madePin);
 
 export type InequalityMade = v.InferOutput<typeof madePin>;
 export type InequalityGiven = v.InferOutput<typeof givenPin>;

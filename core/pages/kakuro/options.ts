@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { troubleOf } from '../../puzzles/kakuro/index.ts';
-import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
+import { byKey, enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
@@ -41,9 +41,7 @@ const givenPin = v.pipe(
   v.check((grid) => !troubleOf(grid), 'has digits that are not in two sums each, or twice in one sum.'),
 );
 
-export const kakuroPin = chosenBy(v.union([madePin, givenPin]), (input) =>
-  isObject(input) && 'solution' in input ? givenPin : madePin,
-);
+export const kakuroPin = byKey('solution', givenPin, madePin);
 
 export type KakuroMade = v.InferOutput<typeof madePin>;
 export type KakuroGiven = v.InferOutput<typeof givenPin>;

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { ENDS, GRIDS } from '../../puzzles/maze/index.ts';
-import { chosenBy, enumOf, exactObject, integerBetween, isObject, numberBetween } from '../../schema.ts';
+import { byKey, enumOf, exactObject, integerBetween, numberBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ICONS } from '../blocks/icons.ts';
 import { colorSetting } from '../color-setting.ts';
@@ -157,9 +157,7 @@ const givenPin = exactObject({
   ),
 });
 
-export const mazePin = chosenBy(v.union([madePin, givenPin]), (input) =>
-  isObject(input) && 'open' in input ? givenPin : madePin,
-);
+export const mazePin = byKey('open', givenPin, madePin);
 
 export type MazeMade = v.InferOutput<typeof madePin>;
 export type MazeGiven = v.InferOutput<typeof givenPin>;

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { chosenBy, enumOf, exactObject, integerBetween, isObject } from '../../schema.ts';
+import { byKey, enumOf, exactObject, integerBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { headingSetting } from '../puzzle/heading.ts';
 import { instructionsSetting } from '../puzzle/instructions.ts';
@@ -44,9 +44,7 @@ const givenPin = exactObject({
   given: v.pipe(v.array(integerBetween(0, 27)), v.maxLength(28)),
 });
 
-export const numberPyramidPin = chosenBy(v.union([madePin, givenPin]), (input) =>
-  isObject(input) && 'lowest' in input ? givenPin : madePin,
-);
+export const numberPyramidPin = byKey('lowest', givenPin, madePin);
 
 export type NumberPyramidMade = v.InferOutput<typeof madePin>;
 export type NumberPyramidGiven = v.InferOutput<typeof givenPin>;
