@@ -35,8 +35,13 @@ export interface DraftState<Value> {
   theirs: { value: Value; revision: number } | null;
   /** Why the last change was not taken; the last good state stays. */
   refused: string | null;
-  /** Applies a change. @returns why not, or null */
-  edit(change: (value: Value) => Value, mergeAs?: string): string | null;
+  /**
+   * Applies a change.
+   * @param mergeAs changes of one name that come quickly one after the other are one step of undo
+   * @param follows it comes of the last one of that name, however much later
+   * @returns why not, or null
+   */
+  edit(change: (value: Value) => Value, mergeAs?: string, follows?: boolean): string | null;
   undo(): void;
   redo(): void;
   dismissError(): void;
@@ -128,7 +133,7 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
         saveState: 'saved',
         theirs: null,
         refused: null,
-        edit(change, mergeAs = '') {
+        edit(change, mergeAs = '', follows = false) {
           const { value } = get();
           const changed = change(value);
           if (changed === value) return null;
@@ -138,7 +143,8 @@ export function openDraft<Value>({ opened, refusal, save: send, keptAs }: DraftO
             return reason;
           }
           const now = performance.now();
-          const merges = mergeAs !== '' && lastEdit.name === mergeAs && now - lastEdit.at < MERGE_MS;
+          const isSoon = follows || now - lastEdit.at < MERGE_MS;
+          const merges = mergeAs !== '' && lastEdit.name === mergeAs && isSoon;
           lastEdit = { name: mergeAs, at: now };
           if (merges) unrecorded(() => set({ value: changed }));
           else set({ value: changed });

@@ -3,6 +3,7 @@ import type { Book } from '#core/book/book.ts';
 import { type DesignPage, designPage } from '#core/book/design-page.ts';
 import { drawPage } from '#core/book/draw.ts';
 import { withCandidate } from '#core/book/edit.ts';
+import { type FewerToAPage, fewerToAPage } from '#core/book/fewer-to-a-page.ts';
 import { findSteps } from '#core/book/find.ts';
 import { GALLERY_SEED } from '#core/book/gallery.ts';
 import { loadGalleryItems } from '#core/book/gallery-items.ts';
@@ -230,6 +231,13 @@ const renderer = {
       if (dots !== null) least = Math.min(least ?? dots, dots);
     }
     return least;
+  },
+
+  /** How many items sections of the recipe at hand should have to a page in large print; null when another recipe came meanwhile. */
+  async fewerToAPage(sections?: string[]): Promise<FewerToAPage[] | null> {
+    const asked = book!;
+    const whole = await asked;
+    return inStretches(fewerToAPage(whole, type, sections), () => book === asked);
   },
 
   /** What an item of the recipe at hand is like; null where there is nothing to say, or another recipe came meanwhile. */

@@ -14,6 +14,7 @@ import { showMoney } from '#core/print/index.ts';
 import { LanguageFields } from '../book/language-fields.tsx';
 import { useOpenBook } from '../book/open-book.tsx';
 import { useBook } from '../book/store.ts';
+import { useFewerToAPage } from '../book/use-fewer-to-a-page.ts';
 import { Choice } from '../parts/choice.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { LiveTextField } from '../parts/live-text-field.tsx';
@@ -32,6 +33,7 @@ export default function Brief() {
   const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   const { ticket } = useOpenBook();
+  const fewerToAPage = useFewerToAPage();
   const { size, market } = useFormats();
   const { brief, style } = recipe;
   const numbering = style.numbering as {
@@ -194,9 +196,10 @@ export default function Brief() {
           control={
             <Switch
               checked={style.largePrint}
-              onChange={(_, largePrint) =>
-                setStyle(() => ({ largePrint, largeAnswers: largePrint }), 'large print')
-              }
+              onChange={(_, largePrint) => {
+                setStyle(() => ({ largePrint, largeAnswers: largePrint }), 'large print');
+                void fewerToAPage('large print');
+              }}
             />
           }
           label="Large print"

@@ -1,5 +1,5 @@
 import { noSeriousFindings, picture } from './look.ts';
-import { expect, openBook, saved, sections, test, ticket, url } from './quill.ts';
+import { addFirst, expect, openBook, saved, sections, test, ticket, url } from './quill.ts';
 
 test('books are selected by mouse and keys, labeled, duplicated, deleted, restored and made together', async ({
   page,
@@ -208,4 +208,35 @@ test('large print takes the answers along, unless they are to stay small', async
   await expect(answers).not.toBeChecked();
   await large.uncheck();
   await expect(answers).toBeHidden();
+});
+
+test('large print has fewer puzzles to a page, in one step with what asked for it', async ({ page }) => {
+  await addFirst(page, 'Sudoku');
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  const perPage = settings.getByRole('group', { name: 'Puzzles per page' });
+  const chosen = (number: string) =>
+    perPage.getByRole('button', { name: number, exact: true, pressed: true });
+  await expect(chosen('4')).toBeVisible();
+  await page.getByRole('link', { name: 'Brief', exact: true }).click();
+  await page.getByLabel('Large print', { exact: true }).check();
+  await expect(
+    page.getByText('Fewer puzzles to a page, so that their type is large: Sudoku 4 → 2.'),
+  ).toBeVisible();
+  await page.getByRole('link', { name: 'Flatplan', exact: true }).click();
+  await sections(page).filter({ hasText: 'Sudoku' }).click();
+  await expect(chosen('2')).toBeVisible();
+
+  // So have pages that are added now; taken back, they are gone in one step.
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  const gallery = page.getByRole('dialog', { name: 'Add pages' });
+  await gallery.getByLabel('Find').fill('Kakuro');
+  await gallery.getByRole('button', { name: 'Kakuro', exact: true }).dblclick();
+  await expect(page.getByText(/so that their type is large: Kakuro 2 → 1\.$/)).toBeVisible();
+  await expect(sections(page)).toHaveCount(4);
+  await expect(chosen('1')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(sections(page)).toHaveCount(3);
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await sections(page).filter({ hasText: 'Sudoku' }).click();
+  await expect(chosen('4')).toBeVisible();
 });

@@ -16,12 +16,13 @@ import { addSection, moveSections } from '#core/book/edit.ts';
 import type { GalleryEntry } from '#core/book/gallery.ts';
 import { addMix, type MixOrder, type MixPart } from '#core/book/puzzle-mix.ts';
 import type { Recipe } from '#core/book/recipe.ts';
-import { isGroup } from '#core/book/sections.ts';
+import { isGroup, sectionsOf } from '#core/book/sections.ts';
 import { addStandingPage } from '#core/book/standing-page.ts';
 import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { pageNonce } from '../../emotion.ts';
 import { useCommand } from '../../parts/shortcuts.tsx';
 import { useBook, useBookStore } from '../store.ts';
+import { useFewerToAPage } from '../use-fewer-to-a-page.ts';
 import { AddPagesDialog } from './add-pages-dialog.tsx';
 import { ArrangingMenu } from './arranging-menu.tsx';
 import { nameOf } from './entries.ts';
@@ -120,33 +121,42 @@ export function RunningOrder({
     },
   });
   const place = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
-  const addMixed = (parts: readonly MixPart[], order: MixOrder) => {
-    setMixing(null);
+  const fewerToAPage = useFewerToAPage();
+  /** One edit, so that one undo takes all of them away again, with what large print makes of them. */
+  const grow = (grown: (recipe: Recipe) => { recipe: Recipe; id: string }) => {
+    const key = `add to ${sections.length}`;
     let added = '';
     const refused = edit((recipe) => {
-      const mixed = addMix(recipe, parts, order, place);
-      added = mixed.id;
-      return mixed.recipe;
-    });
-    if (!refused) onChoose(added);
+      const { recipe: longer, id } = grown(recipe);
+      added = id;
+      return longer;
+    }, key);
+    if (refused) return;
+    onChoose(added);
+    const before = new Set(sectionsOf(sections).map(({ id }) => id));
+    const all = sectionsOf(store.getState().value.sections).map(({ id }) => id);
+    void fewerToAPage(
+      key,
+      all.filter((id) => !before.has(id)),
+    );
+  };
+  const addMixed = (parts: readonly MixPart[], order: MixOrder) => {
+    setMixing(null);
+    grow((recipe) => addMix(recipe, parts, order, place));
   };
   useCommand({ does: 'Add puzzles by kind and level', group: 'Running order' }, () =>
     setMixing(store.getState().value),
   );
-  /** One edit, so that one undo takes all of them away again. */
   const add = (entries: readonly Pick<GalleryEntry, 'kind' | 'options' | 'standing'>[]) => {
     setOpened(null);
-    let added = '';
-    const refused = edit((recipe) => {
-      const grown = entries.reduce(
+    grow((recipe) => {
+      const longer = entries.reduce(
         (so, { kind, options, standing }, i) =>
           standing ? addStandingPage(so, standing, place + i) : addSection(so, kind, place + i, options),
         recipe,
       );
-      added = grown.sections[place]!.id;
-      return grown;
+      return { recipe: longer, id: longer.sections[place]!.id };
     });
-    if (!refused) onChoose(added);
   };
   return (
     <Box
