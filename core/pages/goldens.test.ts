@@ -52,6 +52,29 @@ const searchSamples = [
   },
 ];
 
+const mazeSamples = [
+  { items: 2, options: { columns: 12, rows: 14 }, solutions: { perPage: 2 } },
+  { items: 1, options: { grid: 'circle', columns: 21, rows: 21, ends: 'middle', goal: 'bee', level: 2 } },
+  {
+    items: 1,
+    options: { grid: 'hexagon', columns: 9, rows: 9, ends: 'anywhere', answer: 'dots', level: 4 },
+  },
+  {
+    items: 1,
+    options: { grid: 'triangle', columns: 9, rows: 9, corners: 'square', winding: 20, level: 1 },
+  },
+  {
+    items: 2,
+    options: { grid: 'octagon', columns: 8, rows: 9, perPage: 2, level: 'mixed' },
+    rolls: { 1: 2 },
+  },
+];
+
+const bridgeSamples = [
+  { items: 1, options: { columns: 16, rows: 18, bridges: 60, level: 3 }, solutions: { perPage: 1 } },
+  { items: 4, options: { columns: 9, rows: 9, bridges: 100, perPage: 4, answer: 'dots', collect: 3 } },
+];
+
 /** A few days over the end of a month. */
 const JULY = { from: '2027-06-30', to: '2027-07-09' };
 
@@ -185,10 +208,8 @@ const SAMPLES: Record<string, object[]> = {
       options: { clues: CLUES, words: 8, columns: 7, rows: 7, clueSide: 'grid', perPage: 2, around: 'none' },
     },
   ],
-  'maze 1, bridges': [
-    { items: 1, options: { columns: 16, rows: 18, bridges: 60, level: 3 }, solutions: { perPage: 1 } },
-    { items: 4, options: { columns: 9, rows: 9, bridges: 100, perPage: 4, answer: 'dots', collect: 3 } },
-  ],
+  'maze 1, bridges': bridgeSamples,
+  'maze 2, bridges': bridgeSamples,
   'cages 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
     { items: 6, options: { size: 4, calculation: 'sums', perPage: 6, level: 'rising', instructions: false } },
@@ -220,23 +241,8 @@ const SAMPLES: Record<string, object[]> = {
     { pages: 1, options: { game: 'battle', perPage: 1, rules: false } },
     { pages: 1, options: { game: 'categories', perPage: 2, score: false } },
   ],
-  'maze 1': [
-    { items: 2, options: { columns: 12, rows: 14 }, solutions: { perPage: 2 } },
-    { items: 1, options: { grid: 'circle', columns: 21, rows: 21, ends: 'middle', goal: 'bee', level: 2 } },
-    {
-      items: 1,
-      options: { grid: 'hexagon', columns: 9, rows: 9, ends: 'anywhere', answer: 'dots', level: 4 },
-    },
-    {
-      items: 1,
-      options: { grid: 'triangle', columns: 9, rows: 9, corners: 'square', winding: 20, level: 1 },
-    },
-    {
-      items: 2,
-      options: { grid: 'octagon', columns: 8, rows: 9, perPage: 2, level: 'mixed' },
-      rolls: { 1: 2 },
-    },
-  ],
+  'maze 1': mazeSamples,
+  'maze 2': mazeSamples,
   'word-search 1': searchSamples,
   'word-search 2': searchSamples,
   'word-search 3': [

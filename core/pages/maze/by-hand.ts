@@ -10,11 +10,12 @@ export type MazeDraft = Pick<MazeItem, 'open' | 'start' | 'goal'>;
 
 /** What keeps a maze as it was changed. */
 export const mazePinned = (
-  { grid, columns, rows, shape, ends, passages, winding, bridges, over = [] }: MazeItem,
+  { grid, columns, rows, shape, ends, passages, winding, bridges, measure, over = [] }: MazeItem,
   { open, start, goal }: MazeDraft,
 ): MazeGiven => ({
   ...{ grid, columns, rows, shape, ends, passages, winding, bridges, start, goal, over: [...over] },
   open: openAsText(open),
+  ...(measure ? { measure } : {}),
 });
 
 /** Opens a wall between two cells, or closes it; one to the outside stays. */

@@ -9,6 +9,7 @@ import {
   gridWithBridges,
   gridWithin,
   type Maze,
+  type Measure,
   makeMaze,
   mazeGrid,
   mazeScale,
@@ -28,7 +29,10 @@ import type { MazeGiven, MazeMade, MazeOptions, MazePin } from './options.ts';
 /** A maze with its way, on a grid that its sizes name. */
 export interface MazeItem
   extends Maze,
-    Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'shape' | 'ends' | 'passages' | 'winding' | 'bridges'> {
+    Pick<
+      MazeMade,
+      'grid' | 'columns' | 'rows' | 'shape' | 'ends' | 'passages' | 'winding' | 'bridges' | 'measure'
+    > {
   /** Where passages cross. */
   over?: readonly Bridge[];
   level: Level;
@@ -69,13 +73,10 @@ export function gridOf({
 }
 
 /** What a pinned maze is made from. */
-export function pinnedMaze({
-  options,
-  streamKey,
-  item,
-  roll,
-  total = 1,
-}: FillContext<MazeOptions>): MazeMade {
+export function pinnedMaze(
+  { options, streamKey, item, roll, total = 1 }: FillContext<MazeOptions>,
+  measure: Measure = 'turns',
+): MazeMade {
   const { grid, columns, rows, passages, winding, ends, level } = options;
   const chosen = {
     startAt: [options.startColumn, options.startRow] as [number, number],
@@ -86,6 +87,7 @@ export function pinnedMaze({
     shape: outlineOf(options) as MazeMade['shape'],
     ...(ends === 'chosen' ? chosen : {}),
     bridges: grid === 'square' && passages === 'winding' ? options.bridges : 0,
+    ...(measure === 'turns' ? { measure } : {}),
     level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')),
   };
 }
@@ -100,16 +102,19 @@ export const sortOf = ({
   startAt,
   goalAt,
   bridges = 0,
+  measure,
   ...how
 }: Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'ends' | 'passages' | 'winding' | 'startAt' | 'goalAt'> & {
   shape?: Outline;
   bridges?: number;
+  measure?: Measure | undefined;
 }): string =>
   [
     ...[grid, columns, rows, ends, how.passages === 'even' ? how.passages : how.winding],
     ...(shape === 'whole' ? [] : [shape]),
     ...(startAt && goalAt ? [startAt, goalAt] : []),
     ...(bridges ? [`over ${bridges}`] : []),
+    ...(measure === 'turns' ? [measure] : []),
   ].join(' ');
 
 /** How passages run, as the making takes it. */
@@ -140,25 +145,31 @@ function endsOf(grid: Grid, made: MazeMade): Ends {
 }
 
 /** Makes one maze from its own random stream: the first that is of its level, as measured against others of its sort. */
-export function* fillMaze(context: FillContext<MazeOptions>): Generator<void, MazeItem> {
-  const made = (context.pin as MazePin | undefined) ?? pinnedMaze(context);
+export function* fillMaze(
+  context: FillContext<MazeOptions>,
+  measure: Measure = 'turns',
+): Generator<void, MazeItem> {
+  const made = (context.pin as MazePin | undefined) ?? pinnedMaze(context, measure);
   if ('open' in made) return yield* givenMaze(made);
+  // Pinned before turns counted, it stays what it is.
+  const counted = made.measure ?? 'branches';
   const { grid: id, columns, rows, shape, ends, passages, winding, bridges, level: wanted, roll } = made;
   const share = bridges / 100;
   const how = passagesOf(made);
   const grid = gridOf(made);
   const between = endsOf(grid, made);
-  const scale = yield* mazeScale(sortOf(made), grid, between, how, share);
+  const scale = yield* mazeScale(sortOf(made), grid, between, how, counted, share);
   const random = randomStream(...context.streamKey, context.item, roll, 'maze');
   return yield* ofLevel(wanted, TRIES, function* () {
     const over = share ? anyBridges(grid, share, random) : [];
     const own = gridWithBridges(grid, over);
     const maze = makeMaze(own, between, how, random);
-    const level = levelOn(scale, difficulty(own, maze));
+    const level = levelOn(scale, difficulty(own, maze, counted));
     yield;
     return {
       ...{ ...maze, grid: id, columns, rows, shape, ends, passages, winding, bridges, level, wanted },
       ...(over.length ? { over } : {}),
+      ...(made.measure ? { measure: made.measure } : {}),
     };
   });
 }
@@ -187,7 +198,8 @@ function openFromText({ walls }: Grid, text: string): Uint8Array {
 
 /** A maze that was changed by hand: its way, if there is one, and its level among those that it was one of. */
 export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
-  const { grid: id, columns, rows, shape, ends, passages, winding, bridges } = given;
+  const { grid: id, columns, rows, shape, ends, passages, winding, bridges, measure } = given;
+  const counted = measure ?? 'branches';
   const plain = gridOf({ grid: id, columns, rows, shape });
   const over = bridgesWithRoom(plain, given.over);
   const grid = gridOf({ grid: id, columns, rows, shape, over });
@@ -203,12 +215,14 @@ export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
     plain,
     usual,
     passagesOf(given),
+    counted,
     bridges / 100,
   );
-  const level = levelOn(scale, difficulty(grid, maze));
+  const level = levelOn(scale, difficulty(grid, maze, counted));
   return {
     ...{ ...maze, grid: id, columns, rows, shape, ends, passages, winding, bridges, level, wanted: level },
     ...(over.length ? { over } : {}),
+    ...(measure ? { measure } : {}),
   };
 }
 

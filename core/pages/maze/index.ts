@@ -1,5 +1,5 @@
 import { sameMaze } from '../../puzzles/maze/index.ts';
-import { defineKind, itemUnits } from '../kind.ts';
+import { defineKind, itemUnits, type PageKind } from '../kind.ts';
 import { filedByLevel } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { drawMazePage, drawMazeSolution } from './draw.ts';
@@ -7,12 +7,62 @@ import { fillMaze, gridOf, inspectMaze, type MazeItem, pinnedMaze } from './fill
 import { type MazeOptions, mazeOptions, mazePin } from './options.ts';
 import { mazeWords } from './words.ts';
 
-export const maze = defineKind<MazeOptions, MazeItem>({
+const mazes = {
   id: 'maze',
-  version: 1,
   name: 'Maze',
   purpose: 'One way from start to goal on five grids, with solutions.',
   family: 'Puzzles',
+  extent: 'items',
+  defaultCount: 30,
+  numbered: true,
+  inHouseFaces: () => true,
+  options: mazeOptions,
+  later: {
+    ...{ shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
+    ...{ passages: 'winding', bridges: 0, wallColor: '', wayColor: '' },
+    ...{ startColumn: 1, startRow: 1, goalColumn: 24, goalRow: 28 },
+  },
+  itemName: 'puzzle',
+  itemsPerUnit: ({ perPage }) => perPage,
+  units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
+  usesPlace: true,
+  data(item) {
+    const grid = gridOf(item);
+    const { one, other } = grid.walls;
+    const passages: [number, number][] = [];
+    item.open.forEach((open, wall) => {
+      if (open) passages.push([one[wall]!, other[wall]!]);
+    });
+    const { grid: kind, start, goal, way, level } = item;
+    const over = grid.bridged?.bridges.map(({ cell }, i): [number, number] => [
+      cell,
+      grid.bridged!.cells + i,
+    ]);
+    return {
+      ...{ grid: kind, cells: grid.cells, passages, start, goal, path: way, level },
+      // Cells that lie one over the other.
+      ...(over ? { bridges: over } : {}),
+    };
+  },
+  filed: filedByLevel(pinnedMaze, (language) => mazeWords(language, 'maze')),
+  told: ({ level, way }) => `${LEVEL_NAMES[level]}, a way of ${way.length} cells`,
+  draw: drawMazePage,
+  solution: { box: drawMazeSolution },
+  inspect: inspectMaze,
+  sameAs: (item) => sameMaze(gridOf(item), item),
+} satisfies Partial<PageKind<MazeOptions, MazeItem>>;
+
+/** Levels of the first version did not count turns. */
+const first = defineKind<MazeOptions, MazeItem>({
+  ...mazes,
+  version: 1,
+  pin: { schema: mazePin, of: (context) => pinnedMaze(context, 'branches') },
+  fillSteps: (context) => fillMaze(context, 'branches'),
+});
+
+export const maze = defineKind<MazeOptions, MazeItem>({
+  ...mazes,
+  version: 2,
   samples: [
     { name: 'Maze', shown: { level: 3 } },
     {
@@ -39,44 +89,15 @@ export const maze = defineKind<MazeOptions, MazeItem>({
       options: { columns: 9, rows: 10, perPage: 4, level: 1, start: 'bee', goal: 'flower' },
     },
   ],
-  extent: 'items',
-  defaultCount: 30,
-  numbered: true,
-  inHouseFaces: () => true,
-  options: mazeOptions,
-  later: {
-    ...{ shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
-    ...{ passages: 'winding', bridges: 0, wallColor: '', wayColor: '' },
-    ...{ startColumn: 1, startRow: 1, goalColumn: 24, goalRow: 28 },
-  },
-  itemName: 'puzzle',
-  itemsPerUnit: ({ perPage }) => perPage,
-  units: ({ count, options: { perPage } }) => itemUnits(count, perPage),
-  usesPlace: true,
-  fillSteps: fillMaze,
+  earlier: [
+    {
+      version: 1,
+      migrate: (same) => same,
+      changes:
+        'Levels count the turns of the way, too, so that some mazes are others. Pinned ones keep their walls.',
+      kept: first as unknown as PageKind,
+    },
+  ],
   pin: { schema: mazePin, of: pinnedMaze },
-  data(item) {
-    const grid = gridOf(item);
-    const { one, other } = grid.walls;
-    const passages: [number, number][] = [];
-    item.open.forEach((open, wall) => {
-      if (open) passages.push([one[wall]!, other[wall]!]);
-    });
-    const { grid: kind, start, goal, way, level } = item;
-    const over = grid.bridged?.bridges.map(({ cell }, i): [number, number] => [
-      cell,
-      grid.bridged!.cells + i,
-    ]);
-    return {
-      ...{ grid: kind, cells: grid.cells, passages, start, goal, path: way, level },
-      // Cells that lie one over the other.
-      ...(over ? { bridges: over } : {}),
-    };
-  },
-  filed: filedByLevel(pinnedMaze, (language) => mazeWords(language, 'maze')),
-  told: ({ level, way }) => `${LEVEL_NAMES[level]}, a way of ${way.length} cells`,
-  draw: drawMazePage,
-  solution: { box: drawMazeSolution },
-  inspect: inspectMaze,
-  sameAs: (item) => sameMaze(gridOf(item), item),
+  fillSteps: fillMaze,
 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
-import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
+import { bookFrom, drawPage, filledItem, kindOf } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { type Ends, mazeOfScale, usualScales } from '../../puzzles/maze/index.ts';
@@ -28,7 +28,7 @@ const mazes = (items: number, options: object = {}, more: object = {}, section: 
 type Book = ReturnType<typeof mazes>;
 const itemOf = (book: Book, number: number) => filledItem(book, book.sections.get('s')!, number) as MazeItem;
 const pinOf = (book: Book, item: number, total: number) =>
-  kind.pin!.of({
+  kindOf(book.sections.get('s')!).pin!.of({
     options: book.sections.get('s')!.options as never,
     resources: book.resources,
     streamKey: [book.recipe.seed, 's'],
@@ -138,22 +138,37 @@ describe('a section of mazes', () => {
     expect(itemOf(mazes(1, { grid: 'square', winding: 0 }, {}, { pins: { 1: pin } }), 1)).toEqual(before);
     expect(before).toMatchObject({ grid: 'hexagon', ends: 'middle' });
   });
+
+  it('one that was pinned before turns counted is the same in either version, and a new pin is the maze that it pins', () => {
+    const own = { grid: 'square', columns: 10, rows: 10, level: 4 };
+    const [old, now] = [1, 2].map((version) => {
+      const book = mazes(1, own, {}, { version });
+      const pin = pinOf(book, 1, 1) as object;
+      const before = itemOf(book, 1);
+      for (const other of [1, 2])
+        expect(itemOf(mazes(1, {}, {}, { version: other, pins: { 1: pin } }), 1)).toEqual(before);
+      return pin;
+    });
+    expect(old).not.toHaveProperty('measure');
+    expect(now).toMatchObject({ measure: 'turns' });
+  });
 });
 
 describe('the scales that are measured beforehand', () => {
   it('are those of the mazes on offer, as they are measured', () => {
     const measured: Record<string, readonly number[]> = {};
-    for (const { options = {} } of kind.samples!) {
-      const made = v.parse(kind.options, options);
-      const steps = measuredScale(
-        'maze',
-        sortOf(made),
-        mazeOfScale(gridOf(made), made.ends as Ends, made.winding / 100, made.bridges / 100),
-      );
-      let step = steps.next();
-      while (!step.done) step = steps.next();
-      measured[sortOf(made)] = step.value;
-    }
+    for (const measure of ['branches', 'turns'] as const)
+      for (const { options = {} } of kind.samples!) {
+        const made = { ...v.parse(kind.options, options), measure };
+        const steps = measuredScale(
+          'maze',
+          sortOf(made),
+          mazeOfScale(gridOf(made), made.ends as Ends, made.winding / 100, measure, made.bridges / 100),
+        );
+        let step = steps.next();
+        while (!step.done) step = steps.next();
+        measured[sortOf(made)] = step.value;
+      }
     expect(usualScales).toEqual(measured);
   });
 });

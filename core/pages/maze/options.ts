@@ -121,6 +121,8 @@ const onGrid = {
   /** Of a hundred bridges that there is room for. */
   bridges: v.optional(integerBetween(0, 100), 0),
   ends,
+  /** Turns count for its level; they do not where it says nothing. */
+  measure: v.optional(enumOf(['turns'])),
 };
 
 /** Everything a pinned maze is made from, so that no setting can change it. */

@@ -10,7 +10,7 @@ export {
 } from './bridges.ts';
 export { GRIDS, type Grid, gridWithin, mazeGrid } from './grid.ts';
 export { distances, ENDS, type Ends, type Maze, makeMaze, type Passages, wayThrough } from './make.ts';
-export { difficulty, mazeOfScale, mazeScale, usualScales } from './rate.ts';
+export { difficulty, type Measure, mazeOfScale, mazeScale, turnsOf, usualScales } from './rate.ts';
 export { sameMaze } from './same.ts';
 export { cellsLeft, onlyWay } from './solve.ts';
 export { neighborToward, walkOn, walkTo } from './walk.ts';

@@ -17,6 +17,7 @@ import {
   mazeScale,
   onlyWay,
   type Passages,
+  turnsOf,
 } from './index.ts';
 import { distances, openWallsEvenly, outerCells } from './make.ts';
 
@@ -195,27 +196,50 @@ describe('mazes', () => {
   });
 });
 
+describe('the turns of a way', () => {
+  it('are its quarter turns on squares, and none where it runs straight on, whatever the grid', () => {
+    const grid = mazeGrid('square', 6, 6);
+    const turns = (...cells: [column: number, row: number][]) =>
+      turnsOf(
+        grid,
+        cells.map(([column, row]) => row * 6 + column),
+      );
+    expect(turns([0, 0], [1, 0], [2, 0], [3, 0])).toBe(0);
+    expect(turns([0, 0], [1, 0], [2, 0], [2, 1], [2, 2])).toBeCloseTo(1);
+    expect(turns([0, 0], [1, 0], [2, 0], [2, 1], [2, 2], [1, 2], [0, 2])).toBeCloseTo(2);
+    expect(turns([0, 0])).toBe(0);
+    // A row of triangles is gone through straight on.
+    const triangles = mazeGrid('triangle', 8, 6);
+    const row = [...triangles.x.keys()]
+      .filter((cell) => Math.abs(triangles.y[cell]! - triangles.y[0]!) < 0.5)
+      .sort((a, b) => triangles.x[a]! - triangles.x[b]!);
+    expect(row.length).toBeGreaterThan(5);
+    expect(turnsOf(triangles, row)).toBeCloseTo(0);
+  });
+});
+
 describe('levels of mazes', () => {
-  it('each has a fifth of those that are made; harder ones have longer ways with more deep branches to get lost in', () => {
+  it('each has a fifth of those that are made; harder ones have longer ways with more turns, and more deep branches to get lost in', () => {
     const grid = mazeGrid('square', 14, 14);
-    const steps = mazeScale('test', grid, 'outer', 0.7);
+    const steps = mazeScale('test', grid, 'outer', 0.7, 'turns');
     let scale: readonly number[] = [];
     for (let step = steps.next(); ; step = steps.next())
       if (step.done) {
         scale = step.value;
         break;
       }
-    const levels = [1, 2, 3, 4, 5].map(() => ({ mazes: 0, way: 0, deep: 0 }));
+    const levels = [1, 2, 3, 4, 5].map(() => ({ mazes: 0, way: 0, deep: 0, turns: 0 }));
     for (let seed = 0; seed < 600; seed++) {
       const maze = makeMaze(grid, 'outer', 0.7, randomStream('levels', seed));
-      const level = levels[levelOn(scale, difficulty(grid, maze)) - 1]!;
+      const level = levels[levelOn(scale, difficulty(grid, maze, 'turns')) - 1]!;
       level.mazes++;
       level.way += maze.way.length;
       level.deep += deepBranches(grid, maze.open, maze.way);
+      level.turns += turnsOf(grid, maze.way);
     }
     for (const { mazes } of levels) expect(mazes).toBeGreaterThan(50);
-    const mean = (of: 'way' | 'deep') => levels.map((level) => level[of] / level.mazes);
-    for (const means of [mean('way'), mean('deep')]) {
+    const mean = (of: 'way' | 'deep' | 'turns') => levels.map((level) => level[of] / level.mazes);
+    for (const means of [mean('way'), mean('deep'), mean('turns')]) {
       expect(means[2]!).toBeGreaterThan(means[0]!);
       expect(means[4]!).toBeGreaterThan(means[2]!);
       expect(means[4]!).toBeGreaterThan(1.15 * means[0]!);

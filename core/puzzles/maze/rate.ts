@@ -8,12 +8,39 @@ import usual from './usual-scales.json' with { type: 'json' };
 /** What a cell of the way counts beside what leads off it, and a branch that goes on out of sight. Our choice, no source. */
 const STEP = 0.3;
 const DEEP = { cells: 4, times: 2 };
+/** A quarter turn of the way. Our choice, no source. */
+const TURN = 0.5;
+
+/** What counts for how hard a maze is: what leads off the way and how long that is, or its turns as well. */
+export type Measure = 'branches' | 'turns';
+
+/**
+ * How far the way turns altogether, in quarter turns. Where it leads is looked at over two steps: straight on through triangles goes
+ * left and right by turns.
+ */
+export function turnsOf({ x, y }: Pick<Grid, 'x' | 'y'>, way: readonly number[]): number {
+  let sum = 0;
+  let before: readonly [number, number] | null = null;
+  for (let i = 1; i + 1 < way.length; i++) {
+    const [from, to] = [way[i - 1]!, way[i + 1]!];
+    const leads = [x[to]! - x[from]!, y[to]! - y[from]!] as const;
+    if (!leads[0] && !leads[1]) continue;
+    if (before) {
+      const cross = before[0] * leads[1] - before[1] * leads[0];
+      const dot = before[0] * leads[0] + before[1] * leads[1];
+      sum += Math.abs(Math.atan2(cross, dot));
+    }
+    before = leads;
+  }
+  return sum / (Math.PI / 2);
+}
 
 /**
  * How hard a maze is: over the way, what each branch costs that leads off it, as the logarithm of its size (after McClendon 2001,
- * The complexity and difficulty of a maze), twice where it goes on beyond four cells, and the length of the way itself.
+ * The complexity and difficulty of a maze), twice where it goes on beyond four cells, the length of the way itself, and its turns.
  */
-export function difficulty({ cells, first, next, through }: Grid, { open, way }: Maze): number {
+export function difficulty(grid: Grid, { open, way }: Maze, measure: Measure): number {
+  const { cells, first, next, through } = grid;
   const onWay = new Uint8Array(cells);
   for (const cell of way) onWay[cell] = 1;
   const stack: number[] = [];
@@ -38,7 +65,7 @@ export function difficulty({ cells, first, next, through }: Grid, { open, way }:
       }
       sum += Math.log2(1 + size) * (size > DEEP.cells ? DEEP.times : 1);
     }
-  return sum + STEP * way.length;
+  return sum + STEP * way.length + (measure === 'turns' ? TURN * turnsOf(grid, way) : 0);
 }
 
 /** Those of the mazes that are on offer, as they are measured, so that a first page does not wait for sixty mazes. */
@@ -46,10 +73,10 @@ export const usualScales: Readonly<Record<string, Scale>> = usual;
 
 /** What a scale of mazes is made from. */
 export const mazeOfScale =
-  (grid: Grid, ends: Ends, passages: Passages, bridges = 0) =>
+  (grid: Grid, ends: Ends, passages: Passages, measure: Measure, bridges = 0) =>
   (random: RandomStream): number => {
     const own = bridges ? gridWithBridges(grid, anyBridges(grid, bridges, random)) : grid;
-    return difficulty(own, makeMaze(own, ends, passages, random));
+    return difficulty(own, makeMaze(own, ends, passages, random), measure);
   };
 
 /**
@@ -62,7 +89,11 @@ export function* mazeScale(
   grid: Grid,
   ends: Ends,
   passages: Passages,
+  measure: Measure,
   bridges = 0,
 ): Generator<void, Scale> {
-  return usualScales[sort] ?? (yield* levelScale('maze', sort, mazeOfScale(grid, ends, passages, bridges)));
+  return (
+    usualScales[sort] ??
+    (yield* levelScale('maze', sort, mazeOfScale(grid, ends, passages, measure, bridges)))
+  );
 }

@@ -29,8 +29,8 @@ const EDITORS: Readonly<Record<string, ComponentType<ByHandProps<never>>>> = {
 /** Whether puzzles of a section can be changed by hand. */
 export const canBeChanged = (section: Section): boolean =>
   section.kind in EDITORS &&
-  // Those of an earlier version stay as that made them.
-  kindOf(section) === pageKind(section.kind);
+  // Those of an earlier version stay as that made them, unless they are kept in the same way.
+  kindOf(section).pin?.schema === pageKind(section.kind).pin?.schema;
 
 /** Whether there is what judging items of a section takes, such as lists of words. */
 function useSolvers(section: Section): boolean {

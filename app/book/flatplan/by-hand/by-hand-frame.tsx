@@ -67,7 +67,13 @@ export function ByHandFrame({
               {says}
             </Typography>
             <Box>
-              <Button size="small" disabled={!changes.isChanged} onClick={changes.undo}>
+              <Button
+                size="small"
+                disabled={!changes.isChanged}
+                // The focus stays with the puzzle: a button that is disabled would lose it, and the next key with it.
+                onMouseDown={(event) => event.preventDefault()}
+                onClick={changes.undo}
+              >
                 Undo
               </Button>
             </Box>
