@@ -29,13 +29,9 @@ function smallestType({ layers }: Scene): number {
 }
 
 /** Options of a section with so many items on a page; null where its kind has no such number. */
-function optionsWith(
-  { kind, version, options, ...rest }: Section,
-  perPage: number,
-): Section['options'] | null {
-  const own = kindOf({ kind, version, options, ...rest }).options;
-  const other = { ...options, perPage };
-  return v.is(own, other) ? other : null;
+function optionsWith(section: Section, perPage: number): Section['options'] | null {
+  const options = { ...section.options, perPage };
+  return v.is(kindOf(section).options, options) ? options : null;
 }
 
 /**
