@@ -22,6 +22,7 @@ import {
   type SearchTrial,
   spelledWord,
   type Trial,
+  trialAnswered,
   trialStart,
   type WheelTrial,
   written,
@@ -92,6 +93,7 @@ describe.each(Object.keys(KINDS))('the trial of %s', (kind) => {
             state = written(trial, state, at, cells[at]!.answer);
           }
           expect(isTrialSolved(trial, state)).toBe(true);
+          expect(state.values).toEqual(trialAnswered(trial).values);
           expect(wrongCells(trial, state)).toEqual([]);
           expect(clashingCells(trial, state)).toEqual([]);
         }),

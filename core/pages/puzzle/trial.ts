@@ -122,6 +122,12 @@ export const trialStart = ({ cells }: CellTrial): TrialState => ({
   notes: cells.map(() => 0),
 });
 
+/** A trial with every answer written in, as a puzzle is changed by hand. */
+export const trialAnswered = ({ cells }: CellTrial): TrialState => ({
+  values: cells.map(({ answer }) => answer),
+  notes: cells.map(() => 0),
+});
+
 /** What counts of a cell: a mark that keeps it empty is as good as none. */
 const counted = (value: string): string => (value === EMPTY_MARK ? '' : value);
 

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { visuallyHidden } from '@mui/utils';
 import { type ComponentType, type KeyboardEvent, useId, useMemo, useRef } from 'react';
 import type { CellsByHand } from '#core/pages/puzzle/by-hand.ts';
-import { cellToward } from '#core/pages/puzzle/trial.ts';
+import { cellToward, trialAnswered } from '#core/pages/puzzle/trial.ts';
 import { ARROWS } from '../trial/arrows.ts';
 import { CellSheet } from '../trial/cell-sheet.tsx';
 import { SignKeys } from '../trial/sign-keys.tsx';
@@ -83,7 +83,7 @@ export function cellsByHand<Item, Draft>(
             <Box onKeyDown={onKeyDown} sx={{ display: 'grid' }}>
               <CellSheet
                 trial={trial}
-                state={{ values: trial.cells.map(({ answer }) => answer), notes: trial.cells.map(() => 0) }}
+                state={trialAnswered(trial)}
                 at={at}
                 run={undefined}
                 wrong={new Set(watched.isSound ? [] : watched.cells)}

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { type KeyboardEvent, type ReactNode, useId } from 'react';
 import type { Watched } from '#core/pages/puzzle/by-hand.ts';
-import type { CellTrial } from '#core/pages/puzzle/trial.ts';
+import { type CellTrial, trialAnswered } from '#core/pages/puzzle/trial.ts';
 import { CellSheet } from '../trial/cell-sheet.tsx';
 import { lettersToType } from '../trial/letters-to-type.ts';
 import { SignKeys } from '../trial/sign-keys.tsx';
@@ -67,7 +67,7 @@ export function LettersByHand({
           <Box onKeyDown={onKeyDown} sx={{ display: 'grid' }}>
             <CellSheet
               trial={trial}
-              state={{ values: trial.cells.map(({ answer }) => answer), notes: trial.cells.map(() => 0) }}
+              state={trialAnswered(trial)}
               at={at}
               run={run}
               saidBy={saidBy}
