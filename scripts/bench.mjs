@@ -75,7 +75,7 @@ run(async () => {
     });
     // The demo's first job, phrases to be asked for, would be measured along.
     await new Promise((rested) => setTimeout(rested, DEMO_JOB_MS));
-    part('known-puzzles', { DATABASE_URL: database.url });
+    part('known-puzzles', programs.env);
     await benchBrowser(programs.url);
     await benchBooks(programs.url, database.url);
     await benchInteriors(programs.url);

@@ -210,6 +210,16 @@ const SAMPLES: Record<string, object[]> = {
   ],
   'maze 1, bridges': bridgeSamples,
   'maze 2, bridges': bridgeSamples,
+  'maze 2, floors': [
+    { items: 2, options: { columns: 16, rows: 12, floors: 3, level: 3 }, solutions: { perPage: 2 } },
+    {
+      items: 4,
+      options: {
+        ...{ grid: 'circle', columns: 13, rows: 13, floors: 2, perPage: 4, ends: 'middle' },
+        ...{ answer: 'footprints', collect: 3 },
+      },
+    },
+  ],
   'cages 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
     { items: 6, options: { size: 4, calculation: 'sums', perPage: 6, level: 'rising', instructions: false } },

@@ -106,6 +106,51 @@ test('a maze is walked by keyboard and by mouse, and shows the way', async ({ pa
   await expect(trial.getByText(/^Solved in \d+:\d\d\.$/)).toBeVisible();
 });
 
+test('a maze on floors is walked over its stairs, which are taken away and put back by hand', async ({
+  page,
+}) => {
+  const trial = await tryFirst(page, 'Maze on three floors');
+  const maze = trial.getByRole('application', { name: 'Maze' });
+  await trial.getByRole('button', { name: 'Show the way' }).click();
+  const line = (await maze.locator('path').first().getAttribute('d'))!;
+  const floors = line
+    .slice(1)
+    .split('M')
+    .map((piece) => piece.split('L').map((at) => at.split(' ').map(Number)));
+  expect(floors.length).toBeGreaterThan(2);
+  const cells = floors.reduce((sum, piece) => sum + piece.length, 0);
+  await expect(trial.getByText(`1 cell of the line; the way has ${cells}`)).toBeVisible();
+  const walk = async (piece: number[][]) => {
+    for (let i = 1; i < piece.length; i++) {
+      const [dx, dy] = [piece[i]![0]! - piece[i - 1]![0]!, piece[i]![1]! - piece[i - 1]![1]!];
+      await page.keyboard.press(
+        dx > 0 ? 'ArrowRight' : dx < 0 ? 'ArrowLeft' : dy > 0 ? 'ArrowDown' : 'ArrowUp',
+      );
+    }
+  };
+  await maze.focus();
+  for (const [i, piece] of floors.entries()) {
+    if (i) await page.keyboard.press('Enter');
+    await walk(piece);
+  }
+  await expect(trial.getByText(/^Solved in \d+:\d\d\.$/)).toBeVisible();
+  await trial.getByRole('button', { name: 'Close' }).click();
+
+  // The first stairs of the way are taken away, and put back.
+  await page.getByRole('button', { name: 'Edit by hand…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Edit Puzzle 1 by hand' });
+  const verdict = dialog.getByRole('status');
+  await expect(verdict).toHaveText(new RegExp(`^One way, of ${cells} cells\\. `));
+  await dialog.getByRole('button', { name: 'Stairs', exact: true }).click();
+  await noSeriousFindings(page, 'stairs by hand');
+  await dialog.getByRole('application', { name: 'Maze' }).focus();
+  await walk(floors[0]!);
+  await page.keyboard.press('t');
+  await expect(verdict).toHaveText(/^There is no way/);
+  await page.keyboard.press('t');
+  await expect(verdict).toHaveText(new RegExp(`^One way, of ${cells} cells\\. `));
+});
+
 test('a sudoku is changed by hand while a solver watches, and kept', async ({ page }) => {
   await addFirst(page, 'Sudoku, 6 × 6 for children');
   const settings = page.getByRole('complementary', { name: 'Settings' });

@@ -1,24 +1,26 @@
-import { cellsLeft, distances, type Grid, onlyWay } from '../../puzzles/maze/index.ts';
+import { cellsLeft, distances, endsOfWall, type Grid, isWall, onlyWay } from '../../puzzles/maze/index.ts';
 import { atOnce } from '../../steps.ts';
 import type { Watched } from '../puzzle/by-hand.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
-import { givenMaze, gridOf, type MazeItem, openAsText } from './fill.ts';
+import { endOnStairs, givenMaze, gridOf, type MazeItem, openAsText } from './fill.ts';
 import type { MazeGiven } from './options.ts';
 
 /** A maze as it is changed. Never changed itself, only replaced. */
 export type MazeDraft = Pick<MazeItem, 'open' | 'start' | 'goal'>;
 
 /** What keeps a maze as it was changed. */
-export const mazePinned = (
-  { grid, columns, rows, shape, ends, passages, winding, bridges, measure, over = [] }: MazeItem,
-  { open, start, goal }: MazeDraft,
-): MazeGiven => ({
-  ...{ grid, columns, rows, shape, ends, passages, winding, bridges, start, goal, over: [...over] },
-  open: openAsText(open),
-  ...(measure ? { measure } : {}),
-});
+export const mazePinned = (item: MazeItem, { open, start, goal }: MazeDraft): MazeGiven => {
+  const { grid, columns, rows, shape, ends, passages, winding, bridges, measure } = item;
+  const { over = [], floors = 1, stairs = [] } = item;
+  return {
+    ...{ grid, columns, rows, shape, ends, passages, winding, bridges, floors, start, goal },
+    ...{ over: [...over], stairs: [...stairs] },
+    open: openAsText(open),
+    ...(measure ? { measure } : {}),
+  };
+};
 
-/** Opens a wall between two cells, or closes it; one to the outside stays. */
+/** Opens a wall between two cells, or closes it, or puts stairs at their place or takes them away; one to the outside stays. */
 export function withWall({ walls }: Grid, draft: MazeDraft, wall: number): MazeDraft {
   if ((walls.other[wall] ?? -1) < 0) return draft;
   const open = draft.open.slice();
@@ -27,17 +29,13 @@ export function withWall({ walls }: Grid, draft: MazeDraft, wall: number): MazeD
 }
 
 /** The wall between two cells that lies nearest to a place, in cells. */
-export function wallNear({ walls }: Grid, x: number, y: number): number {
+export function wallNear(grid: Grid, x: number, y: number): number {
+  const { other } = grid.walls;
   let nearest = 0;
   let least = Infinity;
-  for (let wall = 0; wall < walls.other.length; wall++) {
-    if (walls.other[wall]! < 0) continue;
-    const [x1, y1, x2, y2] = walls.ends.subarray(4 * wall, 4 * wall + 4) as unknown as [
-      number,
-      number,
-      number,
-      number,
-    ];
+  for (let wall = 0; wall < other.length; wall++) {
+    if (other[wall]! < 0 || !isWall(grid, wall)) continue;
+    const [x1, y1, x2, y2] = endsOfWall(grid, wall);
     const [dx, dy] = [x2 - x1, y2 - y1];
     const along = ((x - x1) * dx + (y - y1) * dy) / (dx * dx + dy * dy || 1);
     const at = Math.min(1, Math.max(0, along));
@@ -53,6 +51,13 @@ export function watchMaze(item: MazeItem, draft: MazeDraft): Watched {
   const { open, start, goal } = draft;
   if (start === goal)
     return { isSound: false, says: 'Start and goal are the same cell. Move one of them.', cells: [start] };
+  const end = endOnStairs(grid, draft);
+  if (end)
+    return {
+      isSound: false,
+      says: `The ${end} is on stairs. Move it, or take them away.`,
+      cells: [draft[end]],
+    };
   const { far } = distances(grid, open, start);
   if (far[goal]! < 0)
     return {

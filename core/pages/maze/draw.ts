@@ -1,5 +1,15 @@
 import type { Rect } from '../../print/index.ts';
-import { type Grid, isUnder, layOfPassages, seenWay } from '../../puzzles/maze/index.ts';
+import {
+  endsOfWall,
+  FLOOR_HEAD,
+  type Grid,
+  isUnder,
+  isWall,
+  layOfPassages,
+  middleOfWall,
+  seenWay,
+  stairsAt,
+} from '../../puzzles/maze/index.ts';
 import {
   BLACK,
   buildPath,
@@ -9,6 +19,7 @@ import {
   type Mark,
   type Path,
   polygonPath,
+  textLine,
 } from '../../scene/index.ts';
 import { icon } from '../blocks/icons.ts';
 import { colorOr } from '../color-setting.ts';
@@ -33,6 +44,11 @@ const LARGE_WALL = 1.5;
 const WAY = 0.34;
 const WAY_GRAY = 0.5;
 
+/** Names of floors: at 6 × 9 in, in points, and how far above one, of the room there. */
+const FLOOR_NAME = { size: 9, least: 8, above: 0.22 } as const;
+
+type Context = DrawContext<MazeOptions, MazeItem>;
+
 /** A place on the sheet: where a grid's upper left corner is, and the size of a cell. */
 interface Place {
   x: number;
@@ -52,7 +68,9 @@ function placeIn({ width, height }: Grid, box: Rect): Place {
 }
 
 /** The outer wall that is left open at a cell; none within the maze. */
-function openingAt({ walls, doors }: Grid, cell: number): number | null {
+function openingAt({ walls, doors, floors }: Grid, cell: number): number | null {
+  // Before others there is another floor.
+  if (floors) return doors?.get(cell) ?? null;
   const door = doors?.get(cell) ?? walls.one.findIndex((one, wall) => one === cell && walls.other[wall]! < 0);
   return door < 0 ? null : door;
 }
@@ -76,7 +94,7 @@ function sidesPath({ walls }: Lay, { x, y, cell }: Place): Path {
   return path.done();
 }
 
-function boxesPath(boxes: Lay['floor'], { x, y, cell }: Place): Path {
+function boxesPath(boxes: Lay['paved'], { x, y, cell }: Place): Path {
   const path = buildPath(5 * boxes.length);
   for (const [bx, by, width, height] of boxes) {
     const [left, top] = [x + bx * cell, y + by * cell];
@@ -92,17 +110,17 @@ function boxesPath(boxes: Lay['floor'], { x, y, cell }: Place): Path {
 
 /** All walls that stand, as one path. */
 function wallsPath(grid: Grid, open: Uint8Array, left: readonly number[], { x, y, cell }: Place): Path {
-  const { ends, radius } = grid.walls;
+  const { radius } = grid.walls;
   const path = buildPath(2 * open.length);
-  const [middleX, middleY] = [grid.width / 2, grid.height / 2];
   for (let wall = 0; wall < open.length; wall++) {
-    if (open[wall] || left.includes(wall)) continue;
-    const [x1, y1, x2, y2] = [0, 1, 2, 3].map((i) => ends[4 * wall + i]!) as [number, number, number, number];
+    if (open[wall] || !isWall(grid, wall) || left.includes(wall)) continue;
+    const [x1, y1, x2, y2] = endsOfWall(grid, wall);
     path.move(x + x1 * cell, y + y1 * cell);
     if (!radius[wall]) {
       path.line(x + x2 * cell, y + y2 * cell);
       continue;
     }
+    const [middleX, middleY] = middleOfWall(grid, wall);
     const from = Math.atan2(y1 - middleY, x1 - middleX);
     const to = Math.atan2(y2 - middleY, x2 - middleX);
     const turn = (to - from + 2 * Math.PI) % (2 * Math.PI);
@@ -125,11 +143,8 @@ function endAt(grid: Grid, cell: number, opening: number | null, { x, y, cell: s
   // The round cell in the middle of rings is two cells wide.
   const inside = grid.id === 'circle' && cell === 0 ? 1.25 : 0.72;
   if (opening === null) return { x: middle[0], y: middle[1], dx: 0, dy: 1, edge: size * inside };
-  const { ends } = grid.walls;
-  const at = [
-    x + ((ends[4 * opening]! + ends[4 * opening + 2]!) / 2) * size,
-    y + ((ends[4 * opening + 1]! + ends[4 * opening + 3]!) / 2) * size,
-  ] as const;
+  const [x1, y1, x2, y2] = endsOfWall(grid, opening);
+  const at = [x + ((x1 + x2) / 2) * size, y + ((y1 + y2) / 2) * size] as const;
   const length = Math.hypot(middle[0] - at[0], middle[1] - at[1]);
   const [dx, dy] = [(middle[0] - at[0]) / length, (middle[1] - at[1]) / length];
   const edge = Math.min(AROUND.most * 0.8, Math.max(7, size * 1.1));
@@ -153,6 +168,50 @@ function pictureAt(id: MazeOptions['start'], end: End, safe: Rect | undefined, i
   const side = (sign: number) =>
     [x - ax * r * 0.8 - sign * ay * r * 0.8, y - ay * r * 0.8 + sign * ax * r * 0.8] as const;
   return [{ type: 'path', path: polygonPath([tip, side(1), side(-1)]), fill: BLACK }];
+}
+
+/** Arrows of stairs, as shares of a cell: how high, how wide their head and shaft are, and how high the head is. */
+const STAIRS = { high: 0.76, head: 0.6, shaft: 0.2, tip: 0.4 } as const;
+
+/** An arrow up or down at each end of stairs; two beside each other where some lead up and some down. */
+function stairsMarks(grid: Grid, open: Uint8Array, { x, y, cell: size }: Place): Mark[] {
+  const marks: Mark[] = [];
+  for (let cell = 0; cell < grid.cells; cell++) {
+    const stairs = stairsAt(grid, cell, open);
+    stairs.forEach(({ isUp }, i) => {
+      const scale = size / stairs.length;
+      const middle = x + grid.x[cell]! * size + (i - (stairs.length - 1) / 2) * scale;
+      const sign = isUp ? -1 : 1;
+      const point = (aside: number, along: number) =>
+        [middle + aside * scale, y + grid.y[cell]! * size + sign * along * scale] as const;
+      const { high, head, shaft, tip } = STAIRS;
+      const neck = high / 2 - tip;
+      const right = [point(head / 2, neck), point(shaft / 2, neck), point(shaft / 2, -high / 2)];
+      const left = [point(-shaft / 2, -high / 2), point(-shaft / 2, neck), point(-head / 2, neck)];
+      marks.push({
+        type: 'path',
+        path: polygonPath([point(0, high / 2), ...right, ...left]),
+        fill: BLACK,
+      });
+    });
+  }
+  return marks;
+}
+
+/** What floors are called, over their left corners. */
+function floorNames({ floors }: Grid, { x, y, cell }: Place, context: Context): Mark[] {
+  const { type, faces, language, frame } = context;
+  const size = Math.max(FLOOR_NAME.least, FLOOR_NAME.size * frame.grid.typeScale);
+  const style = { face: faces.text, size, color: BLACK };
+  return (floors?.at ?? []).map(([left, top], floor) =>
+    textLine(
+      type,
+      mazeWords(language, 'floor', { floor: floor + 1 }),
+      style,
+      x + left * cell,
+      y + (top - FLOOR_HEAD * FLOOR_NAME.above) * cell,
+    ),
+  );
 }
 
 interface Room {
@@ -179,7 +238,7 @@ function drawMaze(
   if (lay)
     marks.push(
       { type: 'path', path: boxesPath(lay.ground, place), fill: { gray: GROUND } },
-      { type: 'path', path: boxesPath(lay.floor, place), fill: { gray: 1 } },
+      { type: 'path', path: boxesPath(lay.paved, place), fill: { gray: 1 } },
     );
   if (answer) marks.push(...wayMarks(grid, item, place, options));
   const cap = options.corners === 'round' ? 'round' : 'square';
@@ -190,6 +249,7 @@ function drawMaze(
   });
   return [
     ...marks,
+    ...stairsMarks(grid, item.open, place),
     ...collectedIn(grid, item, options).flatMap((cell) =>
       icon(
         options.collected,
@@ -209,10 +269,13 @@ export function collectedOn(way: readonly number[], count: number): number[] {
   return Array.from({ length: most }, (_, i) => way[Math.round(((i + 1) * (way.length - 1)) / (most + 1))]!);
 }
 
-/** What is collected in a maze: nothing lies under a bridge. */
-const collectedIn = (grid: Grid, { way }: MazeItem, { collect }: Pick<MazeOptions, 'collect'>): number[] =>
+/** Has a cell room for a picture or a foot? There is none under a bridge and on stairs. */
+const isFree = (grid: Grid, { open }: MazeItem, cell: number): boolean =>
+  !isUnder(grid, cell) && !stairsAt(grid, cell, open).length;
+
+const collectedIn = (grid: Grid, item: MazeItem, { collect }: Pick<MazeOptions, 'collect'>): number[] =>
   collectedOn(
-    way.filter((cell) => !isUnder(grid, cell)),
+    item.way.filter((cell) => isFree(grid, item, cell)),
     collect,
   );
 
@@ -244,7 +307,7 @@ function wayMarks(grid: Grid, item: MazeItem, { x, y, cell }: Place, options: Ma
   const at = (i: number) => [x + grid.x[way[i]!]! * cell, y + grid.y[way[i]!]! * cell] as const;
   if (answer === 'footprints' && way.length > 1) {
     const lies = new Set(collectedIn(grid, item, options));
-    // Over what is collected there is no room for a foot, and one under a bridge is not seen.
+    // Over what is collected there is no room for a foot, either.
     const all = footprints(
       way.map((_, i) => at(i)),
       cell,
@@ -252,12 +315,12 @@ function wayMarks(grid: Grid, item: MazeItem, { x, y, cell }: Place, options: Ma
     );
     return all.filter((_, i) => {
       const on = way[Math.floor(i / 2)]!;
-      return !lies.has(on) && !isUnder(grid, on);
+      return !lies.has(on) && isFree(grid, item, on);
     });
   }
   if (answer === 'dots')
     return way.flatMap((on, i): Mark[] =>
-      isUnder(grid, on)
+      !isFree(grid, item, on)
         ? []
         : [
             {
@@ -282,20 +345,30 @@ function wayMarks(grid: Grid, item: MazeItem, { x, y, cell }: Place, options: Ma
   return [{ type: 'path', path: path.done(), stroke }];
 }
 
-export function drawMazePage(context: DrawContext<MazeOptions, MazeItem>): Mark[] {
+export function drawMazePage(context: Context): Mark[] {
   const { items, options, language } = context;
   const [first] = items;
   if (!first) return [];
   const weight = options.weight * (isLargePrint(context) ? LARGE_WALL : 1);
   const { width, height } = gridOf(first.item);
   const count = Math.max(...items.map(({ item }) => collectedIn(gridOf(item), item, options).length));
-  const rules = [mazeWords(language, 'rules'), ...(count ? [mazeWords(language, 'collect', { count })] : [])];
+  const rules = [
+    mazeWords(language, 'rules'),
+    ...(items.some(({ item }) => item.floors) ? [mazeWords(language, 'stairs')] : []),
+    ...(count ? [mazeWords(language, 'collect', { count })] : []),
+  ];
   return puzzlesOnPage(context, {
     title: mazeWords(language, 'maze'),
     rules: options.instructions ? rules.join(' ') : null,
     ratio: width / height,
     level: ({ level }) => level,
-    draw: (item, box) => drawMaze(item, { box, safe: context.frame.safe }, options, weight, false),
+    draw(item, box) {
+      const grid = gridOf(item);
+      return [
+        ...drawMaze(item, { box, safe: context.frame.safe }, options, weight, false),
+        ...floorNames(grid, placeIn(grid, box), context),
+      ];
+    },
   });
 }
 

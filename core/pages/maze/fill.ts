@@ -1,12 +1,13 @@
 import type { Level } from '../../puzzles/level.ts';
 import {
-  anyBridges,
   type Bridge,
   bridgesWithRoom,
   difficulty,
   type Ends,
   type Grid,
+  gridInSpace,
   gridWithBridges,
+  gridWithFloors,
   gridWithin,
   type Maze,
   type Measure,
@@ -15,6 +16,10 @@ import {
   mazeScale,
   onlyWay,
   type Passages,
+  type Space,
+  type Stairs,
+  stairsAt,
+  stairsWithRoom,
   wayThrough,
 } from '../../puzzles/maze/index.ts';
 import { type Outline, solidOf } from '../../puzzles/outline/index.ts';
@@ -35,6 +40,10 @@ export interface MazeItem
     > {
   /** Where passages cross. */
   over?: readonly Bridge[];
+  /** Where it is on several: how many. */
+  floors?: number;
+  /** Places for stairs between its floors. */
+  stairs?: readonly Stairs[];
   level: Level;
   /** The level that was asked for. */
   wanted: Level;
@@ -57,16 +66,26 @@ export function gridOf({
   rows,
   shape = 'whole',
   over = [],
-}: Pick<MazeMade, 'grid' | 'columns' | 'rows'> & { shape?: Outline; over?: readonly Bridge[] }): Grid {
-  const plain = `${grid} ${columns} ${rows} ${shape}`;
-  const key = over.length
-    ? `${plain} ${over.map(({ cell, across }) => `${cell}${across}`).join(' ')}`
-    : plain;
-  const known =
-    grids.get(key) ??
-    (over.length
-      ? gridWithBridges(gridOf({ grid, columns, rows, shape }), over)
-      : gridIn(shape, mazeGrid(grid, columns, rows)));
+  floors = 1,
+  stairs = [],
+}: Pick<MazeMade, 'grid' | 'columns' | 'rows'> & {
+  shape?: Outline;
+  over?: readonly Bridge[];
+  floors?: number;
+  stairs?: readonly Stairs[];
+}): Grid {
+  const one = { grid, columns, rows, shape };
+  const key = [
+    ...Object.values(one),
+    ...over.map(({ cell, across }) => `${cell}${across}`),
+    ...(floors > 1 ? ['on', floors, ...stairs.map(({ floor, cell }) => `${floor}:${cell}`)] : []),
+  ].join(' ');
+  const made = (): Grid => {
+    if (floors > 1) return gridWithFloors(gridOf(one), floors, stairs);
+    if (over.length) return gridWithBridges(gridOf(one), over);
+    return gridIn(shape, mazeGrid(grid, columns, rows));
+  };
+  const known = grids.get(key) ?? made();
   if (grids.size >= GRIDS_KEPT) grids.clear();
   grids.set(key, known);
   return known;
@@ -77,16 +96,16 @@ export function pinnedMaze(
   { options, streamKey, item, roll, total = 1 }: FillContext<MazeOptions>,
   measure: Measure = 'turns',
 ): MazeMade {
-  const { grid, columns, rows, passages, winding, ends, level } = options;
+  const { grid, columns, rows, passages, winding, floors, ends, level } = options;
   const chosen = {
     startAt: [options.startColumn, options.startRow] as [number, number],
     goalAt: [options.goalColumn, options.goalRow] as [number, number],
   };
   return {
-    ...{ grid, columns, rows, passages, winding, ends, roll },
+    ...{ grid, columns, rows, passages, winding, floors, ends, roll },
     shape: outlineOf(options) as MazeMade['shape'],
     ...(ends === 'chosen' ? chosen : {}),
-    bridges: grid === 'square' && passages === 'winding' ? options.bridges : 0,
+    bridges: grid === 'square' && passages === 'winding' && floors === 1 ? options.bridges : 0,
     ...(measure === 'turns' ? { measure } : {}),
     level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')),
   };
@@ -102,11 +121,13 @@ export const sortOf = ({
   startAt,
   goalAt,
   bridges = 0,
+  floors = 1,
   measure,
   ...how
 }: Pick<MazeMade, 'grid' | 'columns' | 'rows' | 'ends' | 'passages' | 'winding' | 'startAt' | 'goalAt'> & {
   shape?: Outline;
   bridges?: number;
+  floors?: number;
   measure?: Measure | undefined;
 }): string =>
   [
@@ -114,6 +135,7 @@ export const sortOf = ({
     ...(shape === 'whole' ? [] : [shape]),
     ...(startAt && goalAt ? [startAt, goalAt] : []),
     ...(bridges ? [`over ${bridges}`] : []),
+    ...(floors > 1 ? [`floors ${floors}`] : []),
     ...(measure === 'turns' ? [measure] : []),
   ].join(' ');
 
@@ -137,12 +159,19 @@ function cellAt(
   return nearest;
 }
 
-/** Where a maze begins and ends, as its making takes it. */
+/** Where a maze begins and ends, as its making takes it: on the lowest and on the top floor. @param grid of one floor */
 function endsOf(grid: Grid, made: MazeMade): Ends {
   if (made.ends !== 'chosen') return made.ends;
   const { startAt = [1, 1], goalAt = [made.columns, made.rows] } = made;
-  return { start: cellAt(grid, made, startAt), goal: cellAt(grid, made, goalAt) };
+  const below = (made.floors - 1) * grid.cells;
+  return { start: cellAt(grid, made, startAt), goal: below + cellAt(grid, made, goalAt) };
 }
+
+/** What a maze is beside flat, as its making takes it. */
+export const spaceOf = ({ bridges, floors = 1 }: { bridges: number; floors?: number }): Space => ({
+  bridges: bridges / 100,
+  floors,
+});
 
 /** Makes one maze from its own random stream: the first that is of its level, as measured against others of its sort. */
 export function* fillMaze(
@@ -153,22 +182,23 @@ export function* fillMaze(
   if ('open' in made) return yield* givenMaze(made);
   // Pinned before turns counted, it stays what it is.
   const counted = made.measure ?? 'branches';
-  const { grid: id, columns, rows, shape, ends, passages, winding, bridges, level: wanted, roll } = made;
-  const share = bridges / 100;
+  const { grid: id, columns, rows, shape, ends, passages, winding, bridges, floors } = made;
+  const { level: wanted, roll } = made;
+  const space = spaceOf(made);
   const how = passagesOf(made);
-  const grid = gridOf(made);
-  const between = endsOf(grid, made);
-  const scale = yield* mazeScale(sortOf(made), grid, between, how, counted, share);
+  const plain = gridOf({ grid: id, columns, rows, shape });
+  const between = endsOf(plain, made);
+  const scale = yield* mazeScale(sortOf(made), plain, between, how, counted, space);
   const random = randomStream(...context.streamKey, context.item, roll, 'maze');
   return yield* ofLevel(wanted, TRIES, function* () {
-    const over = share ? anyBridges(grid, share, random) : [];
-    const own = gridWithBridges(grid, over);
-    const maze = makeMaze(own, between, how, random);
-    const level = levelOn(scale, difficulty(own, maze, counted));
+    const { grid, over, stairs } = gridInSpace(plain, space, between, random);
+    const maze = makeMaze(grid, between, how, random);
+    const level = levelOn(scale, difficulty(grid, maze, counted));
     yield;
     return {
       ...{ ...maze, grid: id, columns, rows, shape, ends, passages, winding, bridges, level, wanted },
       ...(over.length ? { over } : {}),
+      ...(floors > 1 ? { floors, stairs } : {}),
       ...(made.measure ? { measure: made.measure } : {}),
     };
   });
@@ -198,11 +228,12 @@ function openFromText({ walls }: Grid, text: string): Uint8Array {
 
 /** A maze that was changed by hand: its way, if there is one, and its level among those that it was one of. */
 export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
-  const { grid: id, columns, rows, shape, ends, passages, winding, bridges, measure } = given;
+  const { grid: id, columns, rows, shape, ends, passages, winding, bridges, floors, measure } = given;
   const counted = measure ?? 'branches';
   const plain = gridOf({ grid: id, columns, rows, shape });
-  const over = bridgesWithRoom(plain, given.over);
-  const grid = gridOf({ grid: id, columns, rows, shape, over });
+  const over = floors > 1 ? [] : bridgesWithRoom(plain, given.over);
+  const stairs = stairsWithRoom(plain, floors, given.stairs);
+  const grid = gridOf({ grid: id, columns, rows, shape, over, floors, stairs });
   const [start, goal] = [given.start, given.goal].map((cell) => Math.min(cell, grid.cells - 1)) as [
     number,
     number,
@@ -216,21 +247,28 @@ export function* givenMaze(given: MazeGiven): Generator<void, MazeItem> {
     usual,
     passagesOf(given),
     counted,
-    bridges / 100,
+    spaceOf(given),
   );
   const level = levelOn(scale, difficulty(grid, maze, counted));
   return {
     ...{ ...maze, grid: id, columns, rows, shape, ends, passages, winding, bridges, level, wanted: level },
     ...(over.length ? { over } : {}),
+    ...(floors > 1 ? { floors, stairs } : {}),
     ...(measure ? { measure } : {}),
   };
 }
+
+/** An end of a maze that is on stairs, where there is no room for it. */
+export const endOnStairs = (grid: Grid, { open, start, goal }: Pick<MazeItem, 'open' | 'start' | 'goal'>) =>
+  (['start', 'goal'] as const).find((end) => stairsAt(grid, end === 'start' ? start : goal, open).length);
 
 /** Finds the way anew, by code that has no part in making it, and looks for another. */
 export function inspectMaze(item: MazeItem, { label }: { label: string }): ItemProblem[] {
   const grid = gridOf(item);
   const fix = (message: string): ItemProblem[] => [{ severity: 'fix', message: `${label}: ${message}` }];
   if (item.start === item.goal) return fix('start and goal are the same cell. Choose two.');
+  const end = endOnStairs(grid, item);
+  if (end) return fix(`the ${end} is on stairs. Move it, or re-roll the puzzle.`);
   const way = onlyWay(grid, item.open, item.start, item.goal);
   if (!way) return fix('has no way from start to goal, or more than one. Re-roll the puzzle.');
   if (way.join() !== item.way.join()) return fix('the way in the book is another. Re-roll the puzzle.');

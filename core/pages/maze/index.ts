@@ -19,7 +19,7 @@ const mazes = {
   options: mazeOptions,
   later: {
     ...{ shape: 'whole', character: 'A', heading: '', collect: 0, collected: 'heart' },
-    ...{ passages: 'winding', bridges: 0, wallColor: '', wayColor: '' },
+    ...{ passages: 'winding', bridges: 0, floors: 1, wallColor: '', wayColor: '' },
     ...{ startColumn: 1, startRow: 1, goalColumn: 24, goalRow: 28 },
   },
   itemName: 'puzzle',
@@ -42,10 +42,13 @@ const mazes = {
       ...{ grid: kind, cells: grid.cells, passages, start, goal, path: way, level },
       // Cells that lie one over the other.
       ...(over ? { bridges: over } : {}),
+      // Cells come floor after floor, those of one place as many apart as a floor has.
+      ...(item.floors ? { floors: item.floors } : {}),
     };
   },
   filed: filedByLevel(pinnedMaze, (language) => mazeWords(language, 'maze')),
-  told: ({ level, way }) => `${LEVEL_NAMES[level]}, a way of ${way.length} cells`,
+  told: ({ level, way, floors }) =>
+    `${LEVEL_NAMES[level]}, a way of ${way.length} cells${floors ? ` over ${floors} floors` : ''}`,
   draw: drawMazePage,
   solution: { box: drawMazeSolution },
   inspect: inspectMaze,
@@ -82,6 +85,12 @@ export const maze = defineKind<MazeOptions, MazeItem>({
       name: 'Maze with bridges',
       purpose: 'Passages that run over and under one another.',
       options: { columns: 18, rows: 22, bridges: 60 },
+      shown: { level: 3 },
+    },
+    {
+      name: 'Maze on three floors',
+      purpose: 'Stairs lead from floor to floor, and back.',
+      options: { columns: 16, rows: 12, floors: 3 },
       shown: { level: 3 },
     },
     {

@@ -11,7 +11,7 @@ import { colorOfHex, eachMark, type TextMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import { mazePinned, watchMaze } from './by-hand.ts';
 import { collectedOn } from './draw.ts';
-import { gridOf, inspectMaze, type MazeItem, sortOf } from './fill.ts';
+import { gridOf, inspectMaze, type MazeItem, sortOf, spaceOf } from './fill.ts';
 import { maze as kind } from './index.ts';
 
 const type = typesetterFromDisk();
@@ -106,6 +106,57 @@ describe('a section of mazes', () => {
     expect(itemOf(mazes(1, { ...options, passages: 'even' }), 1).over).toBeUndefined();
   });
 
+  it('on floors has the level that is asked for, and is the same pinned, or kept by hand', () => {
+    for (const grid of ['square', 'circle']) {
+      const options = { grid, columns: 13, rows: 12, floors: 3 };
+      const book = mazes(5, options);
+      const items = [1, 2, 3, 4, 5].map((number) => itemOf(book, number));
+      expect(items.map(({ level }) => level)).toEqual([1, 2, 3, 4, 5]);
+      for (const item of items) {
+        expect(inspectMaze(item, { label: 'Puzzle 1' })).toEqual([]);
+        expect(kind.told!(item)).toMatch(/a way of \d+ cells over 3 floors$/);
+        const data = kind.data!(item) as { cells: number; floors: number; passages: [number, number][] };
+        expect(data.floors).toBe(3);
+        expect(data.passages).toHaveLength(data.cells - 1);
+        // Stairs are passages between cells as many apart as a floor has.
+        const floor = data.cells / 3;
+        const up = data.passages.filter(
+          ([one, other]) => Math.floor(one / floor) !== Math.floor(other / floor),
+        );
+        expect(up.length).toBeGreaterThanOrEqual(2);
+        for (const [one, other] of up) expect(Math.abs(other - one)).toBe(floor);
+        const pin = v.parse(kind.pin!.schema, JSON.parse(JSON.stringify(mazePinned(item, item))));
+        const kept = itemOf(mazes(1, {}, {}, { pins: { 1: pin } }), 1);
+        expect({ ...kept, wanted: item.wanted }).toEqual(item);
+        expect(watchMaze(item, item)).toMatchObject({ isSound: true });
+      }
+      const pinned = pinOf(book, 3, 5);
+      expect(itemOf(mazes(5, { grid: 'hexagon' }, {}, { pins: { 3: pinned } }), 3)).toEqual(items[2]);
+    }
+    // Bridges are on a single floor.
+    expect(itemOf(mazes(1, { columns: 14, rows: 14, bridges: 70, floors: 2 }), 1).over).toBeUndefined();
+  });
+
+  it('on floors has an arrow at each end of stairs, the names of the floors, and the rule, in print', () => {
+    const book = mazes(1, { columns: 12, rows: 10, floors: 2, level: 3 }, {}, { solutions: { perPage: 1 } });
+    const item = itemOf(book, 1);
+    const [maze, answer] = [1, 2].map((page) => {
+      const found = { texts: [] as string[], arrows: 0 };
+      eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
+        if (mark.type === 'text') found.texts.push(mark.text);
+        // A triangle with a shaft has seven corners.
+        if (mark.type === 'path' && mark.fill && mark.path.ops.length === 8) found.arrows++;
+      });
+      return found;
+    });
+    const { floors } = gridOf(item);
+    const stairs = item.open.reduce((sum, open, wall) => sum + (open && wall >= floors!.stairs ? 1 : 0), 0);
+    expect([maze!.arrows, answer!.arrows]).toEqual([2 * stairs, 2 * stairs]);
+    expect(maze!.texts).toEqual(expect.arrayContaining(['Floor 1', 'Floor 2']));
+    expect(maze!.texts.join(' ')).toContain('the same place on the next floor.');
+    expect(proofBook(book, type).filter(({ place }) => place?.view === 'page')).toEqual([]);
+  });
+
   it('has walls and ways in the colors that are chosen, and in grays where there is black ink alone', () => {
     const paints = (answer: string) => {
       const book = mazes(
@@ -160,10 +211,11 @@ describe('the scales that are measured beforehand', () => {
     for (const measure of ['branches', 'turns'] as const)
       for (const { options = {} } of kind.samples!) {
         const made = { ...v.parse(kind.options, options), measure };
+        const plain = gridOf({ ...made, floors: 1 });
         const steps = measuredScale(
           'maze',
           sortOf(made),
-          mazeOfScale(gridOf(made), made.ends as Ends, made.winding / 100, measure, made.bridges / 100),
+          mazeOfScale(plain, made.ends as Ends, made.winding / 100, measure, spaceOf(made)),
         );
         let step = steps.next();
         while (!step.done) step = steps.next();

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { ENDS, GRIDS } from '../../puzzles/maze/index.ts';
+import { ENDS, GRIDS, MOST_FLOORS } from '../../puzzles/maze/index.ts';
 import { byKey, enumOf, exactObject, integerBetween, numberBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { ICONS } from '../blocks/icons.ts';
@@ -16,6 +16,7 @@ const place = integerBetween(1, 80);
 const isChosen = { ends: ['chosen'] };
 const passages = enumOf(['winding', 'even']);
 const winding = integerBetween(0, 100);
+const floors = integerBetween(1, MOST_FLOORS);
 const picture = enumOf(['arrow', ...ICONS]);
 const GROUP = { look: 'Look' };
 
@@ -53,7 +54,11 @@ export const mazeOptions = exactObject({
   bridges: setting(integerBetween(0, 100), 0, {
     label: 'Bridges, %',
     help: 'Passages that cross, one above the other: so many of the bridges that there is room for.',
-    when: { grid: ['square'], passages: ['winding'] },
+    when: { grid: ['square'], passages: ['winding'], floors: [1] },
+  }),
+  floors: setting(floors, 1, {
+    label: 'Floors',
+    help: 'Floors of the same size with stairs between them, from the start on the lowest to the goal on the top one.',
   }),
   ends: setting(ends, 'outer', {
     label: 'Start and goal',
@@ -120,6 +125,7 @@ const onGrid = {
   winding,
   /** Of a hundred bridges that there is room for. */
   bridges: v.optional(integerBetween(0, 100), 0),
+  floors: v.optional(floors, 1),
   ends,
   /** Turns count for its level; they do not where it says nothing. */
   measure: v.optional(enumOf(['turns'])),
@@ -135,8 +141,8 @@ const madePin = exactObject({
   roll: integerBetween(0, 1_000_000),
 });
 
-/** More than any grid has. */
-const MOST_CELLS = 20_000;
+/** More than any grid has, on all its floors. */
+const MOST_CELLS = 60_000;
 
 /** A maze that was changed by hand. */
 const givenPin = exactObject({
@@ -153,6 +159,16 @@ const givenPin = exactObject({
   over: v.optional(
     v.pipe(
       v.array(exactObject({ cell: integerBetween(0, MOST_CELLS), across: v.boolean() })),
+      v.maxLength(MOST_CELLS / 4),
+    ),
+    [],
+  ),
+  /** Places for stairs, by the floor below, from 0, and the cell as one floor has it. */
+  stairs: v.optional(
+    v.pipe(
+      v.array(
+        exactObject({ floor: integerBetween(0, MOST_FLOORS - 2), cell: integerBetween(0, MOST_CELLS) }),
+      ),
       v.maxLength(MOST_CELLS / 4),
     ),
     [],

@@ -3,7 +3,7 @@ import * as v from 'valibot';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { HIVE_WORDS, recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, filledItem } from '../../book/index.ts';
-import { GRIDS, neighborToward } from '../../puzzles/maze/index.ts';
+import { GRIDS, isWall, neighborToward, stairsAt } from '../../puzzles/maze/index.ts';
 import { loadUnwanted } from '../../words/index.ts';
 import { crosswordPinned, watchCrossword, withClue, withGridLetter } from '../crossword/by-hand.ts';
 import type { CrosswordItem } from '../crossword/fill.ts';
@@ -53,6 +53,7 @@ describe('a maze that is changed', () => {
     ends: fc.constantFrom('outer', 'middle', 'anywhere'),
     columns: fc.integer({ min: 5, max: 14 }),
     rows: fc.integer({ min: 5, max: 14 }),
+    floors: fc.constantFrom(1, 1, 3),
   });
 
   it('has more than one way, or a circle, when any wall is opened, and none or a room when one is closed', () => {
@@ -60,7 +61,14 @@ describe('a maze that is changed', () => {
       fc.property(mazes, fc.nat(), (options, n) => {
         const item = itemOf<MazeItem>('maze', options);
         const grid = gridOf(item);
-        const inner = [...grid.walls.other.keys()].filter((wall) => grid.walls.other[wall]! >= 0);
+        // Stairs are put and taken as walls are, but where an end is.
+        const inner = [...grid.walls.other.keys()].filter((wall) => {
+          const sides = [grid.walls.one[wall]!, grid.walls.other[wall]!];
+          return (
+            sides[1]! >= 0 &&
+            (isWall(grid, wall) || !sides.some((cell) => cell === item.start || cell === item.goal))
+          );
+        });
         const wall = inner[n % inner.length]!;
         const changed = withWall(grid, item, wall);
         const watched = watchMaze(item, changed);
@@ -93,8 +101,11 @@ describe('a maze that is changed', () => {
         const kept = itemOf<MazeItem>('maze', { grid: 'square' }, pin);
         expect(kept).toMatchObject({ start: draft.start, goal: draft.goal, grid: item.grid });
         expect([...kept.open]).toEqual([...item.open]);
-        // One way leads between any two cells of such a maze.
-        expect(watched.isSound).toBe(draft.start !== draft.goal);
+        // One way leads between any two cells of such a maze; no end is on stairs.
+        const isOnStairs = [draft.start, draft.goal].some(
+          (cell) => stairsAt(gridOf(item), cell, item.open).length,
+        );
+        expect(watched.isSound).toBe(draft.start !== draft.goal && !isOnStairs);
         expect(problemsOf('maze', kept).length === 0).toBe(watched.isSound);
         expect([kept.way[0], kept.way.at(-1)]).toEqual([draft.start, draft.goal]);
       }),

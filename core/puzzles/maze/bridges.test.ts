@@ -103,7 +103,7 @@ describe('mazes with bridges', () => {
     fc.assert(
       fc.property(anyBridged, ({ grid, maze }) => {
         if (!grid.bridged) return;
-        const { walls, floor, ground } = layOfPassages(grid, maze.open);
+        const { walls, paved, ground } = layOfPassages(grid, maze.open);
         expect(ground).toHaveLength(grid.bridged.cells);
         const place = (cell: number) => [grid.x[cell]!, grid.y[cell]!] as const;
         maze.open.forEach((open, wall) => {
@@ -114,11 +114,11 @@ describe('mazes with bridges', () => {
           if (open) expect(between).toBe(below);
           else expect(between).toBe(2);
         });
-        // What is seen of the way lies on the floor, and crosses nothing.
+        // What is seen of the way lies on what is paved, and crosses nothing.
         for (const piece of seenWay(grid, maze.way))
           piece.forEach(([px, py], i) => {
             expect(
-              floor.some(
+              paved.some(
                 ([x, y, width, height]) =>
                   px >= x - 1e-9 && px <= x + width + 1e-9 && py >= y - 1e-9 && py <= y + height + 1e-9,
               ),

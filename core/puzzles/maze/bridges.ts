@@ -1,5 +1,6 @@
 import type { RandomStream } from '../../random.ts';
-import { type Grid, gridOf, type Wall } from './grid.ts';
+import { floorOf } from './floors.ts';
+import { endsOfWall, type Grid, gridOf, type Wall } from './grid.ts';
 
 /** Places of the eight cells around one. */
 const AROUND = [-1, 0, 1]
@@ -65,7 +66,7 @@ export function gridWithBridges(grid: Grid, bridges: readonly Bridge[]): Grid {
   };
   const all = Array.from(walls.one, (one, wall): Wall => {
     const other = walls.other[wall]!;
-    const ends = [0, 1, 2, 3].map((i) => walls.ends[4 * wall + i]!) as [number, number, number, number];
+    const ends = endsOfWall(grid, wall);
     return { one: of(one, wall), other: other < 0 ? -1 : of(other, wall), ends };
   });
   const centers = [
@@ -107,34 +108,29 @@ const SIDES = [
 /**
  * How passages lie in a maze with bridges: each with walls of its own on both sides, as they do not meet where passages cross.
  * @param left walls to the outside that are left open
- * @returns the walls; the floor of the passages; and the squares that all of it stands on, in cells
+ * @returns the walls; what is paved, the passages; and the squares that all of it stands on, in cells
  */
 export function layOfPassages(
   grid: Grid,
   open: Uint8Array,
   left: readonly number[] = [],
-): { walls: Segment[]; floor: Box[]; ground: Box[] } {
-  const { bridged, walls, x, y } = grid;
+): { walls: Segment[]; paved: Box[]; ground: Box[] } {
+  const { bridged, x, y } = grid;
   const { cells, bridges } = bridged!;
   const runsAcross = new Map(bridges.map(({ cell, across }) => [cell, across]));
   const opens = new Set<string>();
   const key = (wx: number, wy: number) => `${Math.round(2 * wx)} ${Math.round(2 * wy)}`;
   for (let wall = 0; wall < open.length; wall++) {
     if (!open[wall] && !left.includes(wall)) continue;
-    const [x1, y1, x2, y2] = [0, 1, 2, 3].map((i) => walls.ends[4 * wall + i]!) as [
-      number,
-      number,
-      number,
-      number,
-    ];
+    const [x1, y1, x2, y2] = endsOfWall(grid, wall);
     opens.add(key((x1 + x2) / 2, (y1 + y2) / 2));
   }
-  const lay = { walls: [] as Segment[], floor: [] as Box[], ground: [] as Box[] };
+  const lay = { walls: [] as Segment[], paved: [] as Box[], ground: [] as Box[] };
   const half = 0.5 - INSET;
   for (let cell = 0; cell < cells; cell++) {
     const [cx, cy] = [x[cell]!, y[cell]!];
     lay.ground.push([cx - 0.5, cy - 0.5, 1, 1]);
-    lay.floor.push([cx - half, cy - half, 2 * half, 2 * half]);
+    lay.paved.push([cx - half, cy - half, 2 * half, 2 * half]);
     const across = runsAcross.get(cell);
     for (const [dx, dy] of SIDES) {
       const isOpen = opens.has(key(cx + dx / 2, cy + dy / 2));
@@ -145,7 +141,7 @@ export function layOfPassages(
       if (isOpen) {
         for (const side of [-half, half]) lay.walls.push([...at(half, side), ...at(0.5, side)]);
         const [[ax, ay], [bx, by]] = [at(half, -half), at(0.5, half)];
-        lay.floor.push([Math.min(ax, bx), Math.min(ay, by), Math.abs(bx - ax), Math.abs(by - ay)]);
+        lay.paved.push([Math.min(ax, bx), Math.min(ay, by), Math.abs(bx - ax), Math.abs(by - ay)]);
       }
       // The passage above has its sides where the other one comes out from under it.
       if (!isOpen || isOverOther) lay.walls.push([...at(half, -half), ...at(half, half)]);
@@ -157,7 +153,7 @@ export function layOfPassages(
 type Point = readonly [x: number, y: number];
 
 /**
- * A way along the middles of its cells, in pieces: it is not seen where it runs under a bridge.
+ * A way along the middles of its cells, in pieces: it is not seen where it runs under a bridge, and goes on elsewhere over stairs.
  * @param back so far it ends before a bridge, in cells
  */
 export function seenWay(grid: Grid, way: readonly number[], back = 0): Point[][] {
@@ -165,6 +161,7 @@ export function seenWay(grid: Grid, way: readonly number[], back = 0): Point[][]
   const half = 0.5 - INSET + back;
   way.forEach((cell, i) => {
     const [cx, cy] = [grid.x[cell]!, grid.y[cell]!];
+    if (i && floorOf(grid, cell) !== floorOf(grid, way[i - 1]!)) pieces.push([]);
     if (!isUnder(grid, cell)) {
       pieces.at(-1)!.push([cx, cy]);
       return;

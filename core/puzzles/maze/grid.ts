@@ -1,5 +1,6 @@
 import { largestPart } from '../../largest-part.ts';
 import type { Bridge } from './bridges.ts';
+import type { Floors } from './floors.ts';
 
 /** The tilings that a maze can stand on. */
 export const GRIDS = ['square', 'triangle', 'hexagon', 'octagon', 'circle'] as const;
@@ -24,7 +25,7 @@ export interface Grid {
     other: Int32Array;
     /** Ends, four numbers a wall. */
     ends: Float64Array;
-    /** Of arcs about the middle of the grid, clockwise from the first end to the second; 0 for a straight wall. */
+    /** Of arcs about the middle of the grid, or of their floor, clockwise from the first end to the second; 0 for a straight wall. */
     radius: Float64Array;
   };
   /** Neighbors of a cell: `next[first[cell]]` up to `next[first[cell + 1]]`, each through the wall of the same place in `through`. */
@@ -35,6 +36,8 @@ export interface Grid {
   doors?: ReadonlyMap<number, number>;
   /** Where passages cross: cells from `cells` on lie under the bridges, in their order; the walls that are open in every maze. */
   bridged?: { cells: number; bridges: readonly Bridge[]; bound: Uint8Array };
+  /** Where it lies on several floors. */
+  floors?: Floors;
 }
 
 export interface Wall {
@@ -44,8 +47,9 @@ export interface Wall {
   radius?: number;
 }
 
-export function gridOf(
-  id: GridId,
+/** The graph of cells and walls whose places are those on the grid. */
+export function graphOf(
+  { id, width, height }: Pick<Grid, 'id' | 'width' | 'height'>,
   centers: readonly (readonly [number, number])[],
   walls: readonly Wall[],
 ): Grid {
@@ -70,31 +74,50 @@ export function gridOf(
       through[at[from]!++] = wall;
     }
   });
+  return {
+    ...{ id, cells, width, height },
+    x: Float64Array.from(centers, ([x]) => x),
+    y: Float64Array.from(centers, ([, y]) => y),
+    walls: {
+      one: Int32Array.from(walls, ({ one }) => one),
+      other: Int32Array.from(walls, ({ other }) => other),
+      ends: Float64Array.from(walls.flatMap(({ ends }) => ends)),
+      radius: Float64Array.from(walls, ({ radius }) => radius ?? 0),
+    },
+    ...{ first, next, through },
+  };
+}
+
+/** As `graphOf`, of cells and walls wherever they lie: moved so that the upper left corner of all walls is at 0, 0. */
+export function gridOf(
+  id: GridId,
+  centers: readonly (readonly [number, number])[],
+  walls: readonly Wall[],
+): Grid {
   // A circle reaches as far as its outermost ring, whatever the ends of its arcs are.
   const reach = -least(walls.map(({ radius = 0 }) => -radius));
   const xs = reach ? [-reach, reach] : walls.flatMap(({ ends: [x1, , x2] }) => [x1, x2]);
   const ys = reach ? [-reach, reach] : walls.flatMap(({ ends: [, y1, , y2] }) => [y1, y2]);
   const [left, top] = [least(xs), least(ys)];
-  return {
-    id,
-    cells,
-    width: -least(xs.map((x) => -x)) - left,
-    height: -least(ys.map((y) => -y)) - top,
-    x: Float64Array.from(centers, ([x]) => x - left),
-    y: Float64Array.from(centers, ([, y]) => y - top),
-    walls: {
-      one: Int32Array.from(walls, ({ one }) => one),
-      other: Int32Array.from(walls, ({ other }) => other),
-      ends: Float64Array.from(
-        walls.flatMap(({ ends: [x1, y1, x2, y2] }) => [x1 - left, y1 - top, x2 - left, y2 - top]),
-      ),
-      radius: Float64Array.from(walls, ({ radius }) => radius ?? 0),
-    },
-    first,
-    next,
-    through,
-  };
+  return graphOf(
+    { id, width: -least(xs.map((x) => -x)) - left, height: -least(ys.map((y) => -y)) - top },
+    centers.map(([x, y]) => [x - left, y - top] as const),
+    walls.map((wall): Wall => {
+      const [x1, y1, x2, y2] = wall.ends;
+      return { ...wall, ends: [x1 - left, y1 - top, x2 - left, y2 - top] };
+    }),
+  );
 }
+
+/** About what its arcs are drawn. */
+export const middleOf = ({ width, height }: Pick<Grid, 'width' | 'height'>): readonly [number, number] => [
+  width / 2,
+  height / 2,
+];
+
+/** Where a wall ends. */
+export const endsOfWall = ({ walls }: Grid, wall: number) =>
+  Array.from(walls.ends.subarray(4 * wall, 4 * wall + 4)) as unknown as Wall['ends'];
 
 const least = (numbers: readonly number[]): number =>
   numbers.reduce((one, other) => Math.min(one, other), Infinity);
@@ -306,7 +329,7 @@ export function gridWithin(grid: Grid, inside: (x: number, y: number) => boolean
     const other = walls.other[wall]!;
     const [a, b] = [kept[one]!, other < 0 ? -1 : kept[other]!];
     if (a < 0 && b < 0) return;
-    const ends = [0, 1, 2, 3].map((i) => walls.ends[4 * wall + i]!) as [number, number, number, number];
+    const ends = endsOfWall(grid, wall);
     left.push({ one: a < 0 ? b : a, other: a < 0 ? -1 : b, ends });
   });
   const part = gridOf(
@@ -318,25 +341,34 @@ export function gridWithin(grid: Grid, inside: (x: number, y: number) => boolean
 }
 
 /** By cell, the first of its walls to the outside before which no other cell lies. */
-function doorsOf({ x, y, walls }: Grid): Map<number, number> {
+function doorsOf(grid: Grid): Map<number, number> {
+  const { x, y } = grid;
+  return doorsWith(grid, (cell, before) =>
+    REACH.every((reach) => {
+      const [px, py] = before(reach);
+      return x.every((cx, i) => i === cell || Math.hypot(cx - px, y[i]! - py) >= CLEAR);
+    }),
+  );
+}
+
+/**
+ * By cell, the first of its walls to the outside that has room before it.
+ * @param hasRoom asked with the place that lies so far out before the middle of the wall, in cells
+ */
+export function doorsWith(
+  grid: Grid,
+  hasRoom: (cell: number, before: (reach: number) => readonly [number, number]) => boolean,
+): Map<number, number> {
+  const { x, y, walls } = grid;
   const doors = new Map<number, number>();
   walls.other.forEach((other, wall) => {
     const cell = walls.one[wall]!;
     if (other >= 0 || doors.has(cell)) return;
-    const [x1, y1, x2, y2] = [0, 1, 2, 3].map((i) => walls.ends[4 * wall + i]!) as [
-      number,
-      number,
-      number,
-      number,
-    ];
+    const [x1, y1, x2, y2] = endsOfWall(grid, wall);
     const at = [(x1 + x2) / 2, (y1 + y2) / 2] as const;
     const away = Math.hypot(at[0] - x[cell]!, at[1] - y[cell]!);
     const out = [(at[0] - x[cell]!) / away, (at[1] - y[cell]!) / away] as const;
-    const isClear = REACH.every((reach) => {
-      const [px, py] = [at[0] + out[0] * reach, at[1] + out[1] * reach];
-      return x.every((cx, i) => i === cell || Math.hypot(cx - px, y[i]! - py) >= CLEAR);
-    });
-    if (isClear) doors.set(cell, wall);
+    if (hasRoom(cell, (reach) => [at[0] + out[0] * reach, at[1] + out[1] * reach])) doors.set(cell, wall);
   });
   return doors;
 }

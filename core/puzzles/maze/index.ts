@@ -8,9 +8,30 @@ export {
   seenWay,
   twinOf,
 } from './bridges.ts';
-export { GRIDS, type Grid, gridWithin, mazeGrid } from './grid.ts';
+export {
+  FLOOR_HEAD,
+  floorOf,
+  gridWithFloors,
+  isWall,
+  MOST_FLOORS,
+  middleOfWall,
+  placeOnFloor,
+  type Stairs,
+  stairsAt,
+  stairsWithRoom,
+} from './floors.ts';
+export { endsOfWall, GRIDS, type Grid, gridWithin, mazeGrid } from './grid.ts';
 export { distances, ENDS, type Ends, type Maze, makeMaze, type Passages, wayThrough } from './make.ts';
-export { difficulty, type Measure, mazeOfScale, mazeScale, turnsOf, usualScales } from './rate.ts';
+export {
+  difficulty,
+  gridInSpace,
+  type Measure,
+  mazeOfScale,
+  mazeScale,
+  type Space,
+  turnsOf,
+  usualScales,
+} from './rate.ts';
 export { sameMaze } from './same.ts';
 export { cellsLeft, onlyWay } from './solve.ts';
-export { neighborToward, walkOn, walkTo } from './walk.ts';
+export { neighborToward, takeStairs, walkOn, walkTo } from './walk.ts';

@@ -1,5 +1,6 @@
 import type { RandomStream } from '../../random.ts';
-import type { Grid } from './grid.ts';
+import { floorOf, stairsAt } from './floors.ts';
+import { type Grid, middleOf } from './grid.ts';
 
 /** A maze: which walls of its grid are open, and the way through it. */
 export interface Maze {
@@ -172,12 +173,15 @@ export function outerCells(grid: Grid): readonly number[] {
   return sorted;
 }
 
-/** The cell nearest to the middle. */
-export function middleCell({ cells, x, y, width, height }: Grid): number {
-  let best = 0;
+/** The cell nearest to the middle; to that of the top floor, where there are some. */
+export function middleCell({ cells, x, y, floors, ...size }: Grid): number {
+  const from = floors ? (floors.count - 1) * floors.cells : 0;
+  const [left, top] = floors?.at[floors.count - 1] ?? [0, 0];
+  const [middleX, middleY] = middleOf(floors ?? size);
+  let best = from;
   let least = Infinity;
-  for (let cell = 0; cell < cells; cell++) {
-    const away = (x[cell]! - width / 2) ** 2 + (y[cell]! - height / 2) ** 2;
+  for (let cell = from; cell < cells; cell++) {
+    const away = (x[cell]! - left - middleX) ** 2 + (y[cell]! - top - middleY) ** 2;
     if (away < least - 1e-9) {
       least = away;
       best = cell;
@@ -218,6 +222,7 @@ export function wayThrough(
     ends === 'anywhere'
       ? Array.from({ length: grid.bridged?.cells ?? grid.cells }, (_, cell) => cell)
       : outerCells(grid);
+  if (grid.floors) return wayUp(grid, among, ends, from);
   const goal = ends === 'middle' ? middleCell(grid) : farthest(from(among[0]!).far, among);
   const { far, before } = from(goal);
   const least = APART * Math.max(grid.width, grid.height);
@@ -225,6 +230,26 @@ export function wayThrough(
     (cell) => Math.hypot(grid.x[cell]! - grid.x[goal]!, grid.y[cell]! - grid.y[goal]!) >= least,
   );
   const start = farthest(far, apart.length && ends !== 'middle' ? apart : among);
+  return { start, goal, way: wayBack(before, start) };
+}
+
+/** The way from the lowest floor to the top one. No end of it is on stairs, if that can be. */
+function wayUp(
+  grid: Grid,
+  among: readonly number[],
+  ends: Ends,
+  from: (cell: number) => ReturnType<typeof distances>,
+): Pick<Maze, 'start' | 'goal' | 'way'> {
+  const on = (floor: number): readonly number[] => {
+    const all = among.filter((cell) => floorOf(grid, cell) === floor);
+    const free = all.filter((cell) => !stairsAt(grid, cell).length);
+    return free.length ? free : all;
+  };
+  const starts = on(0);
+  const goals = ends === 'middle' ? [middleCell(grid)] : on(grid.floors!.count - 1);
+  const goal = farthest(from(starts[0]!).far, goals);
+  const { far, before } = from(goal);
+  const start = farthest(far, starts);
   return { start, goal, way: wayBack(before, start) };
 }
 

@@ -1,8 +1,9 @@
 import type { RandomStream } from '../../random.ts';
 import { levelScale, type Scale } from '../scale.ts';
-import { anyBridges, gridWithBridges } from './bridges.ts';
+import { anyBridges, type Bridge, gridWithBridges } from './bridges.ts';
+import { anyStairs, gridWithFloors, placeOnFloor, type Stairs } from './floors.ts';
 import type { Grid } from './grid.ts';
-import { type Ends, type Maze, makeMaze, type Passages } from './make.ts';
+import { type Ends, type Maze, makeMaze, middleCell, type Passages } from './make.ts';
 import usual from './usual-scales.json' with { type: 'json' };
 
 /** What a cell of the way counts beside what leads off it, and a branch that goes on out of sight. Our choice, no source. */
@@ -18,12 +19,12 @@ export type Measure = 'branches' | 'turns';
  * How far the way turns altogether, in quarter turns. Where it leads is looked at over two steps: straight on through triangles goes
  * left and right by turns.
  */
-export function turnsOf({ x, y }: Pick<Grid, 'x' | 'y'>, way: readonly number[]): number {
+export function turnsOf(grid: Grid, way: readonly number[]): number {
   let sum = 0;
   let before: readonly [number, number] | null = null;
   for (let i = 1; i + 1 < way.length; i++) {
-    const [from, to] = [way[i - 1]!, way[i + 1]!];
-    const leads = [x[to]! - x[from]!, y[to]! - y[from]!] as const;
+    const [from, to] = [placeOnFloor(grid, way[i - 1]!), placeOnFloor(grid, way[i + 1]!)];
+    const leads = [to[0] - from[0], to[1] - from[1]] as const;
     if (!leads[0] && !leads[1]) continue;
     if (before) {
       const cross = before[0] * leads[1] - before[1] * leads[0];
@@ -71,18 +72,45 @@ export function difficulty(grid: Grid, { open, way }: Maze, measure: Measure): n
 /** Those of the mazes that are on offer, as they are measured, so that a first page does not wait for sixty mazes. */
 export const usualScales: Readonly<Record<string, Scale>> = usual;
 
+/** What passages do beside leading from cell to cell. */
+export interface Space {
+  /** Bridges that passages run over, as a share of those that there is room for, 0 to 1. On a single floor. */
+  bridges: number;
+  /** Floors, 1 to `MOST_FLOORS`. */
+  floors: number;
+}
+
+const FLAT: Space = { bridges: 0, floors: 1 };
+
+/** A grid with bridges, or with floors and places for stairs, by chance: the grid itself where neither is asked for. */
+export function gridInSpace(
+  grid: Grid,
+  { bridges, floors }: Space,
+  ends: Ends,
+  random: RandomStream,
+): { grid: Grid; over: Bridge[]; stairs: Stairs[] } {
+  if (floors > 1) {
+    // No end that is known beforehand is on stairs.
+    const known = typeof ends === 'object' ? [ends.start, ends.goal % grid.cells] : [middleCell(grid)];
+    const stairs = anyStairs(grid, floors, known, random);
+    return { grid: gridWithFloors(grid, floors, stairs), over: [], stairs };
+  }
+  const over = bridges ? anyBridges(grid, bridges, random) : [];
+  return { grid: gridWithBridges(grid, over), over, stairs: [] };
+}
+
 /** What a scale of mazes is made from. */
 export const mazeOfScale =
-  (grid: Grid, ends: Ends, passages: Passages, measure: Measure, bridges = 0) =>
+  (grid: Grid, ends: Ends, passages: Passages, measure: Measure, space = FLAT) =>
   (random: RandomStream): number => {
-    const own = bridges ? gridWithBridges(grid, anyBridges(grid, bridges, random)) : grid;
+    const own = gridInSpace(grid, space, ends, random).grid;
     return difficulty(own, makeMaze(own, ends, passages, random), measure);
   };
 
 /**
  * The difficulties at which the next level begins, for mazes of one sort.
  * @param sort names all that the mazes have in common
- * @param bridges share of those that there is room for, 0 to 1
+ * @param grid of one floor
  */
 export function* mazeScale(
   sort: string,
@@ -90,10 +118,9 @@ export function* mazeScale(
   ends: Ends,
   passages: Passages,
   measure: Measure,
-  bridges = 0,
+  space = FLAT,
 ): Generator<void, Scale> {
   return (
-    usualScales[sort] ??
-    (yield* levelScale('maze', sort, mazeOfScale(grid, ends, passages, measure, bridges)))
+    usualScales[sort] ?? (yield* levelScale('maze', sort, mazeOfScale(grid, ends, passages, measure, space)))
   );
 }

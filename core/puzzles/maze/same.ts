@@ -1,4 +1,5 @@
 import { leastText } from '../turned.ts';
+import { floorOf, placeOnFloor } from './floors.ts';
 import type { Grid } from './grid.ts';
 import type { Maze } from './make.ts';
 
@@ -17,17 +18,22 @@ const WAYS: readonly ((x: number, y: number) => [x: number, y: number])[] = [
   (x, y) => [-y, -x],
 ];
 
-/** What mazes share that are the same turned, mirrored or walked from the other end: where their cells and passages lie. */
-export function sameMaze({ id, x, y, walls, bridged }: Grid, { open, start, goal }: Maze): string {
-  const ways = WAYS.map((way) => {
-    const places = Array.from(x, (across, cell) => way(across, y[cell]!));
+/** What mazes share that are the same turned, mirrored, upside down or walked from the other end: where their cells and passages lie. */
+export function sameMaze(grid: Grid, { open, start, goal }: Maze): string {
+  const { id, x, walls, bridged, floors } = grid;
+  const turned = WAYS.map((way) => ({ way, isUpsideDown: false }));
+  const all = floors ? [...turned, ...turned.map(({ way }) => ({ way, isUpsideDown: true }))] : turned;
+  const ways = all.map(({ way, isUpsideDown }) => {
+    const places = Array.from(x, (_, cell) => way(...placeOnFloor(grid, cell)));
     const left = Math.min(...places.map(([px]) => px));
     const top = Math.min(...places.map(([, py]) => py));
     const place = (cell: number): string => {
       const [px, py] = places[cell]!;
       // What lies under a bridge is at the place of another cell.
       const under = bridged && cell >= bridged.cells ? 'u' : '';
-      return `${Math.round((px - left) * PRECISION)},${Math.round((py - top) * PRECISION)}${under}`;
+      const floor = floorOf(grid, cell);
+      const on = floors ? `f${isUpsideDown ? floors.count - 1 - floor : floor}` : '';
+      return `${Math.round((px - left) * PRECISION)},${Math.round((py - top) * PRECISION)}${under}${on}`;
     };
     return { place, ends: [place(start), place(goal)].sort().join(' ') };
   });

@@ -1,4 +1,5 @@
 import { twinOf } from './bridges.ts';
+import { isWall, stairsAt } from './floors.ts';
 import type { Grid } from './grid.ts';
 
 /** Cosine of the angle that a step may differ from where it is meant to go: less than 70 degrees. */
@@ -18,17 +19,18 @@ const stepped = (trail: readonly number[], cell: number): readonly number[] =>
  * @param open only through these walls; through any if left out
  */
 export function neighborToward(
-  { first, next, through, x, y }: Grid,
+  grid: Grid,
   from: number,
   dx: number,
   dy: number,
   open?: Uint8Array,
 ): { cell: number; wall: number } {
+  const { first, next, through, x, y } = grid;
   const length = Math.hypot(dx, dy);
   let best = { cell: from, wall: -1 };
   let nearest = NEAR;
   for (let i = first[from]!; i < first[from + 1]!; i++) {
-    if (open && !open[through[i]!]) continue;
+    if (!isWall(grid, through[i]!) || (open && !open[through[i]!])) continue;
     const cell = next[i]!;
     const [ax, ay] = [x[cell]! - x[from]!, y[cell]! - y[from]!];
     const near = (ax * dx + ay * dy) / (Math.hypot(ax, ay) * length);
@@ -55,6 +57,13 @@ export function walkOn(
 ): readonly number[] {
   const { cell, wall } = neighborToward(grid, trail.at(-1)!, dx, dy, open);
   return wall < 0 ? trail : stepped(trail, cell);
+}
+
+/** Takes the stairs at the end of a trail: the others, where it came by some of two. @returns the same trail where there are none */
+export function takeStairs(grid: Grid, open: Uint8Array, trail: readonly number[]): readonly number[] {
+  const stairs = stairsAt(grid, trail.at(-1)!, open);
+  const chosen = stairs.find(({ to }) => to !== trail.at(-2)) ?? stairs[0];
+  return chosen ? stepped(trail, chosen.to) : trail;
 }
 
 /**

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { type KeyboardEvent, useMemo, useState } from 'react';
 import { type MazeDraft, mazePinned, wallNear, watchMaze, withWall } from '#core/pages/maze/by-hand.ts';
 import { gridOf, type MazeItem } from '#core/pages/maze/fill.ts';
-import { neighborToward } from '#core/puzzles/maze/index.ts';
+import { neighborToward, stairsAt } from '#core/puzzles/maze/index.ts';
 import { tokens } from '../../../theme.ts';
 import { ARROWS } from '../trial/arrows.ts';
 import { cellNear, MazeSheet } from '../trial/maze-sheet.tsx';
@@ -14,8 +14,15 @@ import type { ByHandProps } from './by-hand-props.ts';
 import { useChanges } from './use-changes.ts';
 
 /** What a click changes. */
-const TOOLS = { wall: 'Walls', start: 'Start', goal: 'Goal' } as const;
+const TOOLS = { wall: 'Walls', stairs: 'Stairs', start: 'Start', goal: 'Goal' } as const;
 type Tool = keyof typeof TOOLS;
+const HELP: Readonly<Record<Tool, string>> = {
+  wall: 'Click a wall to open it, or the place of one to close it. With the keyboard: arrow keys go from cell to cell, Shift and an arrow key opens or closes the wall there, S and G put the start and the goal.',
+  stairs:
+    'Click a pale arrow to put stairs there, or an arrow to take them away at both ends. With the keyboard: T.',
+  start: 'Click the cell of the start. At the edge, the outer wall opens there.',
+  goal: 'Click the cell of the goal. At the edge, the outer wall opens there.',
+};
 
 /** Walls that are opened and closed, and ends that are moved, while a solver looks for the one way. */
 export default function MazeByHand({ item, onClose, onKeep }: ByHandProps<MazeItem>) {
@@ -29,11 +36,18 @@ export default function MazeByHand({ item, onClose, onKeep }: ByHandProps<MazeIt
   const put = (end: 'start' | 'goal', cell: number) => {
     if (now[end] !== cell) changes.change({ ...now, [end]: cell });
   };
+  /** Where stairs lead up and down, those up first. */
+  const turnStairs = (cell: number) => {
+    const all = stairsAt(grid, cell);
+    const chosen = all.find(({ isUp }) => isUp) ?? all[0];
+    if (chosen) changes.change(withWall(grid, now, chosen.wall));
+  };
   const onPointer = (x: number, y: number, begins: boolean) => {
     const cell = cellNear(grid, x, y);
     setAt(cell);
     if (!begins) return;
     if (tool === 'wall') changes.change(withWall(grid, now, wallNear(grid, x, y)));
+    else if (tool === 'stairs') turnStairs(cell);
     else put(tool, cell);
   };
   const onKeyDown = (event: KeyboardEvent) => {
@@ -44,6 +58,7 @@ export default function MazeByHand({ item, onClose, onKeep }: ByHandProps<MazeIt
       else if (!event.shiftKey) setAt(cell);
     } else if (event.key.toLowerCase() === 's') put('start', at);
     else if (event.key.toLowerCase() === 'g') put('goal', at);
+    else if (event.key.toLowerCase() === 't') turnStairs(at);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -63,22 +78,23 @@ export default function MazeByHand({ item, onClose, onKeep }: ByHandProps<MazeIt
             value={tool}
             onChange={(_, chosen: Tool | null) => chosen && setTool(chosen)}
           >
-            {Object.entries(TOOLS).map(([id, name]) => (
-              <ToggleButton key={id} value={id}>
-                {name}
-              </ToggleButton>
-            ))}
+            {Object.entries(TOOLS)
+              .filter(([id]) => id !== 'stairs' || grid.floors)
+              .map(([id, name]) => (
+                <ToggleButton key={id} value={id}>
+                  {name}
+                </ToggleButton>
+              ))}
           </ToggleButtonGroup>
           <Typography id="maze-help" variant="body2">
-            {tool === 'wall'
-              ? 'Click a wall to open it, or the place of one to close it. With the keyboard: arrow keys go from cell to cell, Shift and an arrow key opens or closes the wall there, S and G put the start and the goal.'
-              : `Click the cell of the ${tool}. At the edge, the outer wall opens there.`}
+            {HELP[tool]}
           </Typography>
         </>
       }
     >
       <MazeSheet
         {...{ grid, at, onPointer, onKeyDown }}
+        places={tool === 'stairs'}
         open={now.open}
         start={now.start}
         goal={now.goal}

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { gridOf, type MazeItem } from '#core/pages/maze/fill.ts';
-import { walkOn, walkTo } from '#core/puzzles/maze/index.ts';
+import { takeStairs, walkOn, walkTo } from '#core/puzzles/maze/index.ts';
 import { tokens } from '../../../theme.ts';
 import { ARROWS } from './arrows.ts';
 import { cellNear, MazeSheet, WayLine } from './maze-sheet.tsx';
@@ -32,9 +32,10 @@ export default function MazeTrial({ item, onSolved }: TrialProps<MazeItem>) {
         onPointer={(x, y) => take(walkTo(grid, open, trail, cellNear(grid, x, y), AHEAD))}
         onKeyDown={(event) => {
           const to = ARROWS[event.key];
-          if (!to) return;
+          if (to) take(walkOn(grid, open, trail, ...to));
+          else if (event.key === 'Enter' && grid.floors) take(takeStairs(grid, open, trail));
+          else return;
           event.preventDefault();
-          take(walkOn(grid, open, trail, ...to));
         }}
       >
         {shown && <WayLine grid={grid} cells={way} color={tokens.gold} width={0.5} opacity={0.45} />}
@@ -44,6 +45,8 @@ export default function MazeTrial({ item, onSolved }: TrialProps<MazeItem>) {
         <Typography id="walk-help" variant="body2">
           Draw the way from the dot to the ring, or go there with the arrow keys. Going back takes the line
           away.
+          {grid.floors &&
+            ' An arrow in a cell leads to the same place one floor up or down: draw on there, or press Enter.'}
         </Typography>
         <Typography sx={{ mt: 4 }} role="status">
           {trail.length} {trail.length === 1 ? 'cell' : 'cells'} of the line; the way has {way.length}
