@@ -253,6 +253,7 @@ function solutionChanges(was: Solutions | undefined, now: Solutions | undefined)
     ...change('solutions', was.place, now.place, number),
     ...change('solutions on a page', was.perPage, now.perPage, number),
     ...change('first steps on pages of hints', was.hints ?? 0, now.hints ?? 0, number),
+    ...change('hint pages named at each puzzle', was.hintsNamed ?? false, now.hintsNamed ?? false),
     ...(['form', 'columns', 'order', 'together'] as const).flatMap((key) =>
       change(`${key} of solutions`, was[key], now[key], (value) => show(value).replaceAll(/[“”]/g, '')),
     ),

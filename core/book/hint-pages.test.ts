@@ -21,6 +21,7 @@ const bookOf = (sections: object[], more: object = {}) =>
       ...more,
     }),
   );
+const SMALL = { service: 'wrenfair', trim: { width: '5in', height: '8in' } };
 type Book = ReturnType<typeof bookOf>;
 const rolesOf = ({ plan }: Book) => plan.runs.map(({ section, role }) => `${section} ${role}`);
 const textsOn = (book: Book, page: number): string[] =>
@@ -63,6 +64,39 @@ describe('pages of hints', () => {
       expect(item.givens[at]).toBe('.');
       expect(item.solution[at]).toBe(digit);
     });
+  });
+
+  it('are named at each puzzle where that is wished, beside its answer or below, in every language', () => {
+    const named = (more: object, recipe: object = {}) => {
+      const book = bookOf([sudokus('a', { place: 'end', hints: 3, ...more })], recipe);
+      expect(book.plan.runs.find(({ role }) => role === 'hints')!.first).toBe(3);
+      return textsOn(book, 1);
+    };
+    // The answers of the first two pages are on one page behind that.
+    expect(named({ hintsNamed: true })).toContain('Hints on page 3 · Answers on page 4');
+    expect(named({})).toContain('Answers on page 4');
+    expect(named({ hintsNamed: true, place: 'none' })).toContain('Hints on page 3');
+    expect(named({ hintsNamed: true }, { printedWords: 'de' })).toContain(
+      'Tipps auf Seite 3 · Lösungen auf Seite 4',
+    );
+    for (const printedWords of PRINTED_LANGUAGES)
+      for (const largePrint of [true, false]) {
+        const sections = [sudokus('a', { place: 'after', hints: 5, hintsNamed: true }, { perPage: 1 })];
+        const book = bookOf(sections, { ...{ printedWords, style: { largePrint } }, print: SMALL });
+        holdsInside(book, type, () => {});
+        const [page] = hintPages(book);
+        expect(textsOn(book, 1).some((text) => text.includes(` ${page!.number}`))).toBe(true);
+      }
+    // A group names them for its members, too.
+    const group = {
+      id: 'g',
+      group: {
+        members: [sudokus('a', {}), sudokus('b', {})].map(({ solutions: _, items: __, ...one }) => one),
+        rounds: 2,
+      },
+      solutions: { place: 'end', hints: 1, hintsNamed: true },
+    };
+    expect(textsOn(bookOf([group]), 1).some((text) => text.startsWith('Hints on page 5'))).toBe(true);
   });
 
   it('are in the contents and numbered; kinds that tell no steps have none', () => {

@@ -30,7 +30,7 @@ export function itemScenes(book: Book, section: Section, item: number, type: Typ
   );
   const [first] = pages;
   if (!first) throw new RangeError(`No page of the book has ${item} of section ${section.id}.`);
-  const placed = { ...placedItem(book, section, item), page: null, solutionPage: null };
+  const placed = { ...placedItem(book, section, item), page: null, solutionPage: null, hintsPage: null };
   const options = { ...section.options };
   for (const [option, value] of Object.entries(ALONE)) if (option in options) options[option] = value;
   const sceneOf = (parts: Mark[][]) => cutOut(parts, book.recipe.print.ink === 'black', type);

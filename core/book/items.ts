@@ -146,9 +146,9 @@ export const itemLabel = ({ plan }: Pick<Book, 'plan'>, section: string, item: n
 
 /** An item with all that is printed of where it stands. */
 export function placedItem(book: Book, section: Section, item: number): PlacedItem<unknown> {
-  const { pages, noun, displayNumbers, solutionPages } = book.plan.items[section.id]!;
+  const { pages, noun, displayNumbers, solutionPages, hintsPages } = book.plan.items[section.id]!;
   const alike = Object.values(book.plan.items).filter((planned) => planned.noun === noun);
-  const solutionPage = solutionPages[item - 1];
+  const printed = (page: number | undefined) => (page ? folioNumber(book.recipe, book.plan, page) : null);
   return {
     number: item,
     displayNumber: displayNumbers[item - 1]!,
@@ -156,6 +156,7 @@ export function placedItem(book: Book, section: Section, item: number): PlacedIt
     label: itemLabel(book, section.id, item),
     item: filledItem(book, section, item),
     page: folioNumber(book.recipe, book.plan, pages[item - 1]!),
-    solutionPage: solutionPage ? folioNumber(book.recipe, book.plan, solutionPage) : null,
+    solutionPage: printed(solutionPages[item - 1]),
+    hintsPage: printed(hintsPages[item - 1]),
   };
 }

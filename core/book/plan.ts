@@ -169,6 +169,8 @@ function paginate(
   const counters = new Map<string, number>();
   const late: SolutionStream[] = [];
   const lateHints: SolutionStream[] = [];
+  /** Sections whose items name the pages of their hints. */
+  const named = new Set<string>();
 
   const nextSide = () => sideOf(plan.pages.length + 1);
   const add = (page: Partial<PlannedPage> & Pick<PlannedPage, 'role' | 'section'>): number => {
@@ -207,7 +209,11 @@ function paginate(
 
   const addHints = ({ id, layout, answers: all }: SolutionStream) =>
     run(id, 'hints', () => {
-      for (const answers of answersOnPages(all, layout)) add({ role: 'hints', section: id, answers, layout });
+      for (const answers of answersOnPages(all, layout)) {
+        const number = add({ role: 'hints', section: id, answers, layout });
+        for (const { section, item } of answers)
+          if (named.has(section)) plan.items[section]!.hintsPages[item - 1] = number;
+      }
     });
 
   /** Puts a unit on its pages, with its solution behind or beside it if that is asked for. */
@@ -278,6 +284,7 @@ function paginate(
         displayNumbers: [],
         pages: [],
         solutionPages: [],
+        hintsPages: [],
       };
     });
     const { solutions } = entry;
@@ -293,6 +300,7 @@ function paginate(
       }
     });
     if (solutions?.hints) {
+      if (solutions.hintsNamed) for (const { id } of members) named.add(id);
       const hints = pagesOfHints(entry.id, solutions.hints, placed, frame('recto'));
       if (solutions.place === 'end') lateHints.push(hints);
       else addHints(hints);

@@ -58,6 +58,8 @@ export interface PlannedItems {
   displayNumbers: number[];
   pages: number[];
   solutionPages: (number | undefined)[];
+  /** Of its hints, where they are named at it. */
+  hintsPages: (number | undefined)[];
 }
 
 export interface Plan {

@@ -34,6 +34,8 @@ export interface Solutions {
   together: boolean;
   /** Before the answers, on pages of their own: so many first steps of each puzzle, in words. */
   hints?: number;
+  /** Each puzzle names the page of its hints. */
+  hintsNamed?: boolean;
 }
 
 /** What each of its pages has on its back, where that is not the next of them. */
@@ -128,6 +130,7 @@ const solutions = exactObject({
   order: v.optional(enumOf(['forward', 'reverse']), 'forward'),
   together: v.optional(v.boolean('should be true or false.'), false),
   hints: v.optional(integerBetween(0, MOST_HINTS)),
+  hintsNamed: v.optional(v.boolean('should be true or false.')),
 });
 
 const backs = v.optional(enumOf(['blank', 'gray']));

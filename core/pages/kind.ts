@@ -110,6 +110,8 @@ export interface PlacedItem<Item> {
   page: number | null;
   /** Page that carries its solution, as it is printed, if one does. */
   solutionPage: number | null;
+  /** Page that carries its hints, as it is printed, if it is to be named. */
+  hintsPage: number | null;
 }
 
 export interface DrawContext<Options, Item> {

@@ -226,7 +226,18 @@ describe('each check fails when it should', () => {
     );
     expect(
       minimums.ofPage!(context, pageWith([{ ...word('small', 'x'), size: 6 } as Mark]))[0]!.message,
-    ).toMatch(/6\.0 pt; 7 pt/);
+    ).toMatch(/type is 6\.0 pt; 7 pt is the minimum\. Use a smaller grid/);
+    // The lines of one text name it; others beside it do not.
+    const lines = ['A clue that is', 'too long for it'].map(
+      (text) => ({ ...word(text, ''), size: 5 }) as Mark,
+    );
+    const told = (marks: Mark[]) => minimums.ofPage!(context, pageWith(marks))[0]!.message;
+    const large = { ...word('large', ''), size: 12 } as Mark;
+    expect(told([large, ...lines, large])).toBe(
+      'Page 1: “A clue that is” is 5.0 pt; 7 pt is the minimum. Shorten it, or use a smaller grid or a larger trim.',
+    );
+    for (const marks of [[lines[0]!, large, lines[1]!], Array.from({ length: 13 }, () => lines[0]!)])
+      expect(told(marks)).toMatch(/^Page 1: type is 5\.0 pt; /);
   });
 
   it('spine: words on a thin book, and words too close to the fold', () => {

@@ -243,7 +243,9 @@ test('numbers and signs of an inequality grid are given and taken out', async ({
   await page.keyboard.press('6');
   await cells.nth(1).click();
   await page.keyboard.press('6');
-  await expect(verdict).toHaveText('There is no answer. Undo, or take out what contradicts.');
+  await expect(verdict).toHaveText(
+    'There is no answer: what is given and the signs in the marked cells contradict each other. Undo, or take one of them out.',
+  );
   await expect(keep).toBeDisabled();
 });
 

@@ -33,6 +33,7 @@ test('sudokus are added, set, rolled anew and pinned', async ({ browser, page })
   await hints.getByRole('button', { name: '3' }).click();
   await expect(sections(page).nth(2)).toContainText('p. 3–22 · hints p. 23–25 · solutions p. 26');
   await expect.poll(() => inkOf(page, 23)).toBeGreaterThan(0.005);
+  await expect(settings.getByLabel('Name their page at each puzzle')).toBeChecked();
   await hints.getByRole('button', { name: 'None' }).click();
   await expect(sections(page).nth(2)).toContainText('p. 3–22 · solutions p. 23');
 

@@ -25,7 +25,7 @@ import { canBeTried, TrialDialog } from './trial/trial-dialog.tsx';
 const WIDTH = 132;
 /** Two lines of what is told of an item, which come a moment later. */
 const TOLD_LINES = 40;
-const UNPLANNED: Pick<PlannedItems, 'pages' | 'solutionPages' | 'displayNumbers' | 'count'> = {
+const UNPLANNED: Omit<PlannedItems, 'noun' | 'hintsPages'> = {
   pages: [],
   solutionPages: [],
   displayNumbers: [],

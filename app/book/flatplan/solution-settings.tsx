@@ -1,3 +1,5 @@
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
 import { kindOf, MOST_HINTS, type Section, SOLUTIONS_PER_PAGE, type Solutions } from '#core/book/sections.ts';
 import { Choice } from '../../parts/choice.tsx';
 import { NumberField } from '../../parts/number-field.tsx';
@@ -39,7 +41,7 @@ export function SolutionSettings({
   const shown = sections.flatMap((section) => kindOf(section).solution ?? []);
   if (shown.length === 0) return null;
   const bothForms = shown.every(({ box, lines }) => box && lines);
-  const { place, form, perPage, columns, order, together, hints = 0 } = solutions;
+  const { place, form, perPage, columns, order, together, hints = 0, hintsNamed = false } = solutions;
   const tellsSteps = sections.some((section) => kindOf(section).hints);
   const inColumns = bothForms ? form === 'columns' : !shown.every(({ box }) => box);
   const gathered = place === 'end' || place === 'after';
@@ -96,7 +98,16 @@ export function SolutionSettings({
           label="Hint pages: first steps of each"
           value={hints}
           choices={HINTS}
-          onChange={(next) => onChange({ hints: next })}
+          // Named where they come new; where they are there, as it was set.
+          onChange={(next) => onChange({ hints: next, ...(hints ? {} : { hintsNamed: true }) })}
+        />
+      )}
+      {tellsSteps && hints > 0 && (
+        <FormControlLabel
+          control={
+            <Switch checked={hintsNamed} onChange={(_, checked) => onChange({ hintsNamed: checked })} />
+          }
+          label="Name their page at each puzzle"
         />
       )}
     </>

@@ -1,4 +1,5 @@
-import { answersOf, neighbors } from '../../puzzles/inequality/index.ts';
+import { contradiction } from '../../puzzles/contradiction.ts';
+import { answersOf, type InequalityGrid, neighbors, type Sign } from '../../puzzles/inequality/index.ts';
 import { type CellsByHand, watchedAnswers } from '../puzzle/by-hand.ts';
 import { type InequalityItem, ratedInequality } from './fill.ts';
 import type { InequalityGiven } from './options.ts';
@@ -10,6 +11,19 @@ const SIZE = 0.9;
 
 const isOf = ([one, other]: readonly number[], a: number, b: number): boolean =>
   (one === a && other === b) || (one === b && other === a);
+
+/** Cells whose numbers and signs cannot all be, with none that could be left out. */
+function contradicting({ size, givens, signs }: InequalityGrid): number[] {
+  const given = Array.from(givens).flatMap((number, cell) => (number ? [{ cell, number }] : []));
+  const least = contradiction<Sign | (typeof given)[number]>([...signs, ...given], (some) => {
+    const numbers = new Uint8Array(size * size);
+    for (const one of some) if ('cell' in one) numbers[one.cell] = one.number;
+    const left = some.filter((one) => 'less' in one);
+    return answersOf({ size, givens: numbers, signs: left }).length > 0;
+  });
+  const cells = least.flatMap((one) => ('cell' in one ? [one.cell] : [one.less, one.more]));
+  return [...new Set(cells)].sort((a, b) => a - b);
+}
 
 /** Numbers are given and taken out, and signs turned, put and taken out. */
 export const inequalityByHand: CellsByHand<InequalityItem, InequalityGiven> = {
@@ -34,11 +48,14 @@ export const inequalityByHand: CellsByHand<InequalityItem, InequalityGiven> = {
   },
   watch(draft) {
     const { grid, solution, level } = ratedInequality(draft);
-    return watchedAnswers(
-      solution ? [solution] : answersOf(grid),
-      level,
-      'give a number in one of these, or put a sign beside it.',
-    );
+    const answers = solution ? [solution] : answersOf(grid);
+    if (!answers.length)
+      return {
+        isSound: false,
+        says: 'There is no answer: what is given and the signs in the marked cells contradict each other. Undo, or take one of them out.',
+        cells: contradicting(grid),
+      };
+    return watchedAnswers(answers, level, 'give a number in one of these, or put a sign beside it.');
   },
   signs: ({ size }) => Array.from({ length: size }, (_, i) => String(i + 1)),
   typed: (draft, cell, sign) =>

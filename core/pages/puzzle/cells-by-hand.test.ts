@@ -149,7 +149,21 @@ describe('changes by hand', () => {
     expect(inequalityByHand.watch(inequalityByHand.typed(one, 0, '4'))).toMatchObject({
       isSound: false,
       says: expect.stringMatching(/^There is no answer/),
+      cells: [0, 1],
     });
+    // Four signs lead around in a circle; others do not matter.
+    const round: InequalityGiven['signs'] = [
+      [0, 1],
+      [10, 11],
+      [1, 5],
+      [5, 4],
+      [3, 7],
+      [4, 0],
+    ];
+    expect(inequalityByHand.watch({ ...draft, signs: round }).cells).toEqual([0, 1, 4, 5]);
+    // The same number twice in a row.
+    const twice = `..3.${'.'.repeat(8)}3..3`;
+    expect(inequalityByHand.watch({ ...draft, givens: twice }).cells).toEqual([12, 15]);
   });
 
   it('of a kakuro say what is wrong with runs, and close and open cells', () => {

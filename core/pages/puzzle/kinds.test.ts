@@ -217,7 +217,7 @@ describe('words with clues', () => {
       expect(texts.join(' ')).toContain(clue);
     expect(findings(book).join(' ')).not.toMatch(/ pt/);
     const long = list.replace('Gold', 'It is long in telling, and longer in reading. '.repeat(4));
-    expect(findings(crossword(long, inGrid)).join(' ')).toMatch(/type is .* pt/);
+    expect(findings(crossword(long, inGrid)).join(' ')).toMatch(/“It is .*” is .* pt; 7 pt .* Shorten it, /);
   });
 
   it('that find no room in any size that prints are drawn too small, and told', () => {

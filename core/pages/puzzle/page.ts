@@ -22,21 +22,29 @@ export const aroundWords = printedWords({
     answer: '{count, plural, one {Answer} other {Answers}} on page {page}',
     answers: 'Answers on pages {from}–{to}',
     page: 'page {page}',
+    hints: 'Hints on page {page}',
+    hintsOn: 'Hints on pages {from}–{to}',
   },
   es: {
     answer: '{count, plural, one {Solución} other {Soluciones}} en la página {page}',
     answers: 'Soluciones en las páginas {from}–{to}',
     page: 'página {page}',
+    hints: 'Pistas en la página {page}',
+    hintsOn: 'Pistas en las páginas {from}–{to}',
   },
   de: {
     answer: '{count, plural, one {Lösung} other {Lösungen}} auf Seite {page}',
     answers: 'Lösungen auf den Seiten {from}–{to}',
     page: 'Seite {page}',
+    hints: 'Tipps auf Seite {page}',
+    hintsOn: 'Tipps auf den Seiten {from}–{to}',
   },
   fr: {
     answer: '{count, plural, one {Solution} other {Solutions}} page {page}',
     answers: 'Solutions pages {from}–{to}',
     page: 'page {page}',
+    hints: 'Indices page {page}',
+    hintsOn: 'Indices pages {from}–{to}',
   },
 });
 
@@ -48,7 +56,7 @@ const DOT = 4.4;
 const LEAST_NOTE = 8;
 
 type Context = Pick<DrawContext<never, unknown>, 'frame' | 'body' | 'type' | 'faces' | 'language'>;
-type Placed = Pick<PlacedItem<unknown>, 'displayNumber' | 'total' | 'solutionPage'>;
+type Placed = Pick<PlacedItem<unknown>, 'displayNumber' | 'total' | 'solutionPage' | 'hintsPage'>;
 
 /** A line of text whose ink begins no further left than it does itself: some letters reach over. */
 export function clearOfLeft(line: TextMark, type: Typesetter): TextMark {
@@ -56,14 +64,17 @@ export function clearOfLeft(line: TextMark, type: Typesetter): TextMark {
   return ink && ink.left < line.x ? { ...line, x: line.x + (line.x - ink.left) } : line;
 }
 
-/** Where the answers of some puzzles are, in print; empty where they have none. */
+/** Where the hints and the answers of some puzzles are, in print; empty where they have none. */
 function answersOf(placed: readonly Placed[], { language }: Context): string {
-  const pages = placed.flatMap(({ solutionPage }) => (solutionPage === null ? [] : [solutionPage]));
-  if (!pages.length) return '';
-  const [from, to] = [Math.min(...pages), Math.max(...pages)];
-  return from === to
-    ? aroundWords(language, 'answer', { page: from, count: pages.length })
-    : aroundWords(language, 'answers', { from, to });
+  const from = (pages: readonly (number | null)[]) => {
+    const known = pages.filter((page) => page !== null);
+    return { count: known.length, from: Math.min(...known), to: Math.max(...known), page: known[0]! };
+  };
+  const hints = from(placed.map(({ hintsPage }) => hintsPage));
+  const answers = from(placed.map(({ solutionPage }) => solutionPage));
+  const said = (span: typeof hints, one: 'hints' | 'answer', several: 'hintsOn' | 'answers') =>
+    span.count ? [aroundWords(language, span.from === span.to ? one : several, span)] : [];
+  return [...said(hints, 'hints', 'hintsOn'), ...said(answers, 'answer', 'answers')].join(' · ');
 }
 
 /** The numbers of the puzzles on a page: “21” or “21–24”. */

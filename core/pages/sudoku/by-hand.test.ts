@@ -109,6 +109,20 @@ describe.each(['jigsaw', 'killer'] as const)('boxes and cages that are changed b
   });
 });
 
+describe('digits that cannot stand together', () => {
+  it('are told, and no others', () => {
+    // Eight digits of the first row, and the ninth in the column of its last cell: nothing is left for that.
+    const rows = Array.from({ length: 9 }, () => '.........');
+    rows[0] = '12345678.';
+    rows[4] = '2.......9';
+    rows[6] = '...7.....';
+    const puzzle = { size: 9, variant: 'classic', givens: rows.join('') } as const;
+    const watched = watchSudoku(puzzle);
+    expect(watched).toMatchObject({ isSound: false, cells: [0, 1, 2, 3, 4, 5, 6, 7, 44] });
+    expect(watched.says).toMatch(/^There is no answer: the marked digits/);
+  });
+});
+
 describe('boxes of any outline', () => {
   const boxes = 'AABBAABBCCDDCCDD';
   const jigsaw: SudokuJigsaw = { size: 4, variant: 'jigsaw', boxes, givens: '.'.repeat(16) };

@@ -1,3 +1,4 @@
+import { contradiction } from '../../puzzles/contradiction.ts';
 import { groupsOf, hangingGroups, touch } from '../../puzzles/groups.ts';
 import {
   attemptAt,
@@ -97,6 +98,22 @@ export function withApart(pin: SudokuKiller, cell: number): SudokuKiller {
 
 const NO_ANSWER = 'There is no answer. Take out or change a digit.';
 
+const CONTRADICTING =
+  'There is no answer: the marked digits cannot stand together. Take out or change one of them.';
+/** In larger ones it would take too long to find which digits contradict each other. */
+const MOST_SEARCHED = 9;
+
+/** Cells whose digits cannot stand together, none of which could be left out. */
+function contradicting(pin: SudokuGiven): number[] {
+  if ('cages' in pin || pin.size > MOST_SEARCHED) return [];
+  const given = [...pin.givens].flatMap((digit, cell) => (digit === '.' ? [] : [cell]));
+  return contradiction(given, (some) => {
+    const kept = new Set(some);
+    const givens = [...pin.givens].map((digit, cell) => (kept.has(cell) ? digit : '.')).join('');
+    return judgeGivens({ ...pin, givens }).answers !== 'none';
+  });
+}
+
 /** What is said where there are several answers, after where they differ. */
 const HELP = {
   givens: 'give a digit in one of these.',
@@ -166,8 +183,10 @@ export function watchSudoku(pin: SudokuGiven): Watched {
       ];
       return { isSound: true, says: oneAnswer(said), cells: [] };
     }
-    case 'none':
-      return { isSound: false, says: NO_ANSWER, cells: [] };
+    case 'none': {
+      const cells = contradicting(pin);
+      return { isSound: false, says: cells.length ? CONTRADICTING : NO_ANSWER, cells };
+    }
     case 'several':
       return {
         isSound: false,

@@ -8,6 +8,23 @@ import {
   wrapFinding,
 } from '../finding.ts';
 
+interface Line {
+  size: number;
+  text: string;
+}
+
+/** Lines of one text at most. */
+const MOST_LINES = 12;
+
+/** Are the lines that are too small those of one text alone, one below the other in one size? Then it is too long for its place. */
+const isOneText = (small: readonly Line[], first: number, all: readonly Line[]): boolean =>
+  small.length <= MOST_LINES &&
+  small.some(({ text }) => /\S\s+\S/.test(text)) &&
+  small.every((line, i) => line === all[first + i] && line.size === small[0]!.size);
+
+/** As much of a text as names it. */
+const beginningOf = (text: string): string => text.trim().slice(0, 30);
+
 /** Strokes and type that would print too faint or too small. */
 export const minimums: Check = {
   id: 'minimums',
@@ -15,11 +32,11 @@ export const minimums: Check = {
   ofPage({ book: { rules } }, seen) {
     const { leastStroke, leastType } = rules.interior;
     let thinnest = Infinity;
-    let smallest = Infinity;
+    const texts: Line[] = [];
     for (const layer of seen.scene.layers) {
       eachMark(layer.marks, (mark, { matrix }) => {
         const scale = meanScale(matrix);
-        if (mark.type === 'text') smallest = Math.min(smallest, mark.size * scale);
+        if (mark.type === 'text') texts.push({ size: mark.size * scale, text: mark.text });
         else if (mark.type === 'path' && mark.stroke)
           thinnest = Math.min(thinnest, mark.stroke.width * scale);
       });
@@ -33,16 +50,19 @@ export const minimums: Check = {
           `a line is ${thinnest.toFixed(2)} pt thick; ${leastStroke} pt is the minimum. Use thicker lines.`,
         ),
       );
-    if (smallest < leastType - 1e-9) {
+    const small = texts.filter(({ size }) => size < leastType - 1e-9);
+    if (small[0]) {
+      const { size, text } = small.reduce((least, one) => (one.size < least.size ? one : least));
+      const isLong = isOneText(small, texts.indexOf(small[0]), texts);
       const remedy =
         seen.page.role === 'solutions'
           ? 'Put fewer solutions on a page.'
-          : 'Use a smaller grid or a larger trim.';
+          : `${isLong ? 'Shorten it, or use' : 'Use'} a smaller grid or a larger trim.`;
       findings.push(
         pageFinding(
           'minimums',
           seen,
-          `type is ${smallest.toFixed(1)} pt; ${leastType} pt is the minimum. ${remedy}`,
+          `${isLong ? `“${beginningOf(text)}”` : 'type'} is ${size.toFixed(1)} pt; ${leastType} pt is the minimum. ${remedy}`,
         ),
       );
     }
@@ -64,7 +84,7 @@ export const minimums: Check = {
       wrapFinding(
         'minimums',
         'fix',
-        `“${smallest.mark.text.slice(0, 30)}” is ${smallest.size.toFixed(1)} pt; ${leastType} pt is the minimum. ${onSpine ? 'Hide the words on the spine, or add pages.' : 'Shorten it.'}`,
+        `“${beginningOf(smallest.mark.text)}” is ${smallest.size.toFixed(1)} pt; ${leastType} pt is the minimum. ${onSpine ? 'Hide the words on the spine, or add pages.' : 'Shorten it.'}`,
       ),
     ];
   },

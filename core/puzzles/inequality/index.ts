@@ -1,4 +1,4 @@
-export { INEQUALITY_SIZES, neighbors, type Sign } from './grid.ts';
+export { INEQUALITY_SIZES, type InequalityGrid, neighbors, type Sign } from './grid.ts';
 export { answersOf } from './judge.ts';
 export { inequalitySteps } from './make.ts';
 export { sameInequality } from './same.ts';
