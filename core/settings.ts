@@ -4,6 +4,8 @@ import { describedBy } from './schema.ts';
 /** Values of other options. */
 export type When = Readonly<Record<string, readonly unknown[]>>;
 
+type Names = Readonly<Record<string, string>>;
+
 /** What a setting says of itself beside its schema, whose range and values are said there alone. */
 export interface SettingNotes {
   label: string;
@@ -14,8 +16,8 @@ export interface SettingNotes {
   step?: number;
   /** Lines of a text that is longer than one. */
   rows?: number;
-  /** The name of each value of a choice. */
-  values?: Readonly<Record<string, string>>;
+  /** The name of each value of a choice; a function where they take long to find, called when they are asked for. */
+  values?: Names | (() => Names);
   /** It means something only while each of these options has one of the values; the panel leaves it out otherwise. */
   when?: When;
   /** `color`, `day`, `elsewhere` where the control of another option sets it too, or a control for it alone, by its id. */
@@ -81,8 +83,10 @@ function fieldOf(key: string, schema: Described, notes: SettingNotes): Field {
   };
   if (control === 'color' || control === 'day') return { ...field, control };
   if (control) return { ...field, control: 'custom', id: control };
-  const named = (options: readonly (string | number)[]) =>
-    options.map((value) => ({ value, label: values?.[value] ?? String(value) }));
+  const named = (options: readonly (string | number)[]) => {
+    const names = typeof values === 'function' ? values() : values;
+    return options.map((value) => ({ value, label: names?.[value] ?? String(value) }));
+  };
   if (schema.options) return { ...field, control: 'choice', choices: named(schema.options) };
   if (schema.item?.options) {
     const least = steps(schema).find(({ type }) => type === 'min_length')?.requirement ?? 0;

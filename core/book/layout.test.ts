@@ -4,7 +4,7 @@ import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { fingerprintsOf } from '../export/fingerprints.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
-import { registerKind } from '../pages/index.ts';
+import { lackOf, pageKinds, registerKind } from '../pages/index.ts';
 import {
   agedSample,
   artSample,
@@ -81,6 +81,10 @@ describe('a registry of kinds', () => {
     expect(() => registerKind(openSumsSample as never)).toThrow('has solutions, but none that can be shown');
     const loose = exactObject({ loud: setting(v.number(), 1, { label: 'Loud' }) });
     expect(refused({ options: loose })).toThrow('cannot be asked for: The option “loud”');
+  });
+
+  it.each(pageKinds().map((kind) => [kind.id, kind] as const))('%s lacks nothing', (_, kind) => {
+    expect(lackOf(kind)).toBeNull();
   });
 });
 

@@ -1,4 +1,4 @@
-import { UTCDate } from '@date-fns/utc';
+import { UTCDateMini } from '@date-fns/utc/date/mini';
 import {
   addDays,
   addMonths,
@@ -25,8 +25,8 @@ const FIRST = { monday: 1, sunday: 0, saturday: 6 } as const;
 const YEARS = { from: 1900, to: 2100 };
 
 /** Midnight of a day, in no place's time. */
-export const dateOf = (day: Day): UTCDate =>
-  new UTCDate(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10)));
+export const dateOf = (day: Day): Date =>
+  new UTCDateMini(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10)));
 export const dayOf = (date: Date): Day => date.toISOString().slice(0, 10);
 
 const isDay = (text: string): boolean =>

@@ -61,19 +61,19 @@ const kinds = new Map<string, PageKind>();
 let revision = 0;
 
 /**
- * Makes a kind known.
+ * Makes another kind known.
  * @throws RangeError that names what a kind lacks, or that its id is taken
  */
 export function registerKind<Options, Item>(kind: PageKind<Options, Item>): void {
-  const lacks = incomplete(kind as unknown as PageKind);
+  const lacks = kinds.has(kind.id) ? 'has an id that another kind has' : lackOf(kind as unknown as PageKind);
   if (lacks) throw new RangeError(`The kind of page “${kind.id}” ${lacks}.`);
   kinds.set(kind.id, kind as unknown as PageKind);
   revision++;
 }
 
-function incomplete(kind: PageKind): string | null {
+/** What a kind lacks, after its name. Those below are looked over by a test, as it would take long each time the program starts. */
+export function lackOf(kind: PageKind): string | null {
   if (!/^[a-z][a-z0-9-]*$/.test(kind.id)) return 'has an id that is not in small letters and hyphens';
-  if (kinds.has(kind.id)) return 'has an id that another kind has';
   const versions = incompleteVersions<PageKind>(kind);
   if (versions) return versions;
   const defaults = v.safeParse(kind.options, {});
@@ -97,7 +97,7 @@ function incomplete(kind: PageKind): string | null {
   return null;
 }
 
-for (const kind of [
+const offered = [
   halfTitle,
   titlePage,
   copyright,
@@ -152,8 +152,9 @@ for (const kind of [
   composed,
   textList,
   planner,
-] as unknown as PageKind[])
-  registerKind(kind);
+] as unknown as PageKind[];
+for (const kind of offered) kinds.set(kind.id, kind);
+if (kinds.size < offered.length) throw new RangeError('Two kinds of page have the same id.');
 
 /** All kinds of page, in the order in which they are offered. */
 export const pageKinds = (): readonly PageKind[] => [...kinds.values()];

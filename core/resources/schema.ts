@@ -81,7 +81,7 @@ export const resourcesSchema = v.pipe(
   ),
   v.check(
     (all) => Object.keys(all).length <= MOST_RESOURCES,
-    `are more than the ${MOST_RESOURCES.toLocaleString('en-US')} that are allowed.`,
+    () => `are more than the ${MOST_RESOURCES.toLocaleString('en-US')} that are allowed.`,
   ),
 );
 

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { deflateSync } from 'node:zlib';
@@ -186,16 +186,16 @@ function textPages(): Promise<Uint8Array> {
   );
 }
 
-/** A book written by a process of its own, as the command is run, see cli/bin.mjs. */
+/** What Node is told when the command is run, in the first line of its file. */
+const [told = ''] = readFileSync('cli/bin.mjs', 'utf8').split('\n', 1);
+const NODE_FLAGS = told.split(' ').filter((word) => word.startsWith('--'));
+
+/** A book written by a process of its own, as the command is run. */
 function written(book: string): { ms: number; peak: number; bytes: number } {
   const began = performance.now();
-  const { stdout } = spawnSync(
-    process.execPath,
-    ['--max-semi-space-size=8', 'build/bench/write-book.mjs', book],
-    {
-      encoding: 'utf8',
-    },
-  );
+  const { stdout } = spawnSync(process.execPath, [...NODE_FLAGS, 'build/bench/write-book.mjs', book], {
+    encoding: 'utf8',
+  });
   return { ms: performance.now() - began, ...(JSON.parse(stdout) as { peak: number; bytes: number }) };
 }
 const startup = median(

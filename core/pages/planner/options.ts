@@ -27,7 +27,6 @@ export const VIEWS = {
 } as const;
 export type ViewId = keyof typeof VIEWS;
 
-const regions = new Intl.DisplayNames('en', { type: 'region' });
 const WEEKS: readonly ViewId[] = ['week', 'week-vertical', 'week-times'];
 const DAYS: readonly ViewId[] = ['day', 'day-lines'];
 const MONTHS: readonly ViewId[] = ['month', 'month-list'];
@@ -109,9 +108,10 @@ export const options = exactObject({
   holidays: setting(enumOf(['none', ...HOLIDAY_COUNTRIES]), 'none', {
     label: 'Holidays of',
     when: { dated: [true] },
-    values: {
-      none: 'No country',
-      ...Object.fromEntries(HOLIDAY_COUNTRIES.map((code) => [code, regions.of(code)!])),
+    values: () => {
+      const regions = new Intl.DisplayNames('en', { type: 'region' });
+      const countries = HOLIDAY_COUNTRIES.map((code): [string, string] => [code, regions.of(code)!]);
+      return { none: 'No country', ...Object.fromEntries(countries) };
     },
     group: GROUP.shown,
   }),

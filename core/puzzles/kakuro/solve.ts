@@ -15,13 +15,8 @@ const sumOf = Uint8Array.from({ length: 512 }, (_, set) => {
 });
 
 /** Sets of digits that a run of so many cells with this sum can have. */
-const setsOf: number[][][] = Array.from({ length: 10 }, (_, length) =>
-  Array.from({ length: 46 }, (_, sum) => {
-    const sets: number[] = [];
-    for (let set = 0; set < 512; set++) if (bitsOf[set] === length && sumOf[set] === sum) sets.push(set);
-    return sets;
-  }),
-);
+const setsOf: number[][][] = Array.from({ length: 10 }, () => Array.from({ length: 46 }, () => []));
+for (let set = 0; set < 512; set++) setsOf[bitsOf[set]!]![sumOf[set]!]!.push(set);
 
 /** Per length of a run, the sets that its first cells can have, and those from which its last ones can be completed. */
 const reached = Array.from({ length: 10 }, () => new Uint8Array(512));
