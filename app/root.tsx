@@ -36,6 +36,8 @@ export function Layout({ children }: { children: ReactNode }) {
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <link rel="icon" href="/quill.svg" type="image/svg+xml" />
         <Meta />
+        {/* Before the links: behind them it would wait for every style sheet. */}
+        <EarlyRenderer />
         <Links />
         <meta name="emotion-insertion-point" content="" />
         {/* Notices make their styles as soon as their program is there, and ask for the nonce under this name. */}
@@ -44,7 +46,6 @@ export function Layout({ children }: { children: ReactNode }) {
         </script>
       </head>
       <body>
-        <EarlyRenderer />
         <ThemeProvider theme={theme}>
           <CssBaseline />
           {children}

@@ -58,28 +58,37 @@ export function formatting(formats: Formats): Formatting {
   return found;
 }
 
+/** A form of days or times, made ready when it is first asked for: each takes some of the time in which a page opens. */
+function whenNeeded(locale: string, options: Intl.DateTimeFormatOptions): () => Intl.DateTimeFormat {
+  let form: Intl.DateTimeFormat | undefined;
+  return () => {
+    form ??= new Intl.DateTimeFormat(locale, options);
+    return form;
+  };
+}
+
 function make({ units, days, currency }: Formats): Formatting {
   const locale = LOCALES[days];
   const words = { year: 'numeric', month: 'short', day: 'numeric' } as const;
   const figures = { year: 'numeric', month: '2-digit', day: '2-digit' } as const;
   const form = days === 'year first' ? figures : words;
   const { year: _, ...withoutYear } = form;
-  const dayForm = new Intl.DateTimeFormat(locale, { ...form, timeZone: 'UTC' });
-  const yearless = new Intl.DateTimeFormat(locale, { ...withoutYear, timeZone: 'UTC' });
+  const dayForm = whenNeeded(locale, { ...form, timeZone: 'UTC' });
+  const yearless = whenNeeded(locale, { ...withoutYear, timeZone: 'UTC' });
   const timeForm =
     days === 'month first'
-      ? new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit' })
-      : new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-  const dateForm = new Intl.DateTimeFormat(locale, form);
+      ? whenNeeded('en-US', { hour: 'numeric', minute: '2-digit' })
+      : whenNeeded('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const dateForm = whenNeeded(locale, form);
   const decimals = units === 'in' ? 3 : 2;
   return {
     units,
     days,
     currency,
-    day: (day) => dayForm.format(new Date(`${day}T12:00:00Z`)),
-    dayOfYear: (at) => yearless.format(at),
-    time: (at) => timeForm.format(at),
-    moment: (at) => `${dateForm.format(at)}, ${timeForm.format(at)}`,
+    day: (day) => dayForm().format(new Date(`${day}T12:00:00Z`)),
+    dayOfYear: (at) => yearless().format(at),
+    time: (at) => timeForm().format(at),
+    moment: (at) => `${dateForm().format(at)}, ${timeForm().format(at)}`,
     length: (points, exact = false) => showLength(points, units, exact ? decimals : undefined),
     size: (width, height, exact = false) => showSize(width, height, units, exact ? decimals : undefined),
     market: (markets) => markets.find((market) => market.currency === currency) ?? markets[0],
