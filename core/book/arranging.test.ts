@@ -175,6 +175,35 @@ describe('groups', () => {
     expect(order({ order: 'shuffled' })).toBe(shuffled);
   });
 
+  it('rise by the levels of their puzzles, each member in its own order, notes behind what they stand behind', () => {
+    const sudokus = (id: string, level: unknown) => ({
+      ...{ id, kind: 'sudoku', options: { size: 4, level, perPage: 2 } },
+    });
+    const levelsOf = (order: string) => {
+      const members = [
+        sudokus('a', 3),
+        { id: 'n', kind: 'dot-grid' },
+        sudokus('b', 'rising'),
+        sudokus('c', 1),
+      ];
+      const { pages } = planOf(recipeOf([{ id: 'g', group: { rounds: 5, order, members } }]));
+      return pages
+        .filter(({ role }) => role === 'body')
+        .map(({ section, items }) => `${section}${items.join('+')}`)
+        .join(' ');
+    };
+    expect(levelsOf('turns')).toMatch(/^a1\+2 n b1\+2 c1\+2 a3\+4 n /);
+    // Of b, a page of each level; a page of notes stays with the one that it stood behind.
+    expect(levelsOf('rising')).toBe(
+      [
+        ...['b1+2', 'c1+2', 'c3+4', 'c5+6', 'c7+8', 'c9+10', 'b3+4', 'a1+2', 'n', 'a3+4', 'n', 'a5+6', 'n'],
+        ...['b5+6', 'a7+8', 'n', 'a9+10', 'n', 'b7+8', 'b9+10'],
+      ].join(' '),
+    );
+    // Without any level, they stand in turn.
+    expect(order({ order: 'rising' })).toBe(order({}));
+  });
+
   it('are parted into sections as long as their members were', () => {
     const parted = partGroup(recipeOf([group('g', 4, members)]), 'g');
     expect(parted.sections.map((one) => (one as { pages?: number }).pages)).toEqual([12, 4]);

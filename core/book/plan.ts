@@ -14,6 +14,7 @@ import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import { randomStream } from '../random.ts';
 import type { ResourceType } from '../resources/index.ts';
 import { parseLength } from '../units.ts';
+import { filedItem } from './filed-item.ts';
 import { pagesOfHints } from './hint-pages.ts';
 import { answersScale } from './large-answers.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
@@ -292,7 +293,11 @@ function paginate(
     run(entry.id, 'body', () => {
       if (entry.starts === 'right') turnTo('recto', members[0]!.id);
       const next = members.map(() => 0);
-      for (const i of turns ?? units[0]!.map(() => 0)) {
+      const order =
+        turns && isGroup(entry) && entry.group.order === 'rising'
+          ? risingTurns(recipe, members, units, turns)
+          : turns;
+      for (const i of order ?? units[0]!.map(() => 0)) {
         const unit = units[i]![next[i]!++];
         if (!unit) continue;
         place(members[i]!, unit, solutions, entry);
@@ -337,6 +342,33 @@ function turnsOf({ seed }: Recipe, { id, group }: Group, count?: number): number
     (_, turn) => round[turn % round.length]!,
   );
   return group.order === 'shuffled' ? randomStream(seed, id, 'turns').shuffled(turns) : turns;
+}
+
+/**
+ * Turns by the levels of the puzzles that come at them, the easiest first. A member's own pages stay in their order, and pages without
+ * a level behind the one before them.
+ */
+function risingTurns(
+  recipe: Recipe,
+  members: readonly Section[],
+  units: readonly (readonly Unit[])[],
+  turns: readonly number[],
+): number[] {
+  const next = members.map(() => 0);
+  const reached = members.map(() => 0);
+  let before = 0;
+  const levels = turns.map((i) => {
+    const items = units[i]![next[i]!++]?.items ?? [];
+    const known = items.flatMap(
+      (item) => filedItem(recipe, members[i]!, item, countItems(units[i]!))?.level ?? [],
+    );
+    if (known.length)
+      before = Math.max(reached[i]!, known.reduce<number>((sum, level) => sum + level, 0) / known.length);
+    reached[i] = before;
+    return before;
+  });
+  const places = turns.map((_, turn) => turn).sort((a, b) => levels[a]! - levels[b]! || a - b);
+  return places.map((turn) => turns[turn]!);
 }
 
 /** What the items of a section are called. Members of a group that count apart go by the name of their kind. */

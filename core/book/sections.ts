@@ -79,8 +79,8 @@ export interface Group extends Standing {
     rounds: number;
     /** Items counted through all members, or each member's apart. */
     numbering: 'through' | 'apart';
-    /** In turn, or all of them mixed by the seed of the book; in turn if left out. */
-    order?: 'turns' | 'shuffled';
+    /** In turn, all of them mixed by the seed of the book, or by the levels of their puzzles; in turn if left out. */
+    order?: 'turns' | 'shuffled' | 'rising';
     members: Section[];
   };
   solutions: Solutions;
@@ -190,7 +190,7 @@ export function sectionsSchema() {
     group: exactObject({
       rounds: integerBetween(1, MOST_IN_SECTION),
       numbering: v.optional(enumOf(['through', 'apart']), 'through'),
-      order: v.optional(enumOf(['turns', 'shuffled'])),
+      order: v.optional(enumOf(['turns', 'shuffled', 'rising'])),
       members: v.pipe(
         v.array(member),
         v.minLength(1, 'has no members. A group needs at least one section.'),

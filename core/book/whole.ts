@@ -3,6 +3,7 @@ import type { IndexedTerm, ListedPage, WholeBook } from '../pages/index.ts';
 import { levelTitle } from '../pages/puzzle/level.ts';
 import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import type { Book } from './book.ts';
+import { filedItem } from './filed-item.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
 import type { Plan } from './planned.ts';
 import type { Recipe } from './recipe.ts';
@@ -91,19 +92,13 @@ function noteItems(
   section: Section,
   note: (page: number, entry: Omit<Found, 'pages'>) => void,
 ): void {
-  const { filed } = kindOf(section);
   const planned = plan.items[section.id];
-  if (!filed || !planned) return;
+  if (!planned) return;
   const language = printedLanguage(recipe);
   planned.pages.forEach((page, i) => {
-    const item = i + 1;
-    const { title, level, called } = filed({
-      options: section.options,
-      streamKey: [recipe.seed, section.id],
-      ...{ item, total: planned.count },
-      roll: section.rolls?.[item] ?? 0,
-      pin: section.pins?.[item],
-    });
+    const filed = filedItem(recipe, section, i + 1, planned.count);
+    if (!filed) return;
+    const { title, level, called } = filed;
     if (title) note(page, { by: 'titles', text: title, order: 0 });
     if (level)
       note(page, { by: 'levels', under: levelTitle(language, level), text: called(language), order: level });

@@ -19,6 +19,7 @@ const NUMBERINGS = [
 const ORDERS = [
   { value: 'turns', label: 'In turn' },
   { value: 'shuffled', label: 'Shuffled' },
+  { value: 'rising', label: 'By level' },
 ] as const;
 
 /** How often the members of a group come in turn, how their items are numbered, and where their solutions are. */
