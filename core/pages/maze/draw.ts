@@ -44,7 +44,7 @@ const LARGE_WALL = 1.5;
 const WAY = 0.34;
 const WAY_GRAY = 0.5;
 
-/** Names of floors: at 6 × 9 in, in points, and how far above one, of the room there. */
+/** Names of floors: at 6 × 9 in, in points, and how far above one, of the room there, into which they fit. */
 const FLOOR_NAME = { size: 9, least: 8, above: 0.22 } as const;
 
 type Context = DrawContext<MazeOptions, MazeItem>;
@@ -198,10 +198,14 @@ function stairsMarks(grid: Grid, open: Uint8Array, { x, y, cell: size }: Place):
   return marks;
 }
 
-/** What floors are called, over their left corners. */
+/** What floors are called, over their left corners; nothing where there is no room for it. */
 function floorNames({ floors }: Grid, { x, y, cell }: Place, context: Context): Mark[] {
   const { type, faces, language, frame } = context;
-  const size = Math.max(FLOOR_NAME.least, FLOOR_NAME.size * frame.grid.typeScale);
+  const size = Math.min(
+    FLOOR_HEAD * cell,
+    Math.max(FLOOR_NAME.least, FLOOR_NAME.size * frame.grid.typeScale),
+  );
+  if (size < FLOOR_NAME.least) return [];
   const style = { face: faces.text, size, color: BLACK };
   return (floors?.at ?? []).map(([left, top], floor) =>
     textLine(
