@@ -14,7 +14,7 @@ import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import { randomStream } from '../random.ts';
 import type { ResourceType } from '../resources/index.ts';
 import { parseLength } from '../units.ts';
-import { filedItem } from './filed-item.ts';
+import { filedUnder } from './filed-under.ts';
 import { pagesOfHints } from './hint-pages.ts';
 import { answersScale } from './large-answers.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
@@ -360,7 +360,7 @@ function risingTurns(
   const levels = turns.map((i) => {
     const items = units[i]![next[i]!++]?.items ?? [];
     const known = items.flatMap(
-      (item) => filedItem(recipe, members[i]!, item, countItems(units[i]!))?.level ?? [],
+      (item) => filedUnder(recipe, members[i]!, item, countItems(units[i]!))?.level ?? [],
     );
     if (known.length)
       before = Math.max(reached[i]!, known.reduce<number>((sum, level) => sum + level, 0) / known.length);

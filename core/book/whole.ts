@@ -3,7 +3,7 @@ import type { IndexedTerm, ListedPage, WholeBook } from '../pages/index.ts';
 import { levelTitle } from '../pages/puzzle/level.ts';
 import { bookWords, printedLanguage } from '../printed-words/index.ts';
 import type { Book } from './book.ts';
-import { filedItem } from './filed-item.ts';
+import { filedUnder } from './filed-under.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
 import type { Plan } from './planned.ts';
 import type { Recipe } from './recipe.ts';
@@ -96,7 +96,7 @@ function noteItems(
   if (!planned) return;
   const language = printedLanguage(recipe);
   planned.pages.forEach((page, i) => {
-    const filed = filedItem(recipe, section, i + 1, planned.count);
+    const filed = filedUnder(recipe, section, i + 1, planned.count);
     if (!filed) return;
     const { title, level, called } = filed;
     if (title) note(page, { by: 'titles', text: title, order: 0 });

@@ -147,6 +147,8 @@ test('a maze on floors is walked over its stairs, which are taken away and put b
   await walk(floors[0]!);
   await page.keyboard.press('t');
   await expect(verdict).toHaveText(/^There is no way/);
+  // At their other end, which the way goes on from, one floor up.
+  await page.keyboard.press('PageUp');
   await page.keyboard.press('t');
   await expect(verdict).toHaveText(new RegExp(`^One way, of ${cells} cells\\. `));
 });

@@ -141,7 +141,8 @@ function wallsPath(grid: Grid, open: Uint8Array, left: readonly number[], { x, y
 function endAt(grid: Grid, cell: number, opening: number | null, { x, y, cell: size }: Place) {
   const middle = [x + grid.x[cell]! * size, y + grid.y[cell]! * size] as const;
   // The round cell in the middle of rings is two cells wide.
-  const inside = grid.id === 'circle' && cell === 0 ? 1.25 : 0.72;
+  const own = grid.floors ? cell % grid.floors.cells : cell;
+  const inside = grid.id === 'circle' && own === 0 ? 1.25 : 0.72;
   if (opening === null) return { x: middle[0], y: middle[1], dx: 0, dy: 1, edge: size * inside };
   const [x1, y1, x2, y2] = endsOfWall(grid, opening);
   const at = [x + ((x1 + x2) / 2) * size, y + ((y1 + y2) / 2) * size] as const;

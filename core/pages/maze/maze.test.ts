@@ -35,6 +35,27 @@ const pinOf = (book: Book, item: number, total: number) =>
     ...{ item, roll: 0, pin: undefined, total },
   });
 
+/** The five mazes of a section, each of the next level, with nothing wrong with them. */
+function ofEachLevel(book: Book): MazeItem[] {
+  const items = [1, 2, 3, 4, 5].map((number) => itemOf(book, number));
+  expect(items.map(({ level }) => level)).toEqual([1, 2, 3, 4, 5]);
+  for (const item of items) expect(inspectMaze(item, { label: 'Puzzle 1' })).toEqual([]);
+  return items;
+}
+
+/** Put through the recipe, what is pinned or kept by hand is the same maze, whatever is set. */
+function staySame(book: Book): void {
+  const items = ofEachLevel(book);
+  for (const item of items) {
+    const pin = v.parse(kind.pin!.schema, JSON.parse(JSON.stringify(mazePinned(item, item))));
+    const kept = itemOf(mazes(1, {}, {}, { pins: { 1: pin } }), 1);
+    expect({ ...kept, wanted: item.wanted }).toEqual(item);
+    expect(watchMaze(item, item)).toMatchObject({ isSound: true });
+  }
+  const pinned = pinOf(book, 3, 5);
+  expect(itemOf(mazes(5, { grid: 'hexagon' }, {}, { pins: { 3: pinned } }), 3)).toEqual(items[2]);
+}
+
 describe('a section of mazes', () => {
   it('levels rise over it, and every maze has one way', () => {
     const book = mazes(10, { columns: 12, rows: 12 });
@@ -85,22 +106,13 @@ describe('a section of mazes', () => {
   it('with bridges has the level that is asked for, and is the same pinned, or kept by hand', () => {
     const options = { columns: 14, rows: 16, bridges: 70 };
     const book = mazes(5, options);
-    const items = [1, 2, 3, 4, 5].map((number) => itemOf(book, number));
-    expect(items.map(({ level }) => level)).toEqual([1, 2, 3, 4, 5]);
-    for (const item of items) {
-      expect(inspectMaze(item, { label: 'Puzzle 1' })).toEqual([]);
+    for (const item of ofEachLevel(book)) {
       expect(item.over!.length).toBeGreaterThan(3);
       const data = kind.data!(item) as { cells: number; passages: unknown[]; bridges: [number, number][] };
       expect(data.cells).toBe(14 * 16 + data.bridges.length);
       expect(data.passages).toHaveLength(data.cells - 1);
-      // What is kept by hand is put through the recipe, and is the same maze.
-      const pin = v.parse(kind.pin!.schema, JSON.parse(JSON.stringify(mazePinned(item, item))));
-      const kept = itemOf(mazes(1, {}, {}, { pins: { 1: pin } }), 1);
-      expect({ ...kept, wanted: item.wanted }).toEqual(item);
-      expect(watchMaze(item, item)).toMatchObject({ isSound: true });
     }
-    const pinned = pinOf(book, 3, 5);
-    expect(itemOf(mazes(5, { grid: 'hexagon' }, {}, { pins: { 3: pinned } }), 3)).toEqual(items[2]);
+    staySame(book);
     // Other grids, and mazes of which any is as likely, have none.
     expect(itemOf(mazes(1, { ...options, grid: 'hexagon' }), 1).over).toBeUndefined();
     expect(itemOf(mazes(1, { ...options, passages: 'even' }), 1).over).toBeUndefined();
@@ -110,10 +122,7 @@ describe('a section of mazes', () => {
     for (const grid of ['square', 'circle']) {
       const options = { grid, columns: 13, rows: 12, floors: 3 };
       const book = mazes(5, options);
-      const items = [1, 2, 3, 4, 5].map((number) => itemOf(book, number));
-      expect(items.map(({ level }) => level)).toEqual([1, 2, 3, 4, 5]);
-      for (const item of items) {
-        expect(inspectMaze(item, { label: 'Puzzle 1' })).toEqual([]);
+      for (const item of ofEachLevel(book)) {
         expect(kind.told!(item)).toMatch(/a way of \d+ cells over 3 floors$/);
         const data = kind.data!(item) as { cells: number; floors: number; passages: [number, number][] };
         expect(data.floors).toBe(3);
@@ -125,13 +134,8 @@ describe('a section of mazes', () => {
         );
         expect(up.length).toBeGreaterThanOrEqual(2);
         for (const [one, other] of up) expect(Math.abs(other - one)).toBe(floor);
-        const pin = v.parse(kind.pin!.schema, JSON.parse(JSON.stringify(mazePinned(item, item))));
-        const kept = itemOf(mazes(1, {}, {}, { pins: { 1: pin } }), 1);
-        expect({ ...kept, wanted: item.wanted }).toEqual(item);
-        expect(watchMaze(item, item)).toMatchObject({ isSound: true });
       }
-      const pinned = pinOf(book, 3, 5);
-      expect(itemOf(mazes(5, { grid: 'hexagon' }, {}, { pins: { 3: pinned } }), 3)).toEqual(items[2]);
+      staySame(book);
     }
     // Bridges are on a single floor.
     expect(itemOf(mazes(1, { columns: 14, rows: 14, bridges: 70, floors: 2 }), 1).over).toBeUndefined();

@@ -24,6 +24,10 @@ const HELP: Readonly<Record<Tool, string>> = {
   goal: 'Click the cell of the goal. At the edge, the outer wall opens there.',
 };
 
+/** Keys that lead to the same cell of another floor: so many up. */
+const FLOORS: Readonly<Record<string, number>> = { PageUp: 1, PageDown: -1 };
+const FLOORS_HELP = 'Page Up and Page Down go to the same cell one floor up or down.';
+
 /** Walls that are opened and closed, and ends that are moved, while a solver looks for the one way. */
 export default function MazeByHand({ item, onClose, onKeep }: ByHandProps<MazeItem>) {
   const grid = useMemo(() => gridOf(item), [item]);
@@ -59,7 +63,10 @@ export default function MazeByHand({ item, onClose, onKeep }: ByHandProps<MazeIt
     } else if (event.key.toLowerCase() === 's') put('start', at);
     else if (event.key.toLowerCase() === 'g') put('goal', at);
     else if (event.key.toLowerCase() === 't') turnStairs(at);
-    else return;
+    else if (grid.floors && FLOORS[event.key]) {
+      const cell = at + FLOORS[event.key]! * grid.floors.cells;
+      if (cell >= 0 && cell < grid.cells) setAt(cell);
+    } else return;
     event.preventDefault();
     event.stopPropagation();
   };
@@ -87,7 +94,7 @@ export default function MazeByHand({ item, onClose, onKeep }: ByHandProps<MazeIt
               ))}
           </ToggleButtonGroup>
           <Typography id="maze-help" variant="body2">
-            {HELP[tool]}
+            {HELP[tool]} {grid.floors && FLOORS_HELP}
           </Typography>
         </>
       }

@@ -2,8 +2,8 @@ import type { Filed } from '../pages/index.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, type Section } from './sections.ts';
 
-/** What is known of an item before it is made; null of a kind whose items are under nothing. @param total items of the section */
-export function filedItem(recipe: Recipe, section: Section, item: number, total: number): Filed | null {
+/** Under what an item is filed, which is known before it is made; null of a kind whose items are under nothing. @param total items of the section */
+export function filedUnder(recipe: Recipe, section: Section, item: number, total: number): Filed | null {
   const { filed } = kindOf(section);
   return (
     filed?.({
