@@ -179,12 +179,14 @@ export class BandSolver {
     const next = o + WORDS;
     let digits = 0;
     for (let d = 0; d < 9; d++) if (s[o + d * 3 + band]! & bit) digits |= 1 << d;
+    // All else stands as it was settled.
+    const changed = digits;
     while (digits && this.#left > 0) {
       const d = this.#random ? pickBit(digits, this.#random) : lowest(digits);
       digits &= ~(1 << d);
       s.copyWithin(next, o, next);
       this.#put(next, band * 27 + lowest(bit), d + 1);
-      this.#search(depth + 1, ROW);
+      this.#search(depth + 1, changed);
     }
   }
 

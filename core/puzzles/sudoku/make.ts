@@ -1,11 +1,12 @@
 import type { RandomStream } from '../../random.ts';
 import type { Level } from '../level.ts';
 import { BandSolver } from './bands.ts';
-import { Board, FINDS } from './board.ts';
+import { Board } from './board.ts';
 import { filledGrid } from './fill.ts';
 import { jigsawShape } from './jigsaw.ts';
 import { findsAt, GRADES, type Grade, solveByLogic } from './rate.ts';
 import { type Shape, type Size, shapeOf, type Variant } from './shape.ts';
+import { Unavoidable } from './unavoidable.ts';
 
 /** How givens lie: anywhere, or turned about the middle or mirrored as the whole grid is. */
 export const SYMMETRIES = ['none', 'half-turn', 'quarter-turn', 'mirror'] as const;
@@ -86,6 +87,7 @@ export class SudokuMaker {
   readonly #board: Board;
   readonly #sure: Board;
   readonly #bands: BandSolver | null;
+  readonly #unavoidable: Unavoidable;
   readonly #orbits = new Map<Symmetry, number[][]>();
 
   constructor(shape: Shape) {
@@ -93,6 +95,7 @@ export class SudokuMaker {
     this.#board = new Board(shape);
     this.#sure = new Board(shape);
     this.#bands = shape === shapeOf(9) ? new BandSolver() : null;
+    this.#unavoidable = new Unavoidable(shape);
   }
 
   #groups(symmetry: Symmetry): number[][] {
@@ -119,9 +122,10 @@ export class SudokuMaker {
     const sure = this.#sure.clear();
     sure.finds = findsAt(to);
     this.#bands?.forget();
+    this.#unavoidable.begin(solution);
     let left = this.shape.cells;
     for (const [at, group] of groups.entries()) {
-      let goes = left - group.length >= leastGivens;
+      let goes = left - group.length >= leastGivens && this.#unavoidable.take(group);
       if (goes) {
         let plain = true;
         for (const cell of group) {
@@ -134,6 +138,7 @@ export class SudokuMaker {
             ? group.every((cell) => this.#bands!.leavesOnly(groups, at + 1, solution, cell))
             : this.#follows(groups, at, solution, to));
         if (!plain && !this.#bands) yield;
+        if (!goes) this.#unavoidable.giveBack(group);
       }
       if (goes) left -= group.length;
       else
@@ -181,15 +186,14 @@ export class SudokuMaker {
   /** The grade of a puzzle, where that is no higher than `to`. */
   #gradeOf(givens: Uint8Array, from: Grade, to: Grade): Grade | null {
     const board = this.#board;
-    if (from > 0) {
-      board.clear().finds = FINDS.nakedSingles;
-      board.give(givens);
-      if (board.open === 0) return 0;
-    }
-    board.clear().finds = findsAt(to);
-    board.give(givens);
-    const grade = solveByLogic(board, to);
-    return board.open === 0 && !board.broken ? grade : null;
+    const solved = (most: Grade): Grade | null => {
+      board.clear().finds = findsAt(most);
+      const grade = solveByLogic(board.give(givens), most);
+      return board.open === 0 && !board.broken ? grade : null;
+    };
+    const grade = solved(to);
+    // Where singles are enough, those that are the easier to see may be.
+    return grade === 1 && from > 0 ? (solved(0) ?? 1) : grade;
   }
 }
 

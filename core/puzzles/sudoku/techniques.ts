@@ -94,6 +94,9 @@ export const lockedCandidates: Look = ({ places, shape: { size, units, crossings
   return null;
 };
 
+/** The most cells of a grid. */
+const MOST_CELLS = 256;
+
 /** Rows of a table of bits, with what each stands for; reused, as no two looks run at once. */
 const rows = new Uint16Array(16);
 const stands = new Int16Array(16);
@@ -230,18 +233,31 @@ function seenByAll(
   return found;
 }
 
+/** Cells of two digits around a cell; reused, as no two looks run at once. */
+const near = new Int16Array(MOST_CELLS);
+
+/** Fills `near` with the cells of two digits that a cell sees and whose digits are as wanted. @returns how many */
+function cellsNear(
+  { candidates, values, shape }: Board,
+  pivot: number,
+  wanted: (pair: number) => boolean,
+): number {
+  let count = 0;
+  for (const cell of shape.peers[pivot]!)
+    if (!values[cell] && countBits(candidates[cell]!) === 2 && wanted(candidates[cell]!))
+      near[count++] = cell;
+  return count;
+}
+
 /** A cell of two digits and two others that each share one of them: one of the two has the third digit. */
 export const xyWing: Look = (board) => {
   const { candidates, values, shape } = board;
   for (let pivot = 0; pivot < shape.cells; pivot++) {
     if (values[pivot] || countBits(candidates[pivot]!) !== 2) continue;
     const own = candidates[pivot]!;
-    const near = [...shape.peers[pivot]!].filter(
-      (cell) =>
-        !values[cell] && countBits(candidates[cell]!) === 2 && countBits(candidates[cell]! & own) === 1,
-    );
-    for (let i = 0; i < near.length; i++)
-      for (let j = i + 1; j < near.length; j++) {
+    const count = cellsNear(board, pivot, (pair) => countBits(pair & own) === 1);
+    for (let i = 0; i < count; i++)
+      for (let j = i + 1; j < count; j++) {
         const [a, b] = [candidates[near[i]!]!, candidates[near[j]!]!];
         const shared = a & b & ~own;
         if (!shared || (a & own) === (b & own)) continue;
@@ -260,11 +276,9 @@ export const xyzWing: Look = (board) => {
   for (let pivot = 0; pivot < shape.cells; pivot++) {
     const own = candidates[pivot]!;
     if (values[pivot] || countBits(own) !== 3) continue;
-    const near = [...shape.peers[pivot]!].filter(
-      (cell) => !values[cell] && countBits(candidates[cell]!) === 2 && (candidates[cell]! & ~own) === 0,
-    );
-    for (let i = 0; i < near.length; i++)
-      for (let j = i + 1; j < near.length; j++) {
+    const count = cellsNear(board, pivot, (pair) => (pair & ~own) === 0);
+    for (let i = 0; i < count; i++)
+      for (let j = i + 1; j < count; j++) {
         const [a, b] = [candidates[near[i]!]!, candidates[near[j]!]!];
         if (a === b) continue;
         const removes = seenByAll(board, [pivot, near[i]!, near[j]!], digitOf(a & b));
@@ -274,48 +288,72 @@ export const xyzWing: Look = (board) => {
   return null;
 };
 
+/** The most units of a cell. */
+const MOST_UNITS = 5;
+/** Of each cell those that it is linked to, and how many they are; reused, as no two looks run at once. */
+const linkedTo = new Int16Array(MOST_CELLS * MOST_UNITS);
+const links = new Uint8Array(MOST_CELLS);
+const color = new Int8Array(MOST_CELLS);
+const chained = new Int16Array(MOST_CELLS);
+
+/** Whether a cell sees one of the cells of a chain that have a color. */
+function seesColor(sees: Uint8Array, first: number, count: number, one: number): boolean {
+  for (let i = 0; i < count; i++) if (color[chained[i]!] === one && sees[first + chained[i]!]) return true;
+  return false;
+}
+
 /** Pairs of places of a digit, linked into chains, colored in turn: one of the two colors is true. */
-export const coloring: Look = (board) => {
-  const { candidates, places, values, shape } = board;
+export const coloring: Look = ({ candidates, places, values, shape }) => {
   const { size, units, cells, sees } = shape;
-  const color = new Int8Array(cells);
   for (let digit = 0; digit < size; digit++) {
-    const links: number[][] = Array.from({ length: cells }, () => []);
+    links.fill(0, 0, cells);
+    color.fill(0, 0, cells);
     for (let u = 0; u < units.length; u++) {
       const mask = places[u * size + digit]!;
-      if (countBits(mask) !== 2) continue;
-      const [a, b] = bitsOf(mask).map((i) => units[u]![i]!);
-      links[a!]!.push(b!);
-      links[b!]!.push(a!);
+      const one = mask & -mask;
+      const other = mask ^ one;
+      if (!other || !isSingle(other)) continue;
+      const a = units[u]![digitOf(one)]!;
+      const b = units[u]![digitOf(other)]!;
+      linkedTo[a * MOST_UNITS + links[a]!++] = b;
+      linkedTo[b * MOST_UNITS + links[b]!++] = a;
     }
-    color.fill(0);
     for (let start = 0; start < cells; start++) {
-      if (color[start] || !links[start]!.length) continue;
+      if (color[start] || !links[start]) continue;
       color[start] = 1;
-      const chain = [start];
-      for (const cell of chain)
-        for (const next of links[cell]!)
-          if (!color[next]) {
-            color[next] = -color[cell]!;
-            chain.push(next);
-          }
-      if (chain.length < 4) continue;
-      const sides = [1, -1].map((one) => chain.filter((cell) => color[cell] === one));
-      const clash = sides.find((side) =>
-        side.some((a, i) => side.some((b, j) => i < j && sees[a * cells + b])),
+      chained[0] = start;
+      let count = 1;
+      for (let at = 0; at < count; at++) {
+        const cell = chained[at]!;
+        for (let i = 0; i < links[cell]!; i++) {
+          const next = linkedTo[cell * MOST_UNITS + i]!;
+          if (color[next]) continue;
+          color[next] = -color[cell]!;
+          chained[count++] = next;
+        }
+      }
+      if (count < 4) continue;
+      const chain = chained.subarray(0, count);
+      /** A color two cells of which see each other is the false one. */
+      const clash = [1, -1].find((one) =>
+        chain.some((cell) => color[cell] === one && seesColor(sees, cell * cells, count, one)),
       );
-      const removes: (readonly [number, number])[] = clash
-        ? clash.map((cell) => [cell, digit] as const)
-        : Array.from({ length: cells }, (_, cell) => cell)
-            .filter(
-              (cell) =>
-                !values[cell] &&
-                candidates[cell]! & (1 << digit) &&
-                !chain.includes(cell) &&
-                sides.every((side) => side.some((other) => sees[other * cells + cell])),
-            )
-            .map((cell) => [cell, digit] as const);
-      if (removes.length) return step('coloring', chain, [digit], removes);
+      const removes: (readonly [number, number])[] = [];
+      if (clash)
+        for (const cell of chain) {
+          if (color[cell] === clash) removes.push([cell, digit]);
+        }
+      else
+        for (let cell = 0; cell < cells; cell++)
+          if (
+            !values[cell] &&
+            candidates[cell]! & (1 << digit) &&
+            seesColor(sees, cell * cells, count, 1) &&
+            seesColor(sees, cell * cells, count, -1) &&
+            !chain.includes(cell)
+          )
+            removes.push([cell, digit]);
+      if (removes.length) return step('coloring', [...chain], [digit], removes);
     }
   }
   return null;
