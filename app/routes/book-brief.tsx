@@ -10,7 +10,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Recipe } from '#core/book/recipe.ts';
 import { kindOf, sectionName, sectionsOf } from '#core/book/sections.ts';
-import { showMoney } from '#core/print/index.ts';
+import { LARGE_TYPES, type LargeType, showMoney } from '#core/print/index.ts';
 import { LanguageFields } from '../book/language-fields.tsx';
 import { useOpenBook } from '../book/open-book.tsx';
 import { useBook } from '../book/store.ts';
@@ -27,6 +27,11 @@ const NUMBERINGS = [
   { value: '1 of 100', label: '1 of 100' },
   { value: 'Page 1 of 100', label: 'Page 1 of 100' },
 ] as const;
+
+/** What a choice of large print is, where it is not a size. */
+const NORMAL = 'normal';
+const BY_TRIM = 'by-trim';
+type LargePrint = LargeType | typeof NORMAL | typeof BY_TRIM;
 
 /** What was decided: for whom, what it is like, what it earns; and what holds for the whole book. */
 export default function Brief() {
@@ -50,6 +55,14 @@ export default function Brief() {
     edit((now) => ({ ...now, style: { ...now.style, ...change(now.style) } }), mergeAs);
   const setNumbering = (change: object) =>
     setStyle((now) => ({ numbering: { ...now.numbering, ...change } as Style['numbering'] }), 'numbering');
+  const setLargePrint = (chosen: LargePrint) => {
+    if (chosen === BY_TRIM) return;
+    setStyle((now) => {
+      if (chosen === NORMAL) return { largePrint: false, largeAnswers: false, largeType: undefined };
+      return { largePrint: true, largeType: chosen, largeAnswers: now.largeAnswers || !now.largePrint };
+    }, 'large print');
+    void fewerToAPage('large print');
+  };
   const home = market(ticket.markets);
   const kinds = sectionsOf(recipe.sections).map((section) => {
     const { extent } = kindOf(section);
@@ -192,17 +205,18 @@ export default function Brief() {
           ]}
           onChange={(margins) => setStyle(() => ({ margins }), 'margins')}
         />
-        <FormControlLabel
-          control={
-            <Switch
-              checked={style.largePrint}
-              onChange={(_, largePrint) => {
-                setStyle(() => ({ largePrint, largeAnswers: largePrint }), 'large print');
-                void fewerToAPage('large print');
-              }}
-            />
-          }
+        <Choice<LargePrint>
           label="Large print"
+          value={style.largePrint ? (style.largeType ?? BY_TRIM) : NORMAL}
+          choices={[
+            { value: NORMAL, label: 'No' },
+            // Books from before a size could be chosen.
+            ...(style.largePrint && !style.largeType
+              ? [{ value: BY_TRIM, label: 'By the trim' } as const]
+              : []),
+            ...LARGE_TYPES.map((size) => ({ value: size, label: `${size} pt or more` })),
+          ]}
+          onChange={setLargePrint}
         />
         {style.largePrint && (
           <FormControlLabel

@@ -133,6 +133,7 @@ function styleChanges({ style: before }: Recipe, { style: after }: Recipe): stri
     ...change('Motif', before.motif, after.motif, number),
     ...change('Margins', before.margins, after.margins, number),
     ...change('Large print', before.largePrint, after.largePrint),
+    ...change('Size of large print', before.largeType, after.largeType, number),
     ...change('Answers in large print', before.largeAnswers, after.largeAnswers),
     ...change('Page numbers', was!.form, now!.form),
     ...change('Position of page numbers', was!.place, now!.place, number),

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
-import { eachMark, meanScale, type Scene, type Typesetter } from '../scene/index.ts';
+import { LARGE_TYPES } from '../print/index.ts';
+import { type Typesetter, textSizes } from '../scene/index.ts';
 import { type Book, bookFrom } from './book.ts';
 import { drawPage } from './draw.ts';
 import { changeSection } from './edit.ts';
@@ -7,25 +8,14 @@ import { pageSteps, type Steps, troublesOf } from './items.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, type Section, sectionsOf } from './sections.ts';
 
-/** Type of large print has so many points at least (common practice, no source). */
-const LARGE_TYPE = 14;
-const ROUNDING = 0.01;
+/** What nobody sees, in points: a puzzle for which less than half a point is missing need not have a page of its own. */
+const NEARLY = 0.5;
 
 /** That a section is to have fewer of its items on a page. */
 export interface FewerToAPage {
   section: string;
   from: number;
   to: number;
-}
-
-/** The smallest type on a page, in points. */
-function smallestType({ layers }: Scene): number {
-  let smallest = Infinity;
-  for (const { marks } of layers)
-    eachMark(marks, (mark, { matrix }) => {
-      if (mark.type === 'text') smallest = Math.min(smallest, mark.size * meanScale(matrix));
-    });
-  return smallest;
 }
 
 /** Options of a section with so many items on a page; null where its kind has no such number. */
@@ -48,9 +38,10 @@ export function* fewerToAPage(book: Book, type: Typesetter, ids?: readonly strin
     const may = Array.from({ length: from }, (_, i) => i + 1).filter((n) => optionsWith(section, n));
     const [fewest] = may;
     if (fewest === undefined || fewest === from) continue;
-    const least = Math.min(LARGE_TYPE, yield* typeWith(book, section, fewest, type));
+    const large = book.recipe.style.largeType ?? LARGE_TYPES[0];
+    const least = Math.min(large, yield* typeWith(book, section, fewest, type));
     for (const to of may.reverse()) {
-      if (to > fewest && (yield* typeWith(book, section, to, type)) < least - ROUNDING) continue;
+      if (to > fewest && (yield* typeWith(book, section, to, type)) < least - NEARLY) continue;
       if (to < from) found.push({ section: section.id, from, to });
       break;
     }
@@ -66,7 +57,7 @@ function* typeWith(book: Book, section: Section, perPage: number, type: Typesett
   const recipe = { ...book.recipe, sections: [{ ...alone, options, ...long }] };
   const small = bookFrom(recipe, book.resources, book.hyphenate);
   yield* pageSteps(small, small.plan.pages[0]!);
-  return smallestType(drawPage(small, 1, type));
+  return Math.min(...textSizes(drawPage(small, 1, type)).map(({ size }) => size));
 }
 
 /** Sets sections so; one that is not there any more, or was set otherwise meanwhile, stays as it is. */

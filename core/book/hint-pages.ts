@@ -31,6 +31,10 @@ const AROUND = Math.ceil(HEAD) + 1;
 const LEAST_WIDTH = 150;
 
 const leadingOf = ({ grid }: Pick<PageFrame, 'grid'>): number => LEADING * Math.max(1, grid.typeScale);
+/** Where type has a least size, a step has so much more room that its words fit in it. */
+const ROOMY = 1.5;
+const linesOf = (section: Section, { grid }: PageFrame): number =>
+  Math.ceil((kindOf(section).hints?.lines(section.options) ?? 0) * (grid.leastType ? ROOMY : 1));
 const scaleOf = (frame: Pick<PageFrame, 'grid'>): number => leadingOf(frame) / LEADING;
 
 /**
@@ -53,7 +57,7 @@ export function pagesOfHints(
     answers: parts.flatMap(({ section, items }) => {
       const { hints } = kindOf(section);
       if (!hints) return [];
-      const each = AROUND + count * hints.lines(section.options);
+      const each = AROUND + count * linesOf(section, frame);
       return items.map((item) => ({ section: section.id, item, lines: Math.min(lines, each) }));
     }),
     together: true,
@@ -102,7 +106,7 @@ export function drawHints(
       if (troublesOf(book, section).length) return [];
       const placed = placedItem(book, section, item);
       const hints = kindOf(section).hints!;
-      const count = Math.floor((rows - AROUND) / hints.lines(section.options));
+      const count = Math.floor((rows - AROUND) / linesOf(section, frame));
       const steps = hints.steps(placed.item, Math.max(1, count), language);
       const box = {
         x: body.x + column * (width + GAP),

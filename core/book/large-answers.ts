@@ -4,9 +4,10 @@ import type { Recipe } from './recipe.ts';
 
 /** How much larger answers are in large print: their 9.5 pt come to more than 14. */
 const LARGE = 1.5;
+const ANSWER = 9.5;
 
 export const answersScale = ({ style }: Pick<Recipe, 'style'>): number =>
-  style.largePrint && style.largeAnswers ? LARGE : 1;
+  style.largePrint && style.largeAnswers ? Math.max(LARGE, (style.largeType ?? 0) / ANSWER) : 1;
 
 /** Draws into a smaller room, and enlarges what is drawn so that it takes the whole one. */
 export function enlarged(room: Rect, scale: number, draw: (room: Rect) => Mark[]): Mark[] {

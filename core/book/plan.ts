@@ -40,6 +40,7 @@ export const printSpec = (recipe: Recipe): PageSpec => ({
   setting: {
     margins: recipe.style.margins,
     largePrint: recipe.style.largePrint,
+    largeType: recipe.style.largeType,
     numbers: recipe.style.numbering.edge ?? 'bottom',
   },
 });

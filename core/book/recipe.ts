@@ -4,7 +4,7 @@ import { MOTIF_NAMES } from '../cover/names.ts';
 import { USUAL_FACES } from '../faces/choice.ts';
 import { FACE_IDS } from '../faces/index.ts';
 import { kindsRevision, type Need } from '../pages/index.ts';
-import { printService, printServices } from '../print/index.ts';
+import { LARGE_TYPES, printService, printServices } from '../print/index.ts';
 import { PRINTED_LANGUAGES } from '../printed-words/index.ts';
 import { resourcesSchema, typeface } from '../resources/index.ts';
 import { enumOf, exactObject, identifier, integerBetween, numberBetween, text } from '../schema.ts';
@@ -86,6 +86,8 @@ const style = exactObject({
   /** As narrow as the service allows, or set for the trim. */
   margins: v.optional(enumOf(['page', 'service']), 'page'),
   largePrint: v.optional(v.boolean('should be true or false.'), false),
+  /** In large print, the least size of type in points; books from before it was asked have the size of their trim. */
+  largeType: v.optional(enumOf(LARGE_TYPES)),
   /** In large print, answers as well. */
   largeAnswers: v.optional(v.boolean('should be true or false.'), false),
   numbering: v.optional(

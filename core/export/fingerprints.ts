@@ -55,6 +55,7 @@ export function fingerprintsOf(book: Book): Fingerprints {
       ...(front === 'roman' ? { front } : {}),
       ...(style.margins === 'service' ? {} : { margins: style.margins }),
       ...(style.largePrint ? { largePrint: true } : {}),
+      ...(style.largePrint && style.largeType ? { largeType: style.largeType } : {}),
       ...(style.largePrint && style.largeAnswers ? { largeAnswers: true } : {}),
       ...(inHouseFaces ? { typefaces } : {}),
       sections: recipe.sections.map((entry) => valueKey(asBefore(entry))),

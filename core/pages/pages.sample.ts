@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import * as v from 'valibot';
 import { expect } from 'vitest';
 import { type Book, drawPage, frameOf } from '../book/index.ts';
+import { LARGE_TYPES, type LargeType } from '../print/index.ts';
 import { eachMark, markBounds, type Typesetter } from '../scene/index.ts';
 import { type Field, fieldsOf, isElsewhere } from '../settings.ts';
 import { pageKind } from './index.ts';
@@ -21,6 +22,7 @@ export const anySetting = fc.record({
   bleed: fc.boolean(),
   margins: fc.constantFrom('page', 'service'),
   largePrint: fc.boolean(),
+  largeType: fc.constantFrom(undefined, ...LARGE_TYPES),
   edge: fc.constantFrom('bottom', 'top'),
 });
 
@@ -31,11 +33,18 @@ export const settingOf = (
     bleed,
     margins,
     largePrint,
+    largeType,
     edge,
-  }: { bleed: boolean; margins: string; largePrint: boolean; edge: string },
+  }: {
+    bleed: boolean;
+    margins: string;
+    largePrint: boolean;
+    largeType?: LargeType | undefined;
+    edge: string;
+  },
 ) => ({
   print: { service: 'wrenfair', trim: { width, height }, bleed },
-  style: { margins, largePrint, numbering: { edge } },
+  style: { margins, largePrint, ...(largeType ? { largeType } : {}), numbering: { edge } },
 });
 
 /** Any value that a setting of a kind takes. @param texts those of texts, by option; a few words for the rest */

@@ -71,14 +71,14 @@ export function pageFrame(rules: PrintRules, spec: PageSpec, gutter: number, sid
     width: width - gutter - outside,
     height: height - 2 * outside,
   };
-  const grid = pageGrid(spec.trim, spec.setting.largePrint);
+  const grid = pageGrid(spec.trim, spec.setting);
   return {
     side,
     media: { width: width + bleed + inner, height: height + 2 * bleed },
     trim,
     safe,
     ...(spec.setting.margins === 'service'
-      ? withinService(safe, spec.setting)
+      ? withinService(safe, grid, spec.setting)
       : withinPage(safe, trim, side, grid, spec.setting)),
     grid,
   };
@@ -89,20 +89,29 @@ type Bodies = Pick<PageFrame, 'body' | 'unnumbered' | 'numberAt'>;
 /** From the foot of the safe area up to the baseline of the page number, or from its top down to the tops of figures. */
 const NUMBER_INSET = 3;
 const NUMBER_HEIGHT = 7;
+/** Of figures, as a share of their size, with some air. */
+const FIGURE_HEIGHT = 0.75;
+
+/** The baseline of a page number. @param grid with the size that figures are asked to have, if any */
+const numberAt = (safe: Rect, { numbers }: PageSetting, { leastType }: PageGrid): number =>
+  numbers === 'top'
+    ? safe.y + NUMBER_INSET + Math.max(NUMBER_HEIGHT, leastType * FIGURE_HEIGHT)
+    : safe.y + safe.height - NUMBER_INSET;
 
 /** Margins as narrow as they may be: a strip of the safe area is kept for the page number. */
-function withinService(safe: Rect, { numbers }: PageSetting): Bodies {
+function withinService(safe: Rect, grid: PageGrid, setting: PageSetting): Bodies {
   const height = safe.height - FOLIO_STRIP;
-  const top = numbers === 'top';
+  const top = setting.numbers === 'top';
   return {
     unnumbered: safe,
     body: { ...safe, y: top ? safe.y + FOLIO_STRIP : safe.y, height },
-    numberAt: top ? safe.y + NUMBER_INSET + NUMBER_HEIGHT : safe.y + safe.height - NUMBER_INSET,
+    numberAt: numberAt(safe, setting, grid),
   };
 }
 
 /** Margins as set for the trim; the page number stands in the one below or above. */
-function withinPage(safe: Rect, trim: Rect, side: Side, { margins }: PageGrid, setting: PageSetting): Bodies {
+function withinPage(safe: Rect, trim: Rect, side: Side, grid: PageGrid, setting: PageSetting): Bodies {
+  const { margins } = grid;
   const [left, right] = side === 'recto' ? [margins.inner, margins.outer] : [margins.outer, margins.inner];
   // A number above wants the wider margin there.
   const [top, bottom] =
@@ -116,8 +125,7 @@ function withinPage(safe: Rect, trim: Rect, side: Side, { margins }: PageGrid, s
   return {
     body,
     unnumbered: body,
-    numberAt:
-      setting.numbers === 'top' ? safe.y + NUMBER_INSET + NUMBER_HEIGHT : safe.y + safe.height - NUMBER_INSET,
+    numberAt: numberAt(safe, setting, grid),
   };
 }
 

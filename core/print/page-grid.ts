@@ -5,11 +5,17 @@ import type { Rect } from './geometry.ts';
 export interface PageSetting {
   /** As narrow as the service allows, or as a typographer sets a page of this trim. */
   margins: 'service' | 'page';
-  /** Larger type, wider lines, nothing under 14 pt. */
+  /** Larger type, wider lines. */
   largePrint: boolean;
+  /** In large print, the size that type is meant to have at the least. */
+  largeType?: LargeType | undefined;
   /** Where page numbers stand. */
   numbers: 'bottom' | 'top';
 }
+
+/** Sizes of large print, in points. 14 is the least that is called so; common practice, no source. */
+export const LARGE_TYPES = [14, 16, 18] as const;
+export type LargeType = (typeof LARGE_TYPES)[number];
 
 /** Margins from the trim, in points; `outer` holds for both sides of a page that is hung. */
 export interface PageMargins {
@@ -26,6 +32,8 @@ export interface PageGrid {
   pitch: number;
   /** Sizes of type at 6 × 9 in are multiplied by it. */
   typeScale: number;
+  /** No type is set smaller than this where there is room for it, in points; 0 where nothing is asked. */
+  leastType: number;
 }
 
 const mm = (n: number): number => n * POINTS_PER.mm;
@@ -52,9 +60,14 @@ type Measure = Exclude<keyof (typeof TRIMS)[number], 'diagonal'>;
 
 /** In large print lines lie so much further apart, and type is so much larger. */
 const LARGE = { pitch: 1.35, type: 1.5 };
+/** What is said beside a puzzle has so many points at 6 × 9 in. */
+const NOTE = 9;
 
 /** The measures of pages of a trim in points, between those of the usual trims. */
-export function pageGrid(trim: { width: number; height: number }, largePrint: boolean): PageGrid {
+export function pageGrid(
+  trim: { width: number; height: number },
+  { largePrint, largeType }: Pick<PageSetting, 'largePrint' | 'largeType'>,
+): PageGrid {
   const diagonal = Math.hypot(trim.width, trim.height) / inches(1);
   const above = TRIMS.findIndex((row) => row.diagonal >= diagonal);
   const [lower, upper] =
@@ -64,13 +77,19 @@ export function pageGrid(trim: { width: number; height: number }, largePrint: bo
         ? [TRIMS.at(-1)!, TRIMS.at(-1)!]
         : [TRIMS[above - 1]!, TRIMS[above]!];
   const share = lower === upper ? 0 : (diagonal - lower.diagonal) / (upper.diagonal - lower.diagonal);
+  const leastType = largePrint ? (largeType ?? 0) : 0;
   const at = (key: Measure): number => lower[key] + share * (upper[key] - lower[key]);
   return {
     margins: { top: mm(at('top')), bottom: mm(at('bottom')), inner: mm(at('inner')), outer: mm(at('outer')) },
     pitch: mm(at('pitch')) * (largePrint ? LARGE.pitch : 1),
-    typeScale: at('typeScale') * (largePrint ? LARGE.type : 1),
+    typeScale: largePrint ? Math.max(at('typeScale') * LARGE.type, leastType / NOTE) : at('typeScale'),
+    leastType,
   };
 }
+
+/** The size of type that has so many points on a page of 6 × 9 in, in points. */
+export const typeSize = ({ typeScale, leastType }: PageGrid, size: number): number =>
+  Math.max(leastType, size * typeScale);
 
 /** What is left of a rectangle between two others, on each side the nearer to its middle. */
 export function innermost(one: Rect, other: Rect): Rect {

@@ -17,6 +17,7 @@ import { files } from './checks/files.ts';
 import { fonts, minimums } from './checks/ink.ts';
 import { items } from './checks/items.ts';
 import { language } from './checks/language.ts';
+import { largePrint } from './checks/large-print.ts';
 import { legibility } from './checks/legibility.ts';
 import { listing } from './checks/listing.ts';
 import { names } from './checks/names.ts';
@@ -36,6 +37,7 @@ export const checks: readonly Check[] = [
   pageCount,
   trimSize,
   minimums,
+  largePrint,
   fonts,
   resources,
   items,

@@ -14,5 +14,6 @@ export * from './precision.ts';
 export * from './raster.ts';
 export * from './text.ts';
 export * from './text-ink.ts';
+export * from './text-sizes.ts';
 export * from './typesetter.ts';
 export * from './walk.ts';

@@ -344,7 +344,7 @@ export function puzzleBooks(
       subtitle: 'Word searches, sudoku, mazes and more in large print',
       penName: 'Teodor Vance',
       print: { service: 'wrenfair', ...large },
-      style: { palette: palettes.sea, motif: 'shells', largePrint: true, largeAnswers: true },
+      style: { palette: palettes.sea, motif: 'shells', largePrint: true, largeType: 14, largeAnswers: true },
       resources: resourcesOfBank('sky'),
       sections: [
         ...front,

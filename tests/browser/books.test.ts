@@ -196,17 +196,29 @@ test('a book in German prints German words, and its language is chosen in the br
 
 test('large print takes the answers along, unless they are to stay small', async ({ page }) => {
   await openBook(page, 'Night Skies Word Search', 'brief');
-  const large = page.getByLabel('Large print', { exact: true });
+  const large = page.getByRole('group', { name: 'Large print' });
+  const size = (label: string) => large.getByRole('button', { name: label, exact: true });
+  const chosen = (label: string) => large.getByRole('button', { name: label, exact: true, pressed: true });
   const answers = page.getByLabel('Answers in large print, too');
   await expect(answers).toBeHidden();
-  await large.check();
+  await expect(chosen('No')).toBeVisible();
+  await size('14 pt or more').click();
   await expect(answers).toBeChecked();
   await answers.uncheck();
   await saved(page);
   await page.reload();
-  await expect(large).toBeChecked();
+  await expect(chosen('14 pt or more')).toBeVisible();
   await expect(answers).not.toBeChecked();
-  await large.uncheck();
+  // Another size leaves the answers as they are.
+  await size('18 pt or more').click();
+  await expect(chosen('18 pt or more')).toBeVisible();
+  await expect(answers).not.toBeChecked();
+  await page.getByRole('link', { name: 'Proof', exact: true }).click();
+  await expect(
+    page.getByText(/words are smaller than \d+ pt; the brief asks for 18 pt or more/),
+  ).toBeVisible();
+  await page.getByRole('link', { name: 'Brief', exact: true }).click();
+  await size('No').click();
   await expect(answers).toBeHidden();
 });
 
@@ -218,7 +230,7 @@ test('large print has fewer puzzles to a page, in one step with what asked for i
     perPage.getByRole('button', { name: number, exact: true, pressed: true });
   await expect(chosen('4')).toBeVisible();
   await page.getByRole('link', { name: 'Brief', exact: true }).click();
-  await page.getByLabel('Large print', { exact: true }).check();
+  await page.getByRole('button', { name: '14 pt or more' }).click();
   await expect(
     page.getByText('Fewer puzzles to a page, so that their type is large: Sudoku 4 → 2.'),
   ).toBeVisible();

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import type { FaceId } from '../../faces/index.ts';
-import type { Rect } from '../../print/index.ts';
+import { type Rect, typeSize } from '../../print/index.ts';
 import { type Card, numberCard, wordCard, wordsOfCard } from '../../puzzles/bingo/index.ts';
 import { randomStream } from '../../random.ts';
 import { BLACK, fitText, fittedLines, type Mark, textLine } from '../../scene/index.ts';
@@ -74,7 +74,7 @@ function card(
   box: Rect,
   { type, faces, options, language, frame }: DrawContext<Options, Card>,
 ): Mark[] {
-  const note = Math.max(LEAST, NUMBER * frame.grid.typeScale);
+  const note = Math.max(LEAST, typeSize(frame.grid, NUMBER));
   const cell = Math.min(
     (box.width - LINE.thick) / size,
     (box.height - LINE.thick - note * 1.8) / (size + HEADING),

@@ -47,10 +47,15 @@ function linesOf({ size, cages }: CagesItem, { x, y, cell }: Place): Mark[] {
     }));
 }
 
-function targetsOf({ size, cages }: CagesItem, { x, y, cell }: Place, type: Typesetter): Mark[] {
+function targetsOf(
+  { size, cages }: CagesItem,
+  { x, y, cell }: Place,
+  leastType: number,
+  type: Typesetter,
+): Mark[] {
   const texts = cages.map(({ operation, target }) => `${target}${operation ?? ''}`);
   const widest = Math.max(...texts.map((text) => type.width(text, DIGITS, 1)));
-  const wanted = Math.min(TARGET.most, Math.max(TARGET.least, cell * TARGET.share));
+  const wanted = Math.min(Math.max(TARGET.most, leastType), Math.max(TARGET.least, cell * TARGET.share));
   const set = Math.min(wanted, (cell - 2 * LINE.cage) / widest);
   return cages.map(({ cells: [first = 0] }, i) => ({
     ...{ type: 'text', text: texts[i]!, face: DIGITS, size: set, color: BLACK },
@@ -69,14 +74,14 @@ function numbersOf({ size, solution }: CagesItem, { x, y, cell }: Place, type: T
 }
 
 export function drawCagesPage(context: DrawContext<CagesOptions, CagesItem>): Mark[] {
-  const { options, language, type } = context;
+  const { options, language, type, frame } = context;
   return puzzlesOnPage(context, {
     title: cagesWords(language, 'title'),
     rules: options.instructions ? cagesWords(language, 'rules', { size: String(options.size) }) : null,
     level: ({ level }) => level,
     draw: (item, box) => {
       const place = placeIn(item.size, box);
-      return [...linesOf(item, place), ...targetsOf(item, place, type)];
+      return [...linesOf(item, place), ...targetsOf(item, place, frame.grid.leastType, type)];
     },
   });
 }

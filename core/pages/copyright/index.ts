@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { typeSize } from '../../print/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
 import { plainParts } from '../../rich-text/index.ts';
 import type { Mark } from '../../scene/index.ts';
@@ -144,7 +145,7 @@ function draw(context: DrawContext<Options, never>): Mark[] {
   const { type, faces, frame } = context;
   const body = matterRoom(context);
   const box = { ...body, width: body.width * 0.86 };
-  const max = Math.max(7.5, 8.6 * frame.grid.typeScale);
+  const max = Math.max(7.5, typeSize(frame.grid, 8.6));
   const prose = { type, faces, max, min: 7 };
   const words = plainParts(paragraphs(context).join('\n\n'));
   // At the foot of the page, as it is looked for there.

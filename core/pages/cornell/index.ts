@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { Rect } from '../../print/index.ts';
+import { type Rect, typeSize } from '../../print/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
 import { linePath, type Mark } from '../../scene/index.ts';
 import { enumOf, exactObject, integerBetween } from '../../schema.ts';
@@ -72,7 +72,7 @@ function draw(context: DrawContext<CornellOptions, never>): Mark[] {
   if (summaryLines > 0)
     marks.push(strong(area.x, notes.y + notes.height, area.x + area.width, notes.y + notes.height, 1.25));
   if (!chosen.labels) return marks;
-  const size = Math.max(7, 8 * scale);
+  const size = Math.max(7, typeSize(frame.grid, 8));
   const label = (said: 'cues' | 'notes' | 'summary', x: number, y: number, width: number): void => {
     const line = oneLine(type, words(language, said), { face: faces.text, size }, { x, y, width });
     if (line) marks.push(line);

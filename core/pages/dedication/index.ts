@@ -18,14 +18,15 @@ const set = ({
   body,
   type,
   faces,
+  frame,
   options: { text: said },
-}: Pick<DrawContext<Options, never>, 'body' | 'type' | 'faces' | 'options'>) =>
+}: Pick<DrawContext<Options, never>, 'body' | 'type' | 'faces' | 'frame' | 'options'>) =>
   fitText(
     type,
     said,
     faces.text,
     { width: body.width * 0.7, height: body.height * 0.4 },
-    { max: Math.max(14, body.width / 22), min: 9, lines: 12, leading: 1.4 },
+    { max: Math.max(14, body.width / 22, frame.grid.leastType), min: 9, lines: 12, leading: 1.4 },
   );
 
 function draw(context: DrawContext<Options, never>): Mark[] {

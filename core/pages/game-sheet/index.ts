@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { Rect } from '../../print/index.ts';
+import { type Rect, typeSize } from '../../print/index.ts';
 import { BLACK, breakLines, linePath, type Mark, textLine } from '../../scene/index.ts';
 import { enumOf, exactObject } from '../../schema.ts';
 import { setting } from '../../settings.ts';
@@ -50,7 +50,7 @@ const LEADING = 1.22;
 /** The rules of play in the lines of a frame; none where they would leave too little to play on. */
 function rulesIn(id: GameId, { width, height }: Rect, { type, faces, frame, language }: Room): string[] {
   const scale = frame.grid.typeScale;
-  const said = Math.max(LEAST, SAID * scale);
+  const said = Math.max(LEAST, typeSize(frame.grid, SAID));
   const measure = width - 2 * INSET * scale - said * 0.1;
   const lines = breakLines(type, gameWords(language, `${id}Rules`), faces.text, said, measure);
   return lines.length * said * LEADING > MOST_RULES * height ? [] : lines;
@@ -67,7 +67,7 @@ function framed(id: GameId, box: Rect, context: Room): Mark[] {
     Math.min(1, width / type.width(text, faces.display, size));
   const name = gameWords(language, id);
   const nameSize = NAME * scale * shown(name, NAME * scale);
-  const said = Math.max(LEAST, SAID * scale);
+  const said = Math.max(LEAST, typeSize(frame.grid, SAID));
   const marks: Mark[] = [
     {
       type: 'path',

@@ -1,4 +1,5 @@
 import type * as v from 'valibot';
+import { typeSize } from '../../print/index.ts';
 import { printedWords } from '../../printed-words/index.ts';
 import { BLACK, linePath, type Mark, textLine } from '../../scene/index.ts';
 import { enumOf, exactObject, text } from '../../schema.ts';
@@ -65,7 +66,7 @@ function draw({
   for (let i = 0; i < columns; i++) {
     const x = body.x + i * (width + BETWEEN);
     const number = NUMBER * scale;
-    const label = { face: faces.text, size: Math.max(7, 8 * scale), color: BLACK };
+    const label = { face: faces.text, size: Math.max(7, typeSize(frame.grid, 8)), color: BLACK };
     marks.push(
       textLine(type, words(language, 'topic'), label, x, top + 1),
       textLine(type, words(language, 'page'), label, x + width, top + 1, 'right'),

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { typeSize } from '../../print/index.ts';
 import { type Mark, textLine } from '../../scene/index.ts';
 import { enumOf, exactObject, numberBetween } from '../../schema.ts';
 import { setting } from '../../settings.ts';
@@ -85,7 +86,7 @@ function draw(context: DrawContext<RuledOptions, never>): Mark[] {
         textLine(
           type,
           String(i + 1),
-          { face: faces.text, size: 7.5 * scale, color: { gray: 0 } },
+          { face: faces.text, size: typeSize(frame.grid, 7.5), color: { gray: 0 } },
           lines.x - 5 * scale,
           y - 1.5 * scale,
           'right',

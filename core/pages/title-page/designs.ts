@@ -45,7 +45,8 @@ function setIn(
 }
 
 const parts = (context: Context) => {
-  const { book, options, faces, language, body } = context;
+  const { book, options, faces, language, body, frame } = context;
+  const { leastType } = frame.grid;
   const { display, text } = faces;
   const unit = Math.min(body.width, body.height) / 100;
   return {
@@ -56,16 +57,22 @@ const parts = (context: Context) => {
       text: book.penName,
       sourceField: 'penName',
       face: text,
-      max: Math.max(12, 4.4 * unit),
+      max: Math.max(12, 4.4 * unit, leastType),
       lines: 2,
     },
-    imprint: { text: book.imprint, sourceField: 'imprint', face: text, max: Math.max(9, 3 * unit), lines: 1 },
+    imprint: {
+      text: book.imprint,
+      sourceField: 'imprint',
+      face: text,
+      max: Math.max(9, 3 * unit, leastType),
+      lines: 1,
+    },
     series:
       book.series && options.series
         ? {
             text: bookWords(language, 'series', { series: book.series.name, volume: book.series.volume }),
             face: text,
-            max: Math.max(9, 3.1 * unit),
+            max: Math.max(9, 3.1 * unit, leastType),
             lines: 2,
           }
         : null,

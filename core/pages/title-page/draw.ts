@@ -15,9 +15,10 @@ export interface TitlePageFaces {
 }
 
 export function drawTitlePage(
-  { body, book, language, options, type }: DrawContext<TitlePageOptions, never>,
+  { body, book, frame, language, options, type }: DrawContext<TitlePageOptions, never>,
   faces: TitlePageFaces,
 ): Mark[] {
+  const { leastType } = frame.grid;
   const middle = body.x + body.width / 2;
   const marks: Mark[] = [];
   const block = (
@@ -55,17 +56,27 @@ export function drawTitlePage(
   if (book.series && options.series) {
     const { name, volume } = book.series;
     const line = bookWords(language, 'series', { series: name, volume });
-    marks.push(textLine(type, line, { face: faces.small, size: 11, color: GRAY }, middle, y + 30, 'center'));
+    marks.push(
+      textLine(
+        type,
+        line,
+        { face: faces.small, size: Math.max(11, leastType), color: GRAY },
+        middle,
+        y + 30,
+        'center',
+      ),
+    );
   }
 
   const foot = body.y + body.height * 0.9;
   const small = (text: string, face: FaceId, size: number, baseline: number, sourceField: string) => {
+    const asked = Math.max(size, leastType);
     const { size: fitting } = fitText(
       type,
       text,
       face,
-      { width: body.width, height: size * 2 },
-      { max: size, min: 7, lines: 1 },
+      { width: body.width, height: asked * 2 },
+      { max: asked, min: 7, lines: 1 },
     );
     marks.push({
       ...textLine(type, text, { face, size: fitting, color: BLACK }, middle, baseline, 'center'),

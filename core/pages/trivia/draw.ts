@@ -55,7 +55,7 @@ function questionMarks(
   number: number,
   { x, y, width }: Pick<Rect, 'x' | 'y' | 'width'>,
   size: number,
-  { type, faces }: Context,
+  { type, faces, frame }: Context,
 ): Mark[] {
   const leading = size * LEADING;
   const style = { face: faces.text, size, color: BLACK };
@@ -86,7 +86,7 @@ function questionMarks(
         textLine(
           type,
           letter,
-          { ...style, size: Math.max(7, size * 0.72) },
+          { ...style, size: Math.max(7, size * 0.72, Math.min(size * 0.85, frame.grid.leastType)) },
           middle,
           baseline(line) - size * 0.07,
           'center',

@@ -46,7 +46,7 @@ function rows({ words, task }: ScrambleItem, room: Rect, { type, frame, options,
   const wide = NUMBER + longest + (task === 'letters' ? most * LETTER * (0.75 + TRACKING) + 1.2 : 0);
   const side = Math.min(BOX.most * frame.grid.typeScale, row * BOX.share, (room.width - LINE) / wide);
   const size = side * LETTER;
-  const note = Math.max(7, size * 0.7);
+  const note = Math.max(7, size * 0.7, Math.min(size, frame.grid.leastType));
   const cap = type.capHeight(LETTERS) * size;
   const begin = room.x + NUMBER * side;
   const left = task === 'letters' ? room.x + room.width - longest * side - LINE / 2 : begin + LINE / 2;

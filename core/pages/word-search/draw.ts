@@ -1,5 +1,5 @@
 import type { Rect } from '../../print/index.ts';
-import { BLACK, linePath, type Mark, textLine } from '../../scene/index.ts';
+import { BLACK, breakLines, linePath, type Mark, textLine } from '../../scene/index.ts';
 import type { DrawContext, PlacedItem, SolutionContext } from '../kind.ts';
 import { gridAlone, gridWithList, largestAlone, listAlone } from '../puzzle/grid-with-list.ts';
 import { type HiddenGrid, hiddenGrid, hiddenSolution, paddedSize, waysOf } from '../puzzle/hidden-grid.ts';
@@ -28,8 +28,11 @@ function listOf({ words }: SearchItem, options: WordSearchOptions): Listed[] {
   }));
 }
 
-/** Between lines of blanks, by the width of one. */
+/** From blank to blank, and from line to line of them, by the width of one. */
+const STEP = 1.25;
 const BLANK_LEADING = 1.9;
+/** From line to line of what is said above them. */
+const NOTE_LEADING = 1.25;
 
 /** Blanks for a message at the foot of a room: a line for each letter, words apart. @returns marks, and what is left of the room */
 function messageMarks(
@@ -40,11 +43,11 @@ function messageMarks(
   if (!message) return { marks: [], room };
   const scale = frame.grid.typeScale;
   const note = Math.max(8, 9 * scale);
-  const blank = 9.5 * scale;
   const words = message
     .split(/\s+/)
     .map((word) => [...word].filter((letter) => /\p{L}/u.test(letter)).length);
-  const step = blank * 1.25;
+  const blank = Math.min(9.5 * scale, room.width / Math.max(1, ...words) / STEP);
+  const step = blank * STEP;
   const lines: number[][] = [[]];
   let used = 0;
   for (const count of words) {
@@ -57,15 +60,19 @@ function messageMarks(
     lines.at(-1)!.push(count);
     used += width;
   }
-  const height = note * 1.6 + lines.length * blank * BLANK_LEADING;
+  const said = breakLines(type, searchWords(language, 'leftOver'), faces.text, note, room.width * 0.99);
+  const below = note * (1.6 + (said.length - 1) * NOTE_LEADING);
+  const height = below + lines.length * blank * BLANK_LEADING;
   const top = room.y + room.height - height;
   const style = { face: faces.text, size: note, color: BLACK };
   const marks: Mark[] = [
-    clearOfLeft(textLine(type, searchWords(language, 'leftOver'), style, room.x, top + note), type),
+    ...said.map((line, i) =>
+      clearOfLeft(textLine(type, line, style, room.x, top + note * (1 + i * NOTE_LEADING)), type),
+    ),
   ];
   lines.forEach((counts, line) => {
     let x = room.x;
-    const y = top + note * 1.6 + (line + 1) * blank * BLANK_LEADING - blank * 0.3;
+    const y = top + below + (line + 1) * blank * BLANK_LEADING - blank * 0.3;
     for (const count of counts) {
       for (let i = 0; i < count; i++)
         marks.push({

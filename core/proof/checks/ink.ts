@@ -1,4 +1,11 @@
-import { eachMark, eachPlacedGlyph, type FaceId, meanScale, textInkOf } from '../../scene/index.ts';
+import {
+  eachMark,
+  eachPlacedGlyph,
+  type FaceId,
+  meanScale,
+  textInkOf,
+  textSizes,
+} from '../../scene/index.ts';
 import {
   type Check,
   type Finding,
@@ -32,13 +39,11 @@ export const minimums: Check = {
   ofPage({ book: { rules } }, seen) {
     const { leastStroke, leastType } = rules.interior;
     let thinnest = Infinity;
-    const texts: Line[] = [];
+    const texts: readonly Line[] = textSizes(seen.scene);
     for (const layer of seen.scene.layers) {
       eachMark(layer.marks, (mark, { matrix }) => {
-        const scale = meanScale(matrix);
-        if (mark.type === 'text') texts.push({ size: mark.size * scale, text: mark.text });
-        else if (mark.type === 'path' && mark.stroke)
-          thinnest = Math.min(thinnest, mark.stroke.width * scale);
+        if (mark.type === 'path' && mark.stroke)
+          thinnest = Math.min(thinnest, mark.stroke.width * meanScale(matrix));
       });
     }
     const findings: Finding[] = [];

@@ -1,0 +1,13 @@
+import type { Scene } from './marks.ts';
+import { meanScale } from './matrix.ts';
+import { eachMark } from './measure.ts';
+
+/** Every text of a drawing with the size that it is seen in, in points, in the order in which they are drawn. */
+export function textSizes({ layers }: Pick<Scene, 'layers'>): { text: string; size: number }[] {
+  const texts: { text: string; size: number }[] = [];
+  for (const { marks } of layers)
+    eachMark(marks, (mark, { matrix }) => {
+      if (mark.type === 'text') texts.push({ text: mark.text, size: mark.size * meanScale(matrix) });
+    });
+  return texts;
+}
