@@ -54,17 +54,19 @@ const resources = {
 const type = typesetterFromDisk();
 const plain = { columns: 30, rows: 38, level: 'rising' };
 
+/** The program is there, as it is where a book is being worked on. */
+const begun = performance.now();
 const book = await gatherBook(recipeOf(plain), resources, type);
 const { pages } = book.plan;
 for (const page of pages.slice(0, FIRST_PAGES)) {
   await finished(pageSteps(book, page));
   drawPage(book, page.number, type);
 }
-const first = performance.now();
+const drawn = performance.now();
 await writeInterior(book, type, () => {});
 const whole = performance.now();
 // Everything else is found as it was: only mazes are made.
 const changed = await gatherBook(recipeOf({ ...plain, columns: 29 }), resources, type);
 for (const page of changed.plan.pages) await finished(pageSteps(changed, page));
 const again = performance.now() - whole;
-console.log(JSON.stringify({ pages: pages.length, first, whole, again }));
+console.log(JSON.stringify({ pages: pages.length, first: drawn - begun, fromStart: drawn, whole, again }));
