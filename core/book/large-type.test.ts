@@ -7,7 +7,7 @@ import { LARGE_TYPES } from '../print/index.ts';
 import { proofBook } from '../proof/index.ts';
 import { loadVocabularies } from '../puzzles/vocabulary/index.ts';
 import { textInkOf, textSizes } from '../scene/index.ts';
-import { PUZZLE_SOURCES, recipeOf } from './book.sample.ts';
+import { HIVE_WORDS, PUZZLE_SOURCES, recipeOf } from './book.sample.ts';
 import { bookFrom, drawPage } from './index.ts';
 
 const type = typesetterFromDisk();
@@ -82,6 +82,25 @@ describe('the size of large print (14 pt at the least: common practice, no sourc
     });
     expect(sizes).toEqual([...sizes].sort((a, b) => a - b));
     expect(new Set(sizes).size).toBe(LARGE_TYPES.length);
+  });
+
+  it('is that of a grid and of its list where a page has room for both', () => {
+    const words = { lists: [{ title: 'In the hive', words: HIVE_WORDS.slice(0, 12) }] };
+    const clues = HIVE_WORDS.slice(0, 10)
+      .map((word, i) => `${word} | What number ${i + 1} is called`)
+      .join('\n');
+    const book = bookWith(
+      [
+        { id: 'w', kind: 'word-search', items: 2, options: { words, columns: 12, rows: 12 } },
+        { id: 'c', kind: 'crossword', items: 2, options: { clues } },
+      ],
+      { largeType: 14 },
+      ['6in', '9in'],
+    );
+    expect(saidOf(book)).toEqual([]);
+    const puzzles = book.plan.pages.filter(({ role }) => role === 'body');
+    expect(puzzles).toHaveLength(4);
+    for (const { number } of puzzles) expect(leastWords(book, number)).toBeGreaterThanOrEqual(14 - 0.01);
   });
 
   it('holds nothing against a book that asks for none, or whose answers are to stay small', () => {

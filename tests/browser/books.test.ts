@@ -215,7 +215,7 @@ test('large print takes the answers along, unless they are to stay small', async
   await expect(answers).not.toBeChecked();
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await expect(
-    page.getByText(/words are smaller than \d+ pt; the brief asks for 18 pt or more/),
+    page.getByText(/^Warning: Pages .* words are smaller than \d+ pt; the brief asks for 18 pt or more/),
   ).toBeVisible();
   await page.getByRole('link', { name: 'Brief', exact: true }).click();
   await size('No').click();

@@ -21,6 +21,12 @@ const LARGE_CELL = 27;
 const LARGEST = 1.2;
 /** A grid of smaller cells is hard to fill in: a smaller list makes it larger. */
 const LEAST_CELL = 13;
+/**
+ * Where type has a least size, the smaller of the list and of letters in the grid, which take so much of a cell, is to come as
+ * near to it as can be; what larger cells are worth beyond that.
+ */
+const LETTER = 0.65;
+const LARGER = 0.15;
 /** Sizes of a list in points at 6 × 9 in; smaller ones only where nothing else fits. */
 const SIZES = { most: 12, least: 8.5, smallest: 5, tiny: 1.5, step: 0.5, easy: 10 } as const;
 /** Between grid and list, in points. */
@@ -77,15 +83,19 @@ export function gridWithList(
   { leastColumn, place, large = LARGE_CELL }: Wishes,
 ): { cell: number; x: number; y: number; marks: Mark[] } | null {
   const { type, frame } = context;
-  const scale = frame.grid.typeScale;
+  const { typeScale: scale, leastType } = frame.grid;
   const faces = facesOf(context);
+  const wanted = large * scale;
   const largest = large * scale * LARGEST;
   let best: Page | null = null;
   let bestCell = 0;
   let highest = 0;
+  const worthOf = ({ cell, list: { size } }: Page): number =>
+    leastType
+      ? Math.min(1, (cell * LETTER) / leastType, size / leastType) * (1 + LARGER * Math.min(1, cell / wanted))
+      : Math.min(cell, wanted) * Math.min(1, size / (SIZES.easy * scale)) ** 0.8;
   const consider = (page: Page): void => {
-    const worth =
-      Math.min(page.cell, large * scale) * Math.min(1, page.list.size / (SIZES.easy * scale)) ** 0.8;
+    const worth = worthOf(page);
     if (page.cell <= 0 || worth <= highest || !fitsColumns(page.list, faces, type)) return;
     highest = worth;
     best = page;

@@ -170,7 +170,8 @@ export function listOfAnswers(list: readonly Listed[], room: Rect, type: Typeset
     for (const columns of [1, 2, 3]) {
       const set = setList(list, { size, columns, width: room.width }, ANSWERS, type);
       const isLast = size === ANSWER_SIZES.at(-1) && columns === 3;
-      if (isLast || set.height <= room.height) return listMarks(set, room, ANSWERS, type);
+      if (isLast || (set.height <= room.height && fitsColumns(set, ANSWERS, type)))
+        return listMarks(set, room, ANSWERS, type);
     }
   return [];
 }

@@ -52,7 +52,13 @@ const parts = (context: Context) => {
   return {
     unit,
     title: { text: book.title, sourceField: 'title', face: display, max: 13 * unit },
-    subtitle: { text: book.subtitle, sourceField: 'subtitle', face: text, max: 5 * unit, lines: 3 },
+    subtitle: {
+      text: book.subtitle,
+      sourceField: 'subtitle',
+      face: text,
+      max: Math.max(5 * unit, leastType),
+      lines: 3,
+    },
     penName: {
       text: book.penName,
       sourceField: 'penName',

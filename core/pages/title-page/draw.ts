@@ -52,7 +52,7 @@ export function drawTitlePage(
   });
   y += body.height * 0.035;
   const subtitle = { text: book.subtitle, sourceField: 'subtitle', face: faces.subtitle, color: GRAY };
-  if (book.subtitle) y = block(subtitle, y, body.height * 0.14, body.width / 20);
+  if (book.subtitle) y = block(subtitle, y, body.height * 0.14, Math.max(body.width / 20, leastType));
   if (book.series && options.series) {
     const { name, volume } = book.series;
     const line = bookWords(language, 'series', { series: name, volume });
