@@ -50,6 +50,32 @@ describe('the canonical form of a sudoku', () => {
     );
   });
 
+  it('has 456789 in its second row where two rows keep a stack together, as not all grids have', () => {
+    const begins = PUZZLES.map((puzzle) => formOf(puzzle).slice(9, 15));
+    const keeps = PUZZLES.map(({ solution }) => {
+      const digits = (at: (i: number) => number) =>
+        [0, 1, 2]
+          .map((i) => solution[at(i)]!)
+          .sort()
+          .join('');
+      return Array.from({ length: 9 }, (_, line) => line).some((line) =>
+        [0, 1, 2].some((i) => {
+          const other = line - (line % 3) + i;
+          const [along, down] = [
+            (row: number, stack: number) => digits((k) => row * 9 + 3 * stack + k),
+            (column: number, band: number) => digits((k) => (3 * band + k) * 9 + column),
+          ];
+          return (
+            other !== line &&
+            [along, down].some((of) => [1, 2].some((stack) => of(line, 0) === of(other, stack)))
+          );
+        }),
+      );
+    });
+    expect(begins.map((six) => six === '456789')).toEqual(keeps);
+    expect(new Set(keeps).size).toBe(2);
+  });
+
   it('tells other puzzles apart, also those with the same answer', () => {
     expect(new Set(PUZZLES.map(formOf)).size).toBe(PUZZLES.length);
     const [{ givens, solution }] = PUZZLES as [Puzzle];

@@ -43,10 +43,40 @@ interface Least {
   views: View[];
 }
 
-/** Looks at all orders of columns under which the second row begins with 4. */
-function look(least: Least, cells: Uint8Array, given: Uint8Array, first: number, second: number): void {
+function readPair(cells: Uint8Array, first: number, second: number): void {
   for (let column = 0; column < SIDE; column++) columnOf[cells[first * SIDE + column]!] = column;
   for (let column = 0; column < SIDE; column++) leadsTo[column] = columnOf[cells[second * SIDE + column]!]!;
+}
+
+/**
+ * Looks at all orders of columns under which the second row begins with 456789, of rows that keep the digits of a stack
+ * together: the order of one stack decides those of the others, and only the last three digits are left to compare.
+ */
+function lookAtKept(least: Least, cells: Uint8Array, given: Uint8Array, first: number, second: number): void {
+  readPair(cells, first, second);
+  for (let stack = 0; stack < SIDE; stack += 3)
+    for (let order = 0; order < ORDERS.length; order += 3) {
+      put(0, stack + ORDERS[order]!, stack + ORDERS[order + 1]!, stack + ORDERS[order + 2]!);
+      for (let at = 3; at < SIDE; at++) {
+        columns[at] = leadsTo[columns[at - 3]!]!;
+        place[columns[at]!] = at;
+      }
+      let at = 6;
+      if (least.views.length) {
+        while (at < SIDE && digit(at) === least.second[at]) at++;
+        if (at < SIDE && digit(at) > least.second[at]!) continue;
+      }
+      if (at < SIDE) {
+        for (let i = 0; i < SIDE; i++) least.second[i] = digit(i);
+        least.views = [];
+      }
+      least.views.push({ cells, given, first, second, columns: Array.from(columns) });
+    }
+}
+
+/** Looks at all orders of columns under which the second row begins with 4, of rows that keep no stack together. */
+function look(least: Least, cells: Uint8Array, given: Uint8Array, first: number, second: number): void {
+  readPair(cells, first, second);
   for (let stack = 0; stack < 3; stack++)
     for (let order = 0; order < ORDERS.length; order += 3) {
       const a = 3 * stack + ORDERS[order]!;
@@ -54,21 +84,24 @@ function look(least: Least, cells: Uint8Array, given: Uint8Array, first: number,
       const c = 3 * stack + ORDERS[order + 2]!;
       const fourth = leadsTo[a]!;
       const next = STACK[fourth]!;
-      // What the next two digits are at least, both at once: 5 and 6 where they come from the same stack as the 4.
+      // What the next two digits are at least: 5 for the one that comes from the same stack as the 4.
       const near = STACK[leadsTo[b]!] === next;
       const also = STACK[leadsTo[c]!] === next;
       const fifth = near ? 5 : 7;
-      const sixth = also ? (near ? 6 : 5) : near ? 7 : 8;
+      const sixth = near ? 7 : also ? 5 : 8;
       const known = least.second[1]!;
       if (fifth > known || (fifth === known && sixth > least.second[2]!)) continue;
       const u = 3 * next + (fourth === 3 * next ? 1 : 0);
       const v = 9 * next + 3 - fourth - u;
       const last = 3 * (3 - stack - next);
+      // The first digit that comes from there is a 7.
+      const seven = leadsTo[near ? c : b]!;
       put(0, a, b, c);
       for (let middle = 0; middle < 2; middle++) {
         put(3, fourth, middle ? v : u, middle ? u : v);
         if ((near && digit(1) !== fifth) || (also && digit(2) !== sixth)) continue;
         for (let end = 0; end < ORDERS.length; end += 3) {
+          if (last + ORDERS[end]! !== seven) continue;
           put(6, last + ORDERS[end]!, last + ORDERS[end + 1]!, last + ORDERS[end + 2]!);
           if (digit(1) !== fifth || digit(2) !== sixth) continue;
           let at = 3;
@@ -85,6 +118,22 @@ function look(least: Least, cells: Uint8Array, given: Uint8Array, first: number,
       }
     }
 }
+
+/** Two rows of a band, in either order. */
+const PAIRS = Array.from({ length: SIDE }, (_, first) =>
+  [0, 1, 2].map((i) => [first, first - (first % 3) + i] as const).filter(([, second]) => second !== first),
+).flat();
+
+/** The digits of each row in each stack, as bits. */
+function digitsOfStacks(cells: Uint8Array): Uint16Array {
+  const digits = new Uint16Array(SIDE * 3);
+  for (let at = 0; at < cells.length; at++) digits[Math.floor(at / 3)]! |= 1 << cells[at]!;
+  return digits;
+}
+
+/** Whether the digits of a stack of one row are together in a stack of another: then those of all stacks are. */
+const keeps = (digits: Uint16Array, first: number, second: number): boolean =>
+  digits[3 * second] === digits[3 * first + 1] || digits[3 * second] === digits[3 * first + 2];
 
 /** The rows below the first three, in the order that makes the grid least. @param name the new name of each digit */
 function lastRows({ cells, first, columns }: View, name: Uint8Array): number[] {
@@ -126,13 +175,19 @@ export function canonicalForm(givens: ArrayLike<number>, solution: ArrayLike<num
   const plain = Uint8Array.from(solution);
   const shown = Uint8Array.from(givens, (digit) => (digit ? 1 : 0));
   const least: Least = { second: new Uint8Array(SIDE).fill(SIDE + 1), views: [] };
-  for (const [cells, given] of [
+  const sides = [
     [plain, shown],
     [transposed(plain), transposed(shown)],
-  ] as const)
-    for (let first = 0; first < SIDE; first++)
-      for (let second = first - (first % 3); second < first - (first % 3) + 3; second++)
-        if (second !== first) look(least, cells, given, first, second);
+  ] as const;
+  for (const [cells, given] of sides) {
+    const digits = digitsOfStacks(cells);
+    for (const [first, second] of PAIRS)
+      if (keeps(digits, first, second)) lookAtKept(least, cells, given, first, second);
+  }
+  // Where two rows keep a stack together, the second begins with 456789, and no others have as little.
+  if (!least.views.length)
+    for (const [cells, given] of sides)
+      for (const [first, second] of PAIRS) look(least, cells, given, first, second);
   const best = new Uint8Array(SIDE * SIDE);
   const name = new Uint8Array(SIDE + 1);
   let pattern = '';
