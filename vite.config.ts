@@ -25,13 +25,14 @@ export default defineConfig({
   // a large part of the time until the first page is drawn.
   // Of what reads Markdown, browsers would get the part that asks the document, and a worker has none.
   resolve: {
-    alias: {
-      'brotli/decompress.js': resolve(import.meta.dirname, 'app/preview/no-brotli.ts'),
-      'decode-named-character-reference': resolve(
-        import.meta.dirname,
-        'node_modules/decode-named-character-reference/index.js',
-      ),
-    },
+    alias: [
+      { find: 'brotli/decompress.js', replacement: resolve(import.meta.dirname, 'app/preview/no-brotli.ts') },
+      { find: /^unicode-trie$/, replacement: resolve(import.meta.dirname, 'app/preview/late-trie.ts') },
+      {
+        find: 'decode-named-character-reference',
+        replacement: resolve(import.meta.dirname, 'node_modules/decode-named-character-reference/index.js'),
+      },
+    ],
   },
   worker: { format: 'es' },
   build: { chunkSizeWarningLimit: 1500 },

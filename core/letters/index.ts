@@ -1,7 +1,7 @@
 import type { Path } from '../scene/index.ts';
 import { HIGH, type JoinedLetter, joinedLetters } from './joined.ts';
-import { JOINED_CAPITALS, type JoinedCapital } from './joined-capitals.ts';
-import { MARKS, PRINT } from './print.ts';
+import { type JoinedCapital, joinedCapitals } from './joined-capitals.ts';
+import { letterMarks, printLetters } from './print.ts';
 import type { Letter, Stroke } from './stroke.ts';
 
 /** `all-joined` has joined capitals too; those of `joined` stand alone. */
@@ -32,7 +32,15 @@ const OVER_CAPITAL = 4.6;
 /** Of the middle of a joined letter, behind the line that leads into it. */
 const LEAD = 1;
 
-const JOINED = { low: joinedLetters(0), high: joinedLetters(HIGH) };
+const drawAlphabets = () => ({
+  print: printLetters(),
+  marks: letterMarks(),
+  low: joinedLetters(0),
+  high: joinedLetters(HIGH),
+  capitals: joinedCapitals(),
+});
+/** Drawn for the first word that is written: most books have none. */
+let drawn: ReturnType<typeof drawAlphabets> | null = null;
 
 export function movedPath({ ops, points }: Path, x: number, y: number, scaleX = 1, scaleY = scaleX): Path {
   const moved = new Float32Array(points.length);
@@ -45,6 +53,8 @@ export function movedPath({ ops, points }: Path, x: number, y: number, scaleX = 
 
 /** Sets words in an alphabet; digits and signs of the joined ones are those that stand alone. */
 export function write(text: string, alphabet: Alphabet): Written {
+  drawn ??= drawAlphabets();
+  const { print, marks: signsOf, capitals } = drawn;
   const strokes: PlacedStroke[] = [];
   const missing: string[] = [];
   let x = 0;
@@ -71,10 +81,10 @@ export function write(text: string, alphabet: Alphabet): Written {
     }
     const [base, ...marks] = [...segment];
     const joined: JoinedLetter | undefined =
-      alphabet === 'print' ? undefined : JOINED[before === 'high' ? 'high' : 'low'][base!];
-    const capital: JoinedCapital | undefined = alphabet === 'all-joined' ? JOINED_CAPITALS[base!] : undefined;
-    const found = joined ?? capital ?? PRINT[base!];
-    const signs = marks.map((mark) => MARKS[mark]);
+      alphabet === 'print' ? undefined : drawn[before === 'high' ? 'high' : 'low'][base!];
+    const capital: JoinedCapital | undefined = alphabet === 'all-joined' ? capitals[base!] : undefined;
+    const found = joined ?? capital ?? print[base!];
+    const signs = marks.map((mark) => signsOf[mark]);
     if (!found || signs.some((sign) => !sign)) {
       missing.push(segment.normalize('NFC'));
       continue;
@@ -89,7 +99,7 @@ export function write(text: string, alphabet: Alphabet): Written {
       place(
         sign!,
         x + found.width / 2 + (joined ? LEAD / 2 : 0),
-        /[A-Z]/.test(base!) && sign !== MARKS['\u0327'] ? OVER_CAPITAL : 0,
+        /[A-Z]/.test(base!) && sign !== signsOf['\u0327'] ? OVER_CAPITAL : 0,
         bare.strokes.length,
       );
     x += found.width;

@@ -30,7 +30,7 @@ const hooked = (x: number) =>
 const roundTop = () => stroke(0, 8.9).curve(0.7, 9.7, 1.7, 10, 2.9, 10).curve(4.9, 10, 6, 8.9, 6, 7.3);
 
 /** Capitals of the joined alphabet, round and without loops that would be taken for letters. Drawn for this program. */
-export const JOINED_CAPITALS: Readonly<Record<string, JoinedCapital>> = {
+export const joinedCapitals = (): Readonly<Record<string, JoinedCapital>> => ({
   A: joins(
     7.5,
     out(
@@ -214,4 +214,4 @@ export const JOINED_CAPITALS: Readonly<Record<string, JoinedCapital>> = {
     6.4,
     stroke(0, 8.9).curve(0.6, 9.8, 1.2, 10, 2, 10).line([5.8, 10], [0.6, 0]).curve(2.4, 0.4, 4.4, 0, 6.4, 0),
   ),
-};
+});

@@ -3,8 +3,10 @@ import { describe, expect, it } from 'vitest';
 import type { Path } from '../scene/index.ts';
 import { write } from './index.ts';
 import { HIGH, joinedLetters } from './joined.ts';
-import { JOINED_CAPITALS } from './joined-capitals.ts';
-import { PRINT } from './print.ts';
+import { joinedCapitals } from './joined-capitals.ts';
+import { printLetters } from './print.ts';
+
+const print = printLetters();
 
 const endOf = ({ points }: Path) => [points.at(-2)!, points.at(-1)!] as const;
 
@@ -28,7 +30,7 @@ describe('the alphabet that stands alone', () => {
   });
 
   it('letters are as high as they should be: capitals and digits ten, small ones five, tails five below', () => {
-    for (const [sign, { strokes, width }] of Object.entries(PRINT)) {
+    for (const [sign, { strokes, width }] of Object.entries(print)) {
       // Those that curves are led by included, which lie a little outside.
       const xs = strokes.flatMap(({ path }) => [...path.points].filter((_, i) => i % 2 === 0));
       const ys = strokes.flatMap(({ path }) => [...path.points].filter((_, i) => i % 2 === 1));
@@ -44,13 +46,13 @@ describe('the alphabet that stands alone', () => {
 
   it('a word is as wide as its letters and what is between them, in their order', () => {
     const { strokes, width } = write('bee', 'print');
-    expect(width).toBeCloseTo(PRINT.b!.width + 2 * PRINT.e!.width + 2 * 2.3, 6);
+    expect(width).toBeCloseTo(print.b!.width + 2 * print.e!.width + 2 * 2.3, 6);
     expect(strokes.map(({ letter }) => letter)).toEqual([0, 0, 1, 2]);
-    expect(write('b b', 'print').width).toBeCloseTo(2 * PRINT.b!.width + 6, 6);
+    expect(write('b b', 'print').width).toBeCloseTo(2 * print.b!.width + 6, 6);
   });
 
   it('letters with marks are their letter and the mark; an i with one has no dot', () => {
-    expect(write('ü', 'print').strokes).toHaveLength(PRINT.u!.strokes.length + 2);
+    expect(write('ü', 'print').strokes).toHaveLength(print.u!.strokes.length + 2);
     expect(write('í', 'print').strokes).toHaveLength(2);
     expect(write('б漢', 'print').missing).toEqual(['б', '漢']);
   });
@@ -86,8 +88,8 @@ describe('the alphabet that is joined', () => {
   });
 
   it('has capitals of its own: as high as those that stand alone, and joined where they end on the base line', () => {
-    expect(Object.keys(JOINED_CAPITALS).join('')).toBe('ABCDEFGHIJKLMNOPQRSTUVWXYZ');
-    for (const [sign, { strokes, width, joins }] of Object.entries(JOINED_CAPITALS)) {
+    expect(Object.keys(joinedCapitals()).join('')).toBe('ABCDEFGHIJKLMNOPQRSTUVWXYZ');
+    for (const [sign, { strokes, width, joins }] of Object.entries(joinedCapitals())) {
       const all = strokes.flatMap(({ path }) => [...path.points]);
       const xs = all.filter((_, i) => i % 2 === 0);
       const top = Math.max(...all.filter((_, i) => i % 2 === 1));

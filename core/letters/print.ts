@@ -15,11 +15,18 @@ const bars = (stem: number, end: number) => [
   straight([stem, 0], [end, 0]),
 ];
 
+let drawn: Readonly<Record<string, Letter>> | null = null;
+
 /**
  * Letters that stand alone, of straight lines and parts of circles, each as a hand is taught to make it: from above, from the
- * left, round counterclockwise first. Drawn for this program.
+ * left, round counterclockwise first. Drawn for this program, when they are first asked for.
  */
-export const PRINT: Readonly<Record<string, Letter>> = {
+export function printLetters(): Readonly<Record<string, Letter>> {
+  drawn ??= drawLetters();
+  return drawn;
+}
+
+const drawLetters = (): Readonly<Record<string, Letter>> => ({
   a: letter(5, bowl(), straight([5, 5], [5, 0])),
   b: letter(5, straight([0, 10], [0, 0]), rightBowl()),
   c: letter(4.5, arc(2.5, 2.5, 2.5, 2.5, 42, 318)),
@@ -181,10 +188,10 @@ export const PRINT: Readonly<Record<string, Letter>> = {
       .line([0.8, 4.2])
       .arc(2.4, 2.3, 2.4, 2.3, 140, 350),
   ),
-};
+});
 
 /** Marks above and below letters, about the middle of a letter that is five high. */
-export const MARKS: Readonly<Record<string, Letter>> = {
+export const letterMarks = (): Readonly<Record<string, Letter>> => ({
   // Combining grave, acute, circumflex, tilde, diaeresis, ring, caron, cedilla (Unicode, block Combining Diacritical Marks).
   '\u0300': letter(1.6, straight([-0.8, 8], [0.8, 6.4])),
   '\u0301': letter(1.6, straight([0.8, 8], [-0.8, 6.4])),
@@ -197,4 +204,4 @@ export const MARKS: Readonly<Record<string, Letter>> = {
   '\u030A': letter(1.8, arc(0, 7.4, 0.9, 0.9, 90, 450)),
   '\u030C': letter(2.4, straight([-1.2, 8], [0, 6.4], [1.2, 8])),
   '\u0327': letter(1.6, straight([0, 0], [0, -0.8]).arc(-0.1, -1.6, 0.8, 0.8, 80, -130)),
-};
+});

@@ -15,6 +15,10 @@ const MARK = /\p{M}/u;
 const AFTER_SPACE = /(?<= )/;
 /** Features that place marks: a face takes most of its time to unfold them, and few texts have any. */
 const NO_MARKS = { mark: false, mkmk: false };
+/** What fontkit finds to be Latin, and to be of no script, as digits are: told, it need not unpack its table of scripts. */
+const LATIN = /^[\0-@[-`{-\x7F]*[A-Za-z\xC0-\xD6\xD8-\xF6\xF8-\u024F]/;
+const NO_SCRIPT = /^[\0-@[-`{-\x7F]+$/;
+const scriptOf = (text: string) => (LATIN.test(text) ? 'latn' : NO_SCRIPT.test(text) ? 'zzzz' : undefined);
 
 /**
  * A glyph that was first asked for as a part of another, as a period is of a colon, would have no code points for ever, and
@@ -72,7 +76,7 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
     const { glyphs, positions } = opened.layout(
       text,
       MARK.test(text) ? wanted : { ...wanted, ...NO_MARKS },
-      undefined,
+      scriptOf(text),
       undefined,
       rtl ? 'rtl' : 'ltr',
     );

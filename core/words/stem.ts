@@ -1,6 +1,5 @@
-import { newStemmer } from 'snowball-stemmers';
+import { stem as porter2 } from 'porter2';
 
-const english = newStemmer('english');
 const kept = new Map<string, string>();
 const STEMS_KEPT = 50_000;
 
@@ -9,7 +8,7 @@ export function stem(word: string): string {
   let found = kept.get(word);
   if (found === undefined) {
     if (kept.size >= STEMS_KEPT) kept.clear();
-    found = english.stem(word);
+    found = porter2(word);
     kept.set(word, found);
   }
   return found;

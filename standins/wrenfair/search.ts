@@ -1,5 +1,5 @@
 import { Index } from 'flexsearch';
-import { newStemmer } from 'snowball-stemmers';
+import { stem as porter2 } from 'porter2';
 import type { CatalogBook } from './catalog/make.ts';
 import type { Market, ShownBook } from './market.ts';
 
@@ -12,14 +12,13 @@ const CATEGORIES_TOLD = 5;
 export const SORTS = ['best sellers', 'newest', 'price', 'reviews'] as const;
 export type Sort = (typeof SORTS)[number];
 
-const english = newStemmer('english');
 const stems = new Map<string, string>();
 
 /** A word as the index knows it: its stem (Porter’s second stemmer, Snowball), without a possessive. */
 function stem(word: string): string | null {
   const bare = word.toLowerCase().replace(/[’']s?$/, '');
   if (!bare || PASSED_OVER.has(bare)) return null;
-  const found = stems.get(bare) ?? english.stem(bare);
+  const found = stems.get(bare) ?? porter2(bare);
   stems.set(bare, found);
   return found;
 }

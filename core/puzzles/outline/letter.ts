@@ -1,4 +1,4 @@
-import { PRINT } from '../../letters/print.ts';
+import { printLetters } from '../../letters/print.ts';
 import { readPath } from '../../scene/index.ts';
 import { all, type Solid, thick } from './solid.ts';
 
@@ -12,7 +12,7 @@ export const OUTLINE_LETTERS: readonly string[] = [...'ABCDEFGHIJKLMNOPQRSTUVWXY
 
 /** A capital or a digit as broad strokes that fill the square. @throws RangeError for any other letter */
 export function letterSolid(letter: string): Solid {
-  const drawn = OUTLINE_LETTERS.includes(letter) ? PRINT[letter] : undefined;
+  const drawn = OUTLINE_LETTERS.includes(letter) ? printLetters()[letter] : undefined;
   if (!drawn) throw new RangeError(`“${letter}” is no capital from A to Z and no digit.`);
   const lines: [number, number][][] = [];
   for (const { path } of drawn.strokes) {

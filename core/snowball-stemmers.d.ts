@@ -1,3 +1,0 @@
-declare module 'snowball-stemmers' {
-  export function newStemmer(language: string): { stem(word: string): string };
-}
