@@ -15,7 +15,9 @@ const addPages = async (page: Parameters<typeof emptyBook>[0], ...names: string[
 test('sections are selected, copied into another book, filled to a length and taken back; pages are found and removed', async ({
   page,
 }) => {
-  await emptyBook(page);
+  await page.goto(url('/books'));
+  await page.getByRole('button', { name: 'Start an empty book' }).click();
+  await page.waitForURL(/flatplan/);
   await addPages(page, 'Hive inspection', 'Plant record');
   await expect(sections(page)).toHaveCount(4);
   const settings = page.getByRole('complementary', { name: 'Settings' });

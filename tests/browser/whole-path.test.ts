@@ -1,9 +1,10 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { noSeriousFindings, picture } from './look.ts';
-import { expect, inkOf, saved, sections, test, ticket } from './quill.ts';
+import { expect, inkOf, saved, sections, test, ticket, url } from './quill.ts';
 
 test('from a phrase to a book that is live', async ({ page }) => {
+  await page.goto(url('/'));
   await noSeriousFindings(page, 'desk');
 
   // Niches: a phrase, its verdict with sums, a chart, comparables.
