@@ -2,17 +2,20 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Logic from 'logic-solver';
 import { describe, expect, it } from 'vitest';
 import {
   type Cage,
   gridText,
   killerSteps,
   type Size,
+  shapeOf,
   sudokuSteps,
   type Variant,
 } from '#core/puzzles/sudoku/index.ts';
 import { randomStream } from '#core/random.ts';
 import { atOnce } from '#core/steps.ts';
+import { latin, solutions } from './formulas.ts';
 
 const everything = process.env.QUILL_SWEEP === 'all';
 
@@ -104,6 +107,38 @@ function caged(cages: readonly Cage[], size: number): string {
 
 const BOXES: Partial<Record<Size, string>> = { 4: '2x2', 6: '2x3', 9: '3x3', 12: '3x4', 16: '4x4' };
 
+/** The answers of a killer as MiniSat finds them, two at most. */
+function killerAnswers({ cages }: { cages: readonly Cage[] }, size: Size): number[][] {
+  const { solver, numbers, name } = latin(size);
+  const { boxOf } = shapeOf(size);
+  for (const number of numbers)
+    for (const box of new Set(boxOf))
+      solver.require(
+        Logic.exactlyOne([...boxOf.keys()].filter((at) => boxOf[at] === box).map((at) => name(at, number))),
+      );
+  for (const { cells, sum } of cages) {
+    for (const number of numbers) solver.require(Logic.atMostOne(cells.map((at) => name(at, number))));
+    const all = cells.flatMap((at) => numbers.map((number) => name(at, number)));
+    solver.require(
+      Logic.equalBits(
+        Logic.weightedSum(
+          all,
+          cells.flatMap(() => numbers),
+        ),
+        Logic.constantBits(sum),
+      ),
+    );
+  }
+  return solutions(solver).map((found) => {
+    const answer: number[] = [];
+    for (const one of found) {
+      const read = /^n(\d+)_(\d+)$/.exec(one);
+      if (read) answer[Number(read[1])] = Number(read[2]);
+    }
+    return answer;
+  });
+}
+
 /** Solves games, and reads the answers from what it saves. */
 function solved(games: readonly string[]): { answers: number[][]; complaints: string } {
   const folder = mkdtempSync(join(tmpdir(), 'quill-solo-'));
@@ -160,9 +195,20 @@ describe('as the solver of Debian’s sgt-puzzles sees them', () => {
       atOnce(killerSteps(size, level, randomStream('outside killer', size, level, seed))),
     ).filter(({ cages }) => cages.every(({ cells }) => cells.length > 1));
     expect(puzzles.length).toBeGreaterThan(2);
-    const { answers, complaints } = solved(puzzles.map(({ cages }) => caged(cages, size)));
-    expect(complaints).toBe('');
-    expect(answers).toEqual(puzzles.map(({ solution }) => [...solution]));
+    let alike = 0;
+    for (const puzzle of puzzles) {
+      const { answers, complaints } = solved([caged(puzzle.cages, size)]);
+      if (!complaints) {
+        expect(answers).toEqual([[...puzzle.solution]]);
+        alike++;
+        continue;
+      }
+      // Where it has to guess, the game may speak of several answers to a killer that has one: a solver that has all sums at
+      // once says so.
+      expect(complaints).toMatch(/Multiple solutions/);
+      expect(killerAnswers(puzzle, size)).toEqual([[...puzzle.solution]]);
+    }
+    expect(alike).toBeGreaterThan(puzzles.length / 2);
   });
 
   it('would tell of a puzzle that has two answers', () => {
@@ -171,4 +217,21 @@ describe('as the solver of Debian’s sgt-puzzles sees them', () => {
     const givens = `${puzzle.givens.slice(0, first)}.${puzzle.givens.slice(first + 1)}`;
     expect(solved([`3x3:${described({ ...puzzle, givens })}`]).complaints).toMatch(/Multiple solutions/);
   });
+});
+
+/** MiniSat 2.2 as logic-solver 2.0.1 (MIT): a general solver of formulas. */
+describe('as a general solver of formulas sees them', () => {
+  it.each([4, 6, 9] as const)(
+    '%i, killer: one answer at each level, cages of one cell among them',
+    (size) => {
+      let single = 0;
+      for (const level of [1, 2, 3, 4, 5] as const)
+        for (let seed = 0; seed < (everything ? 40 : 2); seed++) {
+          const puzzle = atOnce(killerSteps(size, level, randomStream('outside formula', size, level, seed)));
+          expect(killerAnswers(puzzle, size)).toEqual([[...puzzle.solution]]);
+          single += puzzle.cages.filter(({ cells }) => cells.length === 1).length;
+        }
+      expect(single).toBeGreaterThan(0);
+    },
+  );
 });
