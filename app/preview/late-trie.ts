@@ -1,8 +1,8 @@
 import UnicodeTrie from 'unicode-trie/index.js';
 
 /**
- * A table of Unicode that is unpacked when it is first asked. Reading fonts brings four of them, and they are a tenth of what a
- * worker does before its first page; most books ask one.
+ * A table of Unicode that is unpacked when it is first asked. Reading fonts brings four of them, and unpacking all takes a large
+ * part of the time in which a worker starts, while Latin text seldom asks one.
  */
 export default class LateTrie {
   private readonly packed: Uint8Array;
