@@ -70,6 +70,17 @@ const mazeSamples = [
   },
 ];
 
+const floorSamples = [
+  { items: 2, options: { columns: 16, rows: 12, floors: 3, level: 3 }, solutions: { perPage: 2 } },
+  {
+    items: 4,
+    options: {
+      ...{ grid: 'circle', columns: 13, rows: 13, floors: 2, perPage: 4, ends: 'middle' },
+      ...{ answer: 'footprints', collect: 3 },
+    },
+  },
+];
+
 const bridgeSamples = [
   { items: 1, options: { columns: 16, rows: 18, bridges: 60, level: 3 }, solutions: { perPage: 1 } },
   { items: 4, options: { columns: 9, rows: 9, bridges: 100, perPage: 4, answer: 'dots', collect: 3 } },
@@ -210,16 +221,9 @@ const SAMPLES: Record<string, object[]> = {
   ],
   'maze 1, bridges': bridgeSamples,
   'maze 2, bridges': bridgeSamples,
-  'maze 2, floors': [
-    { items: 2, options: { columns: 16, rows: 12, floors: 3, level: 3 }, solutions: { perPage: 2 } },
-    {
-      items: 4,
-      options: {
-        ...{ grid: 'circle', columns: 13, rows: 13, floors: 2, perPage: 4, ends: 'middle' },
-        ...{ answer: 'footprints', collect: 3 },
-      },
-    },
-  ],
+  'maze 2, floors': floorSamples,
+  'maze 3, bridges': bridgeSamples,
+  'maze 3, floors': floorSamples,
   'cages 1': [
     { items: 4, options: {}, rolls: { 2: 1 }, solutions: { perPage: 4 } },
     { items: 6, options: { size: 4, calculation: 'sums', perPage: 6, level: 'rising', instructions: false } },
@@ -253,6 +257,7 @@ const SAMPLES: Record<string, object[]> = {
   ],
   'maze 1': mazeSamples,
   'maze 2': mazeSamples,
+  'maze 3': mazeSamples,
   'word-search 1': searchSamples,
   'word-search 2': searchSamples,
   'word-search 3': [

@@ -31,20 +31,31 @@ export function* measuredScale(
 }
 
 /**
- * As `measuredScale`, found once.
+ * A scale that is found once, however often it is asked for.
+ * @param name of the puzzle
  * @param sort names all that the puzzles have in common
  */
-export function* levelScale(
-  ...[name, sort, difficulty]: Parameters<typeof measuredScale>
+export function* keptScale(
+  name: string,
+  sort: string,
+  find: () => Generator<void, Scale>,
 ): Generator<void, Scale> {
   const key = `${name} ${sort}`;
   const known = scales.get(key);
   if (known) return known;
-  const scale = yield* measuredScale(name, sort, difficulty);
+  const scale = yield* find();
   if (scales.size >= SCALES_KEPT) scales.clear();
   scales.set(key, scale);
   return scale;
 }
+
+/** As `measuredScale`, found once. */
+export const levelScale = (...[name, sort, difficulty]: Parameters<typeof measuredScale>) =>
+  keptScale(name, sort, () => measuredScale(name, sort, difficulty));
+
+/** The scale whose levels are equally wide, from the easiest to the hardest puzzle. */
+export const evenScale = (least: number, most: number): Scale =>
+  LEVELS.slice(1).map((_, i) => least + ((i + 1) * (most - least)) / LEVELS.length);
 
 /** The level of a difficulty on a scale. */
 export const levelOn = (scale: Scale, value: number): Level =>

@@ -13,6 +13,7 @@ import {
   type Measure,
   makeMaze,
   mazeGrid,
+  mazeOfEffort,
   mazeScale,
   onlyWay,
   type Passages,
@@ -49,8 +50,9 @@ export interface MazeItem
   wanted: Level;
 }
 
-/** Tries before the nearest level is taken: one in five comes out at each. */
+/** Tries before the nearest level is taken: one in five comes out at each, or nearly all where they are bent. */
 const TRIES = 60;
+const BENT_TRIES = 12;
 
 const GRIDS_KEPT = 20;
 const grids = new Map<string, Grid>();
@@ -91,10 +93,10 @@ export function gridOf({
   return known;
 }
 
-/** What a pinned maze is made from. */
+/** What a pinned maze is made from. Where any maze is as likely as another, none is bent until it has its level. */
 export function pinnedMaze(
   { options, streamKey, item, roll, total = 1 }: FillContext<MazeOptions>,
-  measure: Measure = 'turns',
+  measure: Measure = options.passages === 'even' ? 'turns' : 'effort',
 ): MazeMade {
   const { grid, columns, rows, passages, winding, floors, ends, level } = options;
   const chosen = {
@@ -106,7 +108,7 @@ export function pinnedMaze(
     shape: outlineOf(options) as MazeMade['shape'],
     ...(ends === 'chosen' ? chosen : {}),
     bridges: grid === 'square' && passages === 'winding' && floors === 1 ? options.bridges : 0,
-    ...(measure === 'turns' ? { measure } : {}),
+    ...(measure === 'branches' ? {} : { measure }),
     level: levelOf(level, item, total, randomStream(...streamKey, item, roll, 'level')),
   };
 }
@@ -136,7 +138,7 @@ export const sortOf = ({
     ...(startAt && goalAt ? [startAt, goalAt] : []),
     ...(bridges ? [`over ${bridges}`] : []),
     ...(floors > 1 ? [`floors ${floors}`] : []),
-    ...(measure === 'turns' ? [measure] : []),
+    ...(!measure || measure === 'branches' ? [] : [measure]),
   ].join(' ');
 
 /** How passages run, as the making takes it. */
@@ -174,13 +176,10 @@ export const spaceOf = ({ bridges, floors = 1 }: { bridges: number; floors?: num
 });
 
 /** Makes one maze from its own random stream: the first that is of its level, as measured against others of its sort. */
-export function* fillMaze(
-  context: FillContext<MazeOptions>,
-  measure: Measure = 'turns',
-): Generator<void, MazeItem> {
+export function* fillMaze(context: FillContext<MazeOptions>, measure?: Measure): Generator<void, MazeItem> {
   const made = (context.pin as MazePin | undefined) ?? pinnedMaze(context, measure);
   if ('open' in made) return yield* givenMaze(made);
-  // Pinned before turns counted, it stays what it is.
+  // Pinned under an earlier version, it stays what it is.
   const counted = made.measure ?? 'branches';
   const { grid: id, columns, rows, shape, ends, passages, winding, bridges, floors } = made;
   const { level: wanted, roll } = made;
@@ -190,9 +189,12 @@ export function* fillMaze(
   const between = endsOf(plain, made);
   const scale = yield* mazeScale(sortOf(made), plain, between, how, counted, space);
   const random = randomStream(...context.streamKey, context.item, roll, 'maze');
-  return yield* ofLevel(wanted, TRIES, function* () {
+  return yield* ofLevel(wanted, counted === 'effort' ? BENT_TRIES : TRIES, function* () {
     const { grid, over, stairs } = gridInSpace(plain, space, between, random);
-    const maze = makeMaze(grid, between, how, random);
+    const maze =
+      counted === 'effort'
+        ? yield* mazeOfEffort(grid, between, how, wanted, scale, random)
+        : makeMaze(grid, between, how, random);
     const level = levelOn(scale, difficulty(grid, maze, counted));
     yield;
     return {

@@ -5,8 +5,7 @@ import { recipeOf } from '../../book/book.sample.ts';
 import { bookFrom, drawPage, filledItem, kindOf } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
-import { type Ends, mazeOfScale, usualScales } from '../../puzzles/maze/index.ts';
-import { measuredScale } from '../../puzzles/scale.ts';
+import { type Ends, measuredMazeScale, usualScales } from '../../puzzles/maze/index.ts';
 import { colorOfHex, eachMark, type TextMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
 import { mazePinned, watchMaze } from './by-hand.ts';
@@ -194,32 +193,42 @@ describe('a section of mazes', () => {
     expect(before).toMatchObject({ grid: 'hexagon', ends: 'middle' });
   });
 
-  it('one that was pinned before turns counted is the same in either version, and a new pin is the maze that it pins', () => {
+  it('one that was pinned in any version is the same in every other, and a new pin is the maze that it pins', () => {
     const own = { grid: 'square', columns: 10, rows: 10, level: 4 };
-    const [old, now] = [1, 2].map((version) => {
+    const pins = [1, 2, 3].map((version) => {
       const book = mazes(1, own, {}, { version });
       const pin = pinOf(book, 1, 1) as object;
       const before = itemOf(book, 1);
-      for (const other of [1, 2])
+      for (const other of [1, 2, 3])
         expect(itemOf(mazes(1, {}, {}, { version: other, pins: { 1: pin } }), 1)).toEqual(before);
       return pin;
     });
-    expect(old).not.toHaveProperty('measure');
-    expect(now).toMatchObject({ measure: 'turns' });
+    expect(pins[0]).not.toHaveProperty('measure');
+    expect(pins.slice(1)).toMatchObject([{ measure: 'turns' }, { measure: 'effort' }]);
+  });
+
+  it('is not bent where any maze is to be as likely as another', () => {
+    const own = { grid: 'square', columns: 10, rows: 10, level: 4, passages: 'even' };
+    const [second, third] = [2, 3].map((version) => itemOf(mazes(1, own, {}, { version }), 1));
+    expect(third).toEqual(second);
+    expect(third).toMatchObject({ measure: 'turns' });
   });
 });
 
 describe('the scales that are measured beforehand', () => {
   it('are those of the mazes on offer, as they are measured', () => {
     const measured: Record<string, readonly number[]> = {};
-    for (const measure of ['branches', 'turns'] as const)
+    for (const measure of ['branches', 'turns', 'effort'] as const)
       for (const { options = {} } of kind.samples!) {
         const made = { ...v.parse(kind.options, options), measure };
         const plain = gridOf({ ...made, floors: 1 });
-        const steps = measuredScale(
-          'maze',
+        const steps = measuredMazeScale(
           sortOf(made),
-          mazeOfScale(plain, made.ends as Ends, made.winding / 100, measure, spaceOf(made)),
+          plain,
+          made.ends as Ends,
+          made.winding / 100,
+          measure,
+          spaceOf(made),
         );
         let step = steps.next();
         while (!step.done) step = steps.next();

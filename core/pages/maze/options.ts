@@ -127,8 +127,8 @@ const onGrid = {
   bridges: v.optional(integerBetween(0, 100), 0),
   floors: v.optional(floors, 1),
   ends,
-  /** Turns count for its level; they do not where it says nothing. */
-  measure: v.optional(enumOf(['turns'])),
+  /** What counts for its level, see `Measure`: branches where it says nothing. */
+  measure: v.optional(enumOf(['turns', 'effort'])),
 };
 
 /** Everything a pinned maze is made from, so that no setting can change it. */

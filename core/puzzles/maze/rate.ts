@@ -1,6 +1,8 @@
-import type { RandomStream } from '../../random.ts';
-import { levelScale, type Scale } from '../scale.ts';
+import { type RandomStream, randomStream } from '../../random.ts';
+import type { Level } from '../level.ts';
+import { evenScale, keptScale, measuredScale, type Scale } from '../scale.ts';
 import { anyBridges, type Bridge, gridWithBridges } from './bridges.ts';
+import { bendBranches, effortOfBranches } from './effort.ts';
 import { anyStairs, gridWithFloors, placeOnFloor, type Stairs } from './floors.ts';
 import type { Grid } from './grid.ts';
 import { type Ends, type Maze, makeMaze, middleCell, type Passages } from './make.ts';
@@ -12,8 +14,11 @@ const DEEP = { cells: 4, times: 2 };
 /** A quarter turn of the way. Our choice, no source. */
 const TURN = 0.5;
 
-/** What counts for how hard a maze is: what leads off the way and how long that is, or its turns as well. */
-export type Measure = 'branches' | 'turns';
+/**
+ * What counts for how hard a maze is: what leads off the way and how long that is; or its turns as well; or the steps of one who looks
+ * for the way.
+ */
+export type Measure = 'branches' | 'turns' | 'effort';
 
 /**
  * How far the way turns altogether, in quarter turns. Where it leads is looked at over two steps: straight on through triangles goes
@@ -36,11 +41,16 @@ export function turnsOf(grid: Grid, way: readonly number[]): number {
   return sum / (Math.PI / 2);
 }
 
+/** What the way costs who knows it, in steps. */
+const effortOfWay = (grid: Grid, way: readonly number[]): number => way.length + TURN * turnsOf(grid, way);
+
 /**
- * How hard a maze is: over the way, what each branch costs that leads off it, as the logarithm of its size (after McClendon 2001,
- * The complexity and difficulty of a maze), twice where it goes on beyond four cells, the length of the way itself, and its turns.
+ * How hard a maze is. By effort: the steps of its way, its turns, and what it costs to look into its branches. Otherwise, over the way,
+ * what each branch costs that leads off it, as the logarithm of its size (after McClendon 2001, The complexity and difficulty of a
+ * maze), twice where it goes on beyond four cells, the length of the way itself, and its turns.
  */
 export function difficulty(grid: Grid, { open, way }: Maze, measure: Measure): number {
+  if (measure === 'effort') return effortOfWay(grid, way) + effortOfBranches(grid, { open, way });
   const { cells, first, next, through } = grid;
   const onWay = new Uint8Array(cells);
   for (const cell of way) onWay[cell] = 1;
@@ -99,28 +109,94 @@ export function gridInSpace(
   return { grid: gridWithBridges(grid, over), over, stairs: [] };
 }
 
-/** What a scale of mazes is made from. */
-export const mazeOfScale =
-  (grid: Grid, ends: Ends, passages: Passages, measure: Measure, space = FLAT) =>
-  (random: RandomStream): number => {
-    const own = gridInSpace(grid, space, ends, random).grid;
-    return difficulty(own, makeMaze(own, ends, passages, random), measure);
-  };
+/** Mazes of which one is taken that is hard, or easy, beforehand: its way is longer then, or shorter. */
+const TO_CHOOSE_FROM = 3;
+/** A maze that is bent lies so far within its level, as a share of it. */
+const WITHIN = 0.15;
 
 /**
- * The difficulties at which the next level begins, for mazes of one sort.
+ * A maze that is bent until it costs the steps of its level, or comes near. Its way is what chance made it.
+ * @param scale of steps
+ */
+export function* mazeOfEffort(
+  grid: Grid,
+  ends: Ends,
+  passages: Passages,
+  level: Level,
+  scale: Scale,
+  random: RandomStream,
+): Generator<void, Maze> {
+  const mazes: { maze: Maze; steps: number }[] = [];
+  while (mazes.length < TO_CHOOSE_FROM) {
+    const maze = makeMaze(grid, ends, passages, random);
+    mazes.push({ maze, steps: difficulty(grid, maze, 'effort') });
+    yield;
+  }
+  mazes.sort((a, b) => a.steps - b.steps);
+  const { maze } = mazes[Math.round(((level - 1) / scale.length) * (TO_CHOOSE_FROM - 1))]!;
+  const way = effortOfWay(grid, maze.way);
+  const [least = 0, most = Infinity] = [scale[level - 2], scale[level - 1]];
+  const within = WITHIN * (scale[1]! - scale[0]!);
+  yield* bendBranches(grid, maze, least + within - way, most - within - way, random);
+  return maze;
+}
+
+/** Mazes from which the least and the most steps are found: fewer where they are large, and differ less. Odd, for the one in the middle. */
+const bentFor = ({ cells }: Grid): number => (cells > 1500 ? 3 : 9);
+/** More steps than any maze costs. */
+const UNREACHED = 1e9;
+
+/** The scale of steps from mazes that are bent as far as can be, either way. Gives way now and then. */
+function* effortScale(
+  sort: string,
+  grid: Grid,
+  ends: Ends,
+  passages: Passages,
+  space: Space,
+): Generator<void, Scale> {
+  const random = randomStream('maze scale', sort);
+  const found: Record<'least' | 'most', number[]> = { least: [], most: [] };
+  const count = bentFor(grid);
+  for (let i = 0; i < count; i++) {
+    const own = gridInSpace(grid, space, ends, random).grid;
+    const { open, way } = makeMaze(own, ends, passages, random);
+    const known = effortOfWay(own, way);
+    for (const [end, steps] of [
+      ['least', 0],
+      ['most', UNREACHED],
+    ] as const) {
+      const branches = yield* bendBranches(own, { open: open.slice(), way }, steps, steps, random);
+      found[end].push(known + branches);
+      yield;
+    }
+  }
+  const middle = (of: number[]) => of.sort((a, b) => a - b)[(count - 1) / 2]!;
+  return evenScale(middle(found.least), middle(found.most));
+}
+
+/**
+ * The difficulties at which the next level begins, for mazes of one sort, found anew: each level holds as many mazes as any other, or
+ * is as wide in steps.
  * @param sort names all that the mazes have in common
  * @param grid of one floor
  */
-export function* mazeScale(
+export const measuredMazeScale = (
   sort: string,
   grid: Grid,
   ends: Ends,
   passages: Passages,
   measure: Measure,
   space = FLAT,
-): Generator<void, Scale> {
-  return (
-    usualScales[sort] ?? (yield* levelScale('maze', sort, mazeOfScale(grid, ends, passages, measure, space)))
-  );
+): Generator<void, Scale> =>
+  measure === 'effort'
+    ? effortScale(sort, grid, ends, passages, space)
+    : measuredScale('maze', sort, (random) => {
+        const own = gridInSpace(grid, space, ends, random).grid;
+        return difficulty(own, makeMaze(own, ends, passages, random), measure);
+      });
+
+/** As `measuredMazeScale`, found once. */
+export function* mazeScale(...of: Parameters<typeof measuredMazeScale>): Generator<void, Scale> {
+  const [sort] = of;
+  return usualScales[sort] ?? (yield* keptScale('maze', sort, () => measuredMazeScale(...of)));
 }
