@@ -3,8 +3,8 @@ import type { Book } from '#core/book/book.ts';
 import { type DesignPage, designPage } from '#core/book/design-page.ts';
 import { drawPage } from '#core/book/draw.ts';
 import { withCandidate } from '#core/book/edit.ts';
-import { type FewerToAPage, fewerToAPage } from '#core/book/fewer-to-a-page.ts';
 import { findSteps } from '#core/book/find.ts';
+import { type ForLargeType, forLargeType } from '#core/book/for-large-type.ts';
 import { GALLERY_SEED } from '#core/book/gallery.ts';
 import { loadGalleryItems } from '#core/book/gallery-items.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
@@ -233,11 +233,11 @@ const renderer = {
     return least;
   },
 
-  /** How many items sections of the recipe at hand should have to a page in large print; null when another recipe came meanwhile. */
-  async fewerToAPage(sections?: string[]): Promise<FewerToAPage[] | null> {
+  /** What sections of the recipe at hand should have in large print; null when another recipe came meanwhile. */
+  async forLargeType(sections?: string[]): Promise<ForLargeType[] | null> {
     const asked = book!;
     const whole = await asked;
-    return inStretches(fewerToAPage(whole, type, sections), () => book === asked);
+    return inStretches(forLargeType(whole, type, sections), () => book === asked);
   },
 
   /** What an item of the recipe at hand is like; null where there is nothing to say, or another recipe came meanwhile. */

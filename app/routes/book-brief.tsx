@@ -14,7 +14,7 @@ import { LARGE_TYPES, type LargeType, showMoney } from '#core/print/index.ts';
 import { LanguageFields } from '../book/language-fields.tsx';
 import { useOpenBook } from '../book/open-book.tsx';
 import { useBook } from '../book/store.ts';
-import { useFewerToAPage } from '../book/use-fewer-to-a-page.ts';
+import { useLargeType } from '../book/use-large-type.ts';
 import { Choice } from '../parts/choice.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { LiveTextField } from '../parts/live-text-field.tsx';
@@ -38,7 +38,7 @@ export default function Brief() {
   const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   const { ticket } = useOpenBook();
-  const fewerToAPage = useFewerToAPage();
+  const giveLargeType = useLargeType();
   const { size, market } = useFormats();
   const { brief, style } = recipe;
   const numbering = style.numbering as {
@@ -61,7 +61,7 @@ export default function Brief() {
       if (chosen === NORMAL) return { largePrint: false, largeAnswers: false, largeType: undefined };
       return { largePrint: true, largeType: chosen, largeAnswers: now.largeAnswers || !now.largePrint };
     }, 'large print');
-    void fewerToAPage('large print');
+    void giveLargeType('large print');
   };
   const home = market(ticket.markets);
   const kinds = sectionsOf(recipe.sections).map((section) => {

@@ -272,6 +272,8 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   itemName?: string;
   /** Items on one unit, where a section says how many items it has; 1 if left out. */
   itemsPerUnit?(options: Options): number;
+  /** Options that give its words more room, such as a page of their own: tried in turn where large print asks for it. */
+  roomier?(options: Options): readonly Partial<Options>[];
   /** Makes one item from its own random stream. Pure: the same context gives the same item. */
   fill?(context: FillContext<Options>): Item;
   /**

@@ -11,3 +11,10 @@ export function textSizes({ layers }: Pick<Scene, 'layers'>): { text: string; si
     });
   return texts;
 }
+
+/** Words, and rows of letters; figures and single letters in cells are as large as those. */
+const WORDS = /\p{L}\p{M}*\p{L}/u;
+
+/** As `textSizes`, of words alone. */
+export const wordSizes = (scene: Pick<Scene, 'layers'>): ReturnType<typeof textSizes> =>
+  textSizes(scene).filter(({ text }) => WORDS.test(text));

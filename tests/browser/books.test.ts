@@ -231,9 +231,7 @@ test('large print has fewer puzzles to a page, in one step with what asked for i
   await expect(chosen('4')).toBeVisible();
   await page.getByRole('link', { name: 'Brief', exact: true }).click();
   await page.getByRole('button', { name: '14 pt or more' }).click();
-  await expect(
-    page.getByText('Fewer puzzles to a page, so that their type is large: Sudoku 4 → 2.'),
-  ).toBeVisible();
+  await expect(page.getByText('Set so that type is large: Sudoku, puzzles per page: 4 → 2.')).toBeVisible();
   await page.getByRole('link', { name: 'Flatplan', exact: true }).click();
   await sections(page).filter({ hasText: 'Sudoku' }).click();
   await expect(chosen('2')).toBeVisible();
@@ -243,7 +241,7 @@ test('large print has fewer puzzles to a page, in one step with what asked for i
   const gallery = page.getByRole('dialog', { name: 'Add pages' });
   await gallery.getByLabel('Find').fill('Kakuro');
   await gallery.getByRole('button', { name: 'Kakuro', exact: true }).dblclick();
-  await expect(page.getByText(/so that their type is large: Kakuro 2 → 1\.$/)).toBeVisible();
+  await expect(page.getByText(/so that type is large: Kakuro, puzzles per page: 2 → 1\.$/)).toBeVisible();
   await expect(sections(page)).toHaveCount(4);
   await expect(chosen('1')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();

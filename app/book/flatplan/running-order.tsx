@@ -22,7 +22,7 @@ import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { pageNonce } from '../../emotion.ts';
 import { useCommand } from '../../parts/shortcuts.tsx';
 import { useBook, useBookStore } from '../store.ts';
-import { useFewerToAPage } from '../use-fewer-to-a-page.ts';
+import { useLargeType } from '../use-large-type.ts';
 import { AddPagesDialog } from './add-pages-dialog.tsx';
 import { ArrangingMenu } from './arranging-menu.tsx';
 import { nameOf } from './entries.ts';
@@ -121,7 +121,7 @@ export function RunningOrder({
     },
   });
   const place = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
-  const fewerToAPage = useFewerToAPage();
+  const giveLargeType = useLargeType();
   /** One edit, so that one undo takes all of them away again, with what large print makes of them. */
   const grow = (grown: (recipe: Recipe) => { recipe: Recipe; id: string }) => {
     const key = `add to ${sections.length}`;
@@ -135,7 +135,7 @@ export function RunningOrder({
     onChoose(added);
     const before = new Set(sectionsOf(sections).map(({ id }) => id));
     const all = sectionsOf(store.getState().value.sections).map(({ id }) => id);
-    void fewerToAPage(
+    void giveLargeType(
       key,
       all.filter((id) => !before.has(id)),
     );

@@ -63,6 +63,7 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
     if (layout === 'dense') await loadVocabularies();
   },
   itemsPerUnit: perPageOf,
+  roomier: ({ clueSide }) => (clueSide === 'page' ? [{ clueSide: 'facing' }] : []),
   units: ({ count, options }) =>
     options.clueSide === 'facing'
       ? Array.from({ length: count }, (_, i): Unit => ({ side: 'facing', items: [i + 1] }))

@@ -70,6 +70,7 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
       const items = [i + 1];
       return place === 'facing' ? { side: 'facing', items } : { items };
     }),
+  roomier: ({ place }) => (place === 'facing' ? [] : [{ place: 'facing' }]),
   fill: fillWordSearch,
   pin: { schema: wordSearchPin, of: pinnedWordSearch },
   filed: ({ options, pin, ...context }) => ({

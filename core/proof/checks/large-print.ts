@@ -1,10 +1,8 @@
-import { textSizes } from '../../scene/index.ts';
+import { wordSizes } from '../../scene/index.ts';
 import { type Check, pageFinding } from '../finding.ts';
 
 /** Two decimals in a file are rounded. */
 const ROUNDING = 0.01;
-/** Words, and rows of letters; figures and single letters in cells are as large as those. */
-const WORDS = /\p{L}\p{M}*\p{L}/u;
 /** The letters of a grid that is an answer are looked up, not read. */
 const WORDS_OF_ANSWERS = /\p{Ll}\p{M}*\p{Ll}/u;
 
@@ -15,9 +13,9 @@ export const largePrint: Check = {
   ofPage({ book }, seen) {
     const { largePrint: isLarge, largeType, largeAnswers } = book.recipe.style;
     if (!isLarge || !largeType || (seen.page.role === 'solutions' && !largeAnswers)) return [];
-    const words = seen.page.role === 'solutions' ? WORDS_OF_ANSWERS : WORDS;
-    const sizes = textSizes(seen.scene)
-      .filter(({ text }) => words.test(text))
+    const isAnswer = seen.page.role === 'solutions';
+    const sizes = wordSizes(seen.scene)
+      .filter(({ text }) => !isAnswer || WORDS_OF_ANSWERS.test(text))
       .map(({ size }) => size);
     const least = Math.min(...sizes);
     if (least >= largeType - ROUNDING) return [];
@@ -25,7 +23,7 @@ export const largePrint: Check = {
       pageFinding(
         'large-print',
         seen,
-        `some words are smaller than ${Math.ceil(least)} pt; the brief asks for ${largeType} pt or more. Put fewer on a page, shorten the words, or use a smaller grid or a larger trim.`,
+        `some words are smaller than ${Math.ceil(least)} pt; the brief asks for ${largeType} pt or more. Put fewer on a page, give lists and clues a page of their own, shorten the words, or use a smaller grid or a larger trim.`,
         'look',
       ),
     ];

@@ -126,8 +126,8 @@ export const effortOfBranches = (grid: Grid, maze: Pick<Maze, 'open' | 'way'>): 
   branchesOf(grid, maze).effort();
 
 /** Exchanges tried for each cell, and for all. */
-const TRIES_A_CELL = 4;
-const MOST_TRIES = 3000;
+const TRIES_A_CELL = 3;
+const MOST_TRIES = 2000;
 const TRIES_AT_ONCE = 250;
 
 /**
