@@ -75,8 +75,8 @@ test('a word longer than the grid, with where and what to do', async ({ page }) 
   await page.getByRole('button', { name: 'Word search', exact: true }).dblclick();
   await page.getByRole('button', { name: /Edit word list/ }).click();
   await page
+    .getByRole('dialog', { name: 'Words' })
     .getByLabel('Words', { exact: true })
-    .last()
     .fill('# One\npropolisation\nhive\n\n# Two\nbee\nwax');
   await page.getByRole('button', { name: 'Use these words' }).click();
   await page.getByLabel('Columns').fill('12');

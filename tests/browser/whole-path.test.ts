@@ -37,8 +37,8 @@ test('from a phrase to a book that is live', async ({ page }) => {
   // Flatplan: words of its own, pasted with a title line; the preview follows.
   await page.getByRole('button', { name: /Edit word list/ }).click();
   await page
+    .getByRole('dialog', { name: 'Words' })
     .getByLabel('Words', { exact: true })
-    .last()
     .fill(
       '# Great lizards\ntriceratops\nstegosaurus\nraptor\nfossil\nclaw\nhorn\ntail\negg\nnest\nfern\nswamp\nvolcano\nclaw',
     );
