@@ -32,57 +32,92 @@ interface Tree {
  * any.
  * @param winding how often from the newest, 0 to 1: long ways with few branches at 1, short ones with many at 0
  */
-function grownTree(
-  { cells, first, next, through, walls, bridged }: Grid,
-  winding: number,
-  random: RandomStream,
-): Tree {
+function grownTree(grid: Grid, winding: number, random: RandomStream): Tree {
+  const { cells, first, next, through, walls, bridged } = grid;
   const open = new Uint8Array(walls.one.length);
   const order = new Int32Array(cells);
-  const parent = new Int32Array(cells).fill(-1);
-  const seen = new Uint8Array(cells);
-  /** Neighbors of each cell that do not belong to it yet. */
-  const free = new Int32Array(cells);
-  for (let cell = 0; cell < cells; cell++) free[cell] = first[cell + 1]! - first[cell]!;
-  const active = new Int32Array(cells);
+  const parent = new Int32Array(cells);
+  const { seen, free, active } = scratchOf(grid);
   let count = 0;
   let known = 0;
-  const add = (cell: number) => {
-    seen[cell] = 1;
-    order[known++] = cell;
-    active[count++] = cell;
-    for (let i = first[cell]!; i < first[cell + 1]!; i++) free[next[i]!]!--;
-    if (bridged) goOn(cell, bridged.bound);
-  };
-  /** What leads over a bridge, or under it, leads on. */
-  const goOn = (cell: number, bound: Uint8Array) => {
-    for (let i = first[cell]!; i < first[cell + 1]!; i++) {
-      const to = next[i]!;
-      if (!bound[through[i]!] || seen[to]) continue;
-      open[through[i]!] = 1;
-      parent[to] = cell;
-      add(to);
+  let from = -1;
+  let added = random.int(cells);
+  let chosen = added;
+  // One loop, without functions that share its counters: that takes a third less time.
+  for (;;) {
+    seen[added] = 1;
+    order[known++] = added;
+    active[count++] = added;
+    parent[added] = from;
+    const end = first[added + 1]!;
+    for (let i = first[added]!; i < end; i++) free[next[i]!]!--;
+    let exit = -1;
+    if (bridged) {
+      // What leads over a bridge, or under it, leads on; then what led there, where it has another bridge.
+      from = added;
+      exit = boundExit(grid, bridged.bound, seen, from);
+      while (exit < 0 && from !== chosen) {
+        from = parent[from]!;
+        exit = boundExit(grid, bridged.bound, seen, from);
+      }
     }
-  };
-  add(random.int(cells));
-  while (count > 0) {
-    const at = random.unit() < winding ? count - 1 : random.int(count);
-    const cell = active[at]!;
-    if (free[cell] === 0) {
-      active[at] = active[--count]!;
-      continue;
+    while (exit < 0) {
+      if (count === 0) return { open, order, parent };
+      const at = random.unit() < winding ? count - 1 : random.int(count);
+      from = active[at]!;
+      const choices = free[from]!;
+      if (choices === 0) {
+        active[at] = active[--count]!;
+        continue;
+      }
+      exit = first[from]!;
+      if (choices === 1) while (seen[next[exit]!]) exit++;
+      else for (let passed = random.int(choices); seen[next[exit]!] || passed-- > 0; ) exit++;
+      chosen = next[exit]!;
     }
-    let chosen = free[cell] === 1 ? 0 : random.int(free[cell]!);
-    for (let i = first[cell]!; ; i++) {
-      const to = next[i]!;
-      if (seen[to] || chosen-- > 0) continue;
-      open[through[i]!] = 1;
-      parent[to] = cell;
-      add(to);
-      break;
-    }
+    added = next[exit]!;
+    open[through[exit]!] = 1;
   }
-  return { open, order, parent };
+}
+
+/** What making the mazes of a grid needs, kept for the next one. */
+interface Scratch {
+  seen: Uint8Array;
+  /** Neighbors of each cell that do not belong to the maze yet. */
+  free: Int32Array;
+  /** Cells that may have some. */
+  active: Int32Array;
+}
+
+const scratches = new WeakMap<Grid, Scratch & { neighbors: Int32Array }>();
+
+/** No cell of it is seen, each has all its neighbors free. */
+function scratchOf(grid: Grid): Scratch {
+  const { cells, first } = grid;
+  let scratch = scratches.get(grid);
+  if (!scratch) {
+    scratch = {
+      neighbors: Int32Array.from({ length: cells }, (_, cell) => first[cell + 1]! - first[cell]!),
+      seen: new Uint8Array(cells),
+      free: new Int32Array(cells),
+      active: new Int32Array(cells),
+    };
+    scratches.set(grid, scratch);
+  }
+  scratch.seen.fill(0);
+  scratch.free.set(scratch.neighbors);
+  return scratch;
+}
+
+/** The place in `next` by which a cell leads over a bridge, or under it, to one that is not seen yet; −1 for none. */
+function boundExit(
+  { first, next, through }: Grid,
+  bound: Uint8Array,
+  seen: Uint8Array,
+  cell: number,
+): number {
+  for (let i = first[cell]!; i < first[cell + 1]!; i++) if (bound[through[i]!] && !seen[next[i]!]) return i;
+  return -1;
 }
 
 /** As `grownTree`, its walls alone. */
@@ -155,7 +190,10 @@ function distancesInTree({ order, parent }: Tree, from: number): ReturnType<type
     below = cell;
     cell = parent[cell]!;
   }
-  for (const cell of order) if (far[cell]! < 0) far[cell] = far[parent[cell]!]! + 1;
+  for (let i = 0; i < order.length; i++) {
+    const cell = order[i]!;
+    if (far[cell]! < 0) far[cell] = far[parent[cell]!]! + 1;
+  }
   return { far, before };
 }
 
@@ -225,11 +263,12 @@ export function wayThrough(
   if (grid.floors) return wayUp(grid, among, ends, from);
   const goal = ends === 'middle' ? middleCell(grid) : farthest(from(among[0]!).far, among);
   const { far, before } = from(goal);
-  const least = APART * Math.max(grid.width, grid.height);
-  const apart = among.filter(
-    (cell) => Math.hypot(grid.x[cell]! - grid.x[goal]!, grid.y[cell]! - grid.y[goal]!) >= least,
-  );
-  const start = farthest(far, apart.length && ends !== 'middle' ? apart : among);
+  const least = ends === 'middle' ? 0 : APART * Math.max(grid.width, grid.height);
+  const apart = (cell: number) =>
+    Math.hypot(grid.x[cell]! - grid.x[goal]!, grid.y[cell]! - grid.y[goal]!) >= least;
+  let start = -1;
+  for (const cell of among) if ((start < 0 || far[cell]! > far[start]!) && apart(cell)) start = cell;
+  if (start < 0) start = farthest(far, among);
   return { start, goal, way: wayBack(before, start) };
 }
 
