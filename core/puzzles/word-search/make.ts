@@ -125,7 +125,7 @@ function place(
       if (cell === word.codes[i]) shared++;
       else if (cell !== EMPTY) return;
     }
-    // Lying readBody on other words' letters would hide it twice over.
+    // Lying wholly on other words' letters would hide it twice over.
     if (shared === n || shared <= bestShared) return;
     bestShared = shared;
     best = { word: word.word, column, row, direction, length: n };
