@@ -21,23 +21,23 @@ function grouped(fields: readonly Field[]): { group: string | undefined; fields:
 export function OptionFields({
   schema,
   values,
-  exactObject,
+  owner,
   onChange,
   custom = () => null,
 }: {
   schema: Parameters<typeof fieldsOf>[0];
   values: Readonly<Record<string, unknown>>;
   /** What the options belong to: fields of another have a state of their own. */
-  exactObject: string;
+  owner: string;
   /** @returns why a value is not taken, or null */
   onChange: (key: string, value: unknown) => string | null;
   /** A control that belongs to one sort of option alone. */
-  custom?: (field: CustomField, onChange: (value: unknown) => string | null) => ReactNode;
+  custom?: (field: CustomField) => ReactNode;
 }) {
   const one = (field: Field) => {
+    const key = `${owner} ${field.key}`;
+    if (field.control === 'custom') return <div key={key}>{custom(field)}</div>;
     const set = (value: unknown) => onChange(field.key, value);
-    const key = `${exactObject} ${field.key}`;
-    if (field.control === 'custom') return <div key={key}>{custom(field, set)}</div>;
     return <OptionField key={key} field={field} value={values[field.key]} onChange={set} />;
   };
   const fields = fieldsOf(schema).filter((field) => applies(field, values) && !isElsewhere(field));

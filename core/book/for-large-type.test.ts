@@ -120,6 +120,49 @@ describe('the room that large print gives to words', () => {
     }
   });
 
+  it('is taken from what is in a puzzle where pages of their own do not do: its grid, its words, its questions', async () => {
+    const questions = HIVE_WORDS.map(
+      (word) => `What do keepers call a ${word.length}? | ${word} | Skep | Veil`,
+    );
+    for (const [kind, options, keys] of [
+      ['word-search', {}, ['columns', 'rows', 'place']],
+      ['word-search', { shape: 'heart', columns: 18, rows: 18 }, ['columns', 'rows', 'place']],
+      ['fill-in', {}, ['wordsPerPuzzle']],
+      ['trivia', { questions: questions.join('\n'), perPuzzle: 14 }, ['perPuzzle']],
+    ] as const) {
+      const book = asked(['6in', '9in'], kind, options);
+      const [change, ...more] = await changesOf(book);
+      expect(more).toEqual([]);
+      expect(Object.keys(change!.to).sort()).toEqual([...keys].sort());
+      for (const key of keys)
+        if (typeof change!.from[key] === 'number')
+          expect(change!.to[key] as number).toBeLessThan(change!.from[key]);
+      const so = bookFrom(withLargeType(book.recipe, [change!]));
+      expect(await wordsOf(so)).toBeGreaterThanOrEqual(15.99);
+      expect(await changesOf(so)).toEqual([]);
+    }
+  });
+
+  it('leaves no word out: a grid is no smaller than the longest one', async () => {
+    const words = ['beekeepingyears', ...HIVE_WORDS.slice(0, 9)];
+    const options = { words: { lists: [{ words }] }, columns: 16, rows: 16, wordsPerPuzzle: 10 };
+    const book = asked(['5in', '8in'], 'word-search', options);
+    for (const { to } of await changesOf(book))
+      for (const key of ['columns', 'rows']) expect(Number(to[key] ?? 16)).toBeGreaterThanOrEqual(15);
+  });
+
+  it('looks at every game that a section has sheets of', async () => {
+    const sheets = (perPage: number) =>
+      bookFrom(
+        recipeOf([{ id: 's', kind: 'game-sheet', pages: 8, options: { perPage } }], {
+          quill: 4,
+          style: { largePrint: true, largeType: 16 },
+        }),
+      );
+    expect(await changesOf(sheets(4))).toEqual([{ section: 's', from: { perPage: 4 }, to: { perPage: 1 } }]);
+    expect(await wordsOf(sheets(1))).toBeGreaterThan(await wordsOf(sheets(4)));
+  });
+
   it('is left as it is where it is enough, where they would be no larger, and where nothing else can be chosen', async () => {
     expect(await changesOf(asked(['8.5in', '11in'], 'crossword', {}))).toEqual([]);
     expect(await changesOf(asked(['5in', '8in'], 'crossword', { clueSide: 'grid' }))).toEqual([]);

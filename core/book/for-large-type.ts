@@ -1,15 +1,23 @@
 import * as v from 'valibot';
+import { makesItems } from '../pages/index.ts';
 import { LARGE_TYPES } from '../print/index.ts';
 import { type Typesetter, textSizes, wordSizes } from '../scene/index.ts';
 import { type Book, bookFrom } from './book.ts';
 import { drawPage } from './draw.ts';
 import { changeSection } from './edit.ts';
-import { pageSteps, type Steps, troublesOf } from './items.ts';
+import { filledItem, itemLabel, pageSteps, type Steps, troublesOf } from './items.ts';
+import type { PlannedPage } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, type Section, sectionsOf } from './sections.ts';
 
 /** What nobody sees, in points: a puzzle for which less than half a point is missing need not have a page of its own. */
 const NEARLY = 0.5;
+/** Two decimals in a file are rounded. */
+const ROUNDING = 0.01;
+/** Puzzles whose words are looked at, and whether they found room. */
+const LOOKED_AT = 4;
+/** Pages without puzzles that are looked at: each sheet of games may be of another. */
+const MOST_PAGES = 12;
 
 type Options = Section['options'];
 
@@ -29,7 +37,7 @@ function optionsWith(section: Section, some: Options): Options | null {
 /**
  * What sections of a book in large print are to have so that their type is large. First, so many items on a page: the most, and not more
  * than now, with no type smaller than that of large print, or than it is with as few as can be. Then, where words are smaller still,
- * what their kind has to give them more room. Looks at the pages of the first items of each.
+ * what their kind has to give them more room, if its puzzles are as good with it. Looks at the pages of the first items of each.
  * @param ids of sections to look at; all if left out
  */
 export function* forLargeType(book: Book, type: Typesetter, ids?: readonly string[]): Steps<ForLargeType[]> {
@@ -54,7 +62,7 @@ function* fewerToAPage(book: Book, section: Section, large: number, type: Typese
   );
   const fewest = may.at(-1);
   if (!fewest || may.length === 1) return section.options;
-  const smallest = (options: Options) => smallestOn(book, { ...section, options }, textSizes, type);
+  const smallest = (options: Options) => smallestOn(book, { ...section, options }, 1, textSizes, type);
   const least = Math.min(large, yield* smallest(fewest));
   for (const options of may)
     if (options === fewest || (yield* smallest(options)) >= least - NEARLY) return options;
@@ -62,38 +70,82 @@ function* fewerToAPage(book: Book, section: Section, large: number, type: Typese
 }
 
 function* roomierWords(book: Book, section: Section, large: number, type: Typesetter): Steps<Options> {
-  let best = section.options;
-  const roomier = kindOf(section).roomier?.(best) ?? [];
-  if (!roomier.length) return best;
-  const smallest = (options: Options) => smallestOn(book, { ...section, options }, wordSizes, type);
-  let size = yield* smallest(best);
-  for (const some of roomier) {
-    const options = optionsWith(section, some);
-    if (!options || size >= large - NEARLY) continue;
-    const now = yield* smallest(options);
-    if (now < size + NEARLY) continue;
-    best = options;
-    size = now;
+  const { roomier, smaller } = kindOf(section);
+  if (!roomier && !smaller) return section.options;
+  // A size that the brief names is checked to the point; what the trim gives is not.
+  const enough = book.recipe.style.largeType ? large - ROUNDING : large - NEARLY;
+  const sizeWith = (options: Options, least = 0) =>
+    smallestOn(book, { ...section, options }, LOOKED_AT, wordSizes, type, least);
+  const problemsWith = (options: Options) => problemsOf(book, { ...section, options });
+  let best = { options: section.options, size: yield* sizeWith(section.options) };
+  if (best.size >= enough) return best.options;
+  const problems = yield* problemsWith(section.options);
+  /** An order with some options others, where its words are larger and its puzzles as good. */
+  function* better({ options: now, size }: typeof best, some: Options): Steps<typeof best | null> {
+    const options = optionsWith(section, { ...now, ...some });
+    const least = Math.min(size + NEARLY, enough);
+    if (!options) return null;
+    const found = yield* sizeWith(options, least);
+    return found >= least && (yield* problemsWith(options)) <= problems ? { options, size: found } : null;
   }
-  return best;
+  const rooms = roomier?.(best.options) ?? [];
+  for (const room of rooms) if (best.size < enough) best = (yield* better(best, room)) ?? best;
+  // With less in a puzzle, its list may also need no page of its own, or only then be helped by it.
+  let less = best;
+  for (const fewer of smaller?.(best.options) ?? [])
+    for (const room of [{}, ...rooms])
+      if (less.size < enough) less = (yield* better(less, { ...fewer, ...room })) ?? less;
+  // What is smaller and not large for all that is left as it was.
+  return less.size < enough ? best.options : less.options;
 }
 
-/** The smallest type on the pages that the first items of a section would have, as many as go on one; none where they have none. */
+/** How much there is to find fault with in the first puzzles of a section, such as words that found no room. */
+function* problemsOf(of: Book, section: Section): Steps<number> {
+  const { inspect } = kindOf(section);
+  if (!inspect) return 0;
+  const { book, pages } = firstPages(of, section, LOOKED_AT);
+  let problems = 0;
+  for (const page of pages) {
+    yield* pageSteps(book, page);
+    if (page.part === 'right') continue;
+    for (const item of page.items) {
+      const { displayNumbers } = book.plan.items[section.id]!;
+      const placed = {
+        number: item,
+        displayNumber: displayNumbers[item - 1]!,
+        label: itemLabel(book, section.id, item),
+      };
+      problems += inspect(filledItem(book, section, item), placed, section.options).length;
+    }
+  }
+  return problems;
+}
+
+/** A section as if it were all there is in its book, and its first pages: those of so many items at least, or so many. */
+function firstPages(book: Book, section: Section, many: number): { book: Book; pages: PlannedPage[] } {
+  const { starts: _, fillTo: __, times: ___, ...alone } = section;
+  const small = bookFrom({ ...book.recipe, sections: [alone] }, book.resources, book.hyphenate);
+  const pages = small.plan.pages.filter(({ role }) => role === 'body');
+  const isFirst = ({ items }: PlannedPage, i: number) =>
+    makesItems(kindOf(section)) ? items.some((item) => item <= many) : i < MOST_PAGES;
+  return { book: small, pages: pages.filter(isFirst) };
+}
+
+/** The smallest type on the first pages of a section; none where they have none. The first that is below `enough` is small enough. */
 function* smallestOn(
-  book: Book,
+  of: Book,
   section: Section,
+  many: number,
   sizesOf: typeof textSizes,
   type: Typesetter,
+  enough = 0,
 ): Steps<number> {
-  const { solutions: _, starts: __, fillTo: ___, times: ____, ...alone } = section;
-  const { extent, itemsPerUnit } = kindOf(section);
-  const long = extent === 'items' ? { items: itemsPerUnit?.(section.options as never) ?? 1 } : { pages: 1 };
-  const recipe = { ...book.recipe, sections: [{ ...alone, ...long }] };
-  const small = bookFrom(recipe, book.resources, book.hyphenate);
+  const { book, pages } = firstPages(of, section, many);
   let least = Infinity;
-  for (const page of small.plan.pages) {
-    yield* pageSteps(small, page);
-    for (const { size } of sizesOf(drawPage(small, page.number, type))) least = Math.min(least, size);
+  for (const page of pages) {
+    yield* pageSteps(book, page);
+    for (const { size } of sizesOf(drawPage(book, page.number, type))) least = Math.min(least, size);
+    if (least < enough) return least;
   }
   return least;
 }

@@ -274,6 +274,11 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   itemsPerUnit?(options: Options): number;
   /** Options that give its words more room, such as a page of their own: tried in turn where large print asks for it. */
   roomier?(options: Options): readonly Partial<Options>[];
+  /**
+   * Options with less in an item, such as fewer words or a smaller grid: tried in turn where room alone does not make its words as
+   * large as asked, each with those before it that were of use, and taken where they do.
+   */
+  smaller?(options: Options): readonly Partial<Options>[];
   /** Makes one item from its own random stream. Pure: the same context gives the same item. */
   fill?(context: FillContext<Options>): Item;
   /**

@@ -213,13 +213,38 @@ test('large print takes the answers along, unless they are to stay small', async
   await size('18 pt or more').click();
   await expect(chosen('18 pt or more')).toBeVisible();
   await expect(answers).not.toBeChecked();
+  // Grids are made smaller until their letters are as large as that: nothing is left for the proof to say.
+  await expect(page.getByText(/^Set so that type is large: .*columns: \d+ → \d+/).last()).toBeVisible();
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
-  await expect(
-    page.getByText(/^Warning: Pages .* words are smaller than \d+ pt; the brief asks for 18 pt or more/),
-  ).toBeVisible();
+  await expect(page.getByText(/^\d+ of \d+ pages/)).toHaveCount(0);
+  await expect(page.getByText(/the brief asks for 18 pt or more/)).toHaveCount(0);
   await page.getByRole('link', { name: 'Brief', exact: true }).click();
   await size('No').click();
   await expect(answers).toBeHidden();
+});
+
+test('large print looks again when a section is given what it is made of', async ({ page }) => {
+  await addFirst(page, 'Quiz');
+  await page.getByRole('link', { name: 'Brief', exact: true }).click();
+  await page.getByRole('button', { name: '16 pt or more' }).click();
+  await page.getByRole('link', { name: 'Flatplan', exact: true }).click();
+  await sections(page).filter({ hasText: 'Quiz' }).click();
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  const perQuiz = settings.getByLabel('Questions per quiz');
+  await expect(perQuiz).toHaveValue('10');
+  const questions = settings.getByRole('textbox', { name: 'Questions and answers' });
+  const asked = 'heron otter willow kingfisher reed minnow ripple pebble dragonfly bulrush mallard moorhen'
+    .split(' ')
+    .map((word) => `Which of these lives nearest to the water? | ${word} | camel | cactus | condor`);
+  await questions.fill(asked.join('\n'));
+  await expect(
+    page.getByText(/^Set so that type is large: Quiz, questions per quiz: 10 → \d\.$/),
+  ).toBeVisible();
+  await expect(perQuiz).not.toHaveValue('10');
+  // Questions and what they take are one step.
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(perQuiz).toHaveValue('10');
+  await expect(questions).toHaveValue('');
 });
 
 test('large print has fewer puzzles to a page, in one step with what asked for it', async ({ page }) => {

@@ -5,6 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Stack from '@mui/material/Stack';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
+import same from 'fast-deep-equal';
 import type { ComponentType } from 'react';
 import { alternate, changeSection, newerVersion, takeNewerVersion } from '#core/book/edit.ts';
 import { isGroup, kindOf, type Section, sectionIn, sectionName } from '#core/book/sections.ts';
@@ -13,6 +14,7 @@ import { NumberField } from '../../parts/number-field.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
+import { useLargeType } from '../use-large-type.ts';
 import { CluesField } from './clues-field.tsx';
 import { DatesField } from './dates-field.tsx';
 import { DesignField } from './design-field.tsx';
@@ -51,6 +53,9 @@ const CONTROLS: Record<
   picture: PictureField,
   'rich-text': RichTextField,
 };
+
+/** Words or texts that are not there yet: how much room they take is known only with them. */
+const isNoneYet = (value: unknown): boolean => value === '' || same(value, { lists: [] });
 
 /** The settings of the chosen section. Each acts at once. */
 export function SectionSettings({
@@ -107,6 +112,12 @@ function OneSection({
     edit((recipe) => changeSection(recipe, section.id, to), `${section.id} ${key}`);
   const setOption = (key: string, value: unknown) =>
     change(key, (now) => ({ ...now, options: { ...now.options, [key]: value } }));
+  const giveLargeType = useLargeType();
+  const setContent = (key: string, value: unknown) => {
+    const refused = setOption(key, value);
+    if (!refused && isNoneYet(section.options[key])) void giveLargeType(`${section.id} ${key}`, [section.id]);
+    return refused;
+  };
   const { extent } = kind;
   const member = useBook(({ value: { sections } }) => !sections.some(({ id }) => id === section.id));
   const { plan } = useOpenBook();
@@ -165,9 +176,9 @@ function OneSection({
         <OptionFields
           schema={kind.options}
           values={section.options}
-          exactObject={section.id}
+          owner={section.id}
           onChange={setOption}
-          custom={(field, set) => {
+          custom={(field) => {
             const Control = CONTROLS[field.id];
             return (
               Control && (
@@ -176,7 +187,7 @@ function OneSection({
                   option={field.key}
                   label={field.label}
                   help={field.help}
-                  onChange={set}
+                  onChange={(value) => setContent(field.key, value)}
                 />
               )
             );

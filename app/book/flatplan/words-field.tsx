@@ -12,6 +12,7 @@ import { uploadResource } from '../../parts/upload-resource.ts';
 import { loadBank } from '../../words/load-bank.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
+import { useLargeType } from '../use-large-type.ts';
 import { WordsDialog } from './words-dialog.tsx';
 
 type Source = { bank: string } | { lists: WordList[] };
@@ -39,13 +40,21 @@ export function WordsField({
     ? source.lists.reduce((sum, list) => sum + list.words.length, 0)
     : (named[source.bank]!.facts as v.InferOutput<typeof words.facts>).words;
 
-  const choose = (bank: NamedResource) =>
-    edit((recipe) =>
-      takeResource(recipe, section.id, bank, (now, name) => ({
-        ...now,
-        options: { ...now.options, words: { bank: name } },
-      })),
+  const giveLargeType = useLargeType();
+  const choose = (bank: NamedResource) => {
+    const key = `${section.id} words`;
+    const refused = edit(
+      (recipe) =>
+        takeResource(recipe, section.id, bank, (now, name) => ({
+          ...now,
+          options: { ...now.options, words: { bank: name } },
+        })),
+      key,
     );
+    // How much room words take is known only with them.
+    if (!refused && own && count === 0) void giveLargeType(key, [section.id]);
+    return refused;
+  };
   const chooseBank = (hash: string) => {
     const bank = choices.get(hash);
     if (bank) choose(bank);

@@ -41,7 +41,7 @@ export function WrapFields() {
         <OptionFields
           schema={compositionOf(recipe.cover).fields}
           values={recipe.cover.fields}
-          exactObject={recipe.cover.composition}
+          owner={recipe.cover.composition}
           onChange={(key, value) => edit((now) => withField(now, key, value as string), key)}
         />
       </Stack>

@@ -106,7 +106,7 @@ export function WrapStyle({ children }: { children: ReactNode }) {
         <OptionFields
           schema={compositionOf(cover).options}
           values={cover.options}
-          exactObject={cover.composition}
+          owner={cover.composition}
           onChange={(key, value) =>
             edit(
               (recipe) => ({

@@ -2,6 +2,7 @@ import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
 import { ipuzFormat } from '../item-formats.ts';
 import { defineKind, itemUnits, type Unit } from '../kind.ts';
 import { NO_CLUE } from '../puzzle/clued-words.ts';
+import { fewerAndFewer, LEAST_LARGE } from '../puzzle/fewer.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
 import { SHOWN_CLUES, SHOWN_DENSE } from '../puzzle/shown-words.ts';
 import { readCrosswords } from './bring-in.ts';
@@ -64,6 +65,10 @@ export const crossword = defineKind<CrosswordOptions, CrosswordItem>({
   },
   itemsPerUnit: perPageOf,
   roomier: ({ clueSide }) => (clueSide === 'page' ? [{ clueSide: 'facing' }] : []),
+  smaller: (options) => [
+    ...(options.layout === 'free' ? fewerAndFewer(options, ['words'], LEAST_LARGE.words, 2) : []),
+    ...fewerAndFewer(options, ['columns', 'rows'], LEAST_LARGE.side, options.layout === 'dense' ? 4 : 1),
+  ],
   units: ({ count, options }) =>
     options.clueSide === 'facing'
       ? Array.from({ length: count }, (_, i): Unit => ({ side: 'facing', items: [i + 1] }))

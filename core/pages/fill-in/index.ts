@@ -1,5 +1,6 @@
 import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { fewerAndFewer, LEAST_LARGE } from '../puzzle/fewer.ts';
 import { filedByTitle } from '../puzzle/filed.ts';
 import { letterSolution } from '../puzzle/letter-grid.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
@@ -27,6 +28,10 @@ export const fillIn = defineKind<FillInOptions, FillInItem>({
   needs: bankNeeded,
   itemName: 'puzzle',
   units: ({ count }) => itemUnits(count),
+  smaller: (options) => [
+    ...fewerAndFewer(options, ['wordsPerPuzzle'], LEAST_LARGE.words),
+    ...fewerAndFewer(options, ['columns', 'rows'], LEAST_LARGE.side),
+  ],
   fillSteps: fillFillIn,
   pin: { schema: fillInPin, of: pinnedFillIn },
   data: ({ title, columns, rows, letters, words, given }) => ({

@@ -1,4 +1,5 @@
 import { defineKind, itemUnits } from '../kind.ts';
+import { fewerAndFewer, LEAST_LARGE } from '../puzzle/fewer.ts';
 import { drawTriviaPage, drawTriviaSolution } from './draw.ts';
 import { fillTrivia, inspectTrivia, inspectTrivias, pinnedTrivia, type TriviaItem } from './fill.ts';
 import { type TriviaOptions, triviaOptions, triviaPin } from './options.ts';
@@ -27,6 +28,7 @@ export const trivia = defineKind<TriviaOptions, TriviaItem>({
   options: triviaOptions,
   itemName: 'puzzle',
   units: ({ count }) => itemUnits(count),
+  smaller: (options) => fewerAndFewer(options, ['perPuzzle'], LEAST_LARGE.questions),
   fill: fillTrivia,
   pin: { schema: triviaPin, of: pinnedTrivia },
   data: ({ questions }) => ({ questions }),

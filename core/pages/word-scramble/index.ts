@@ -1,5 +1,6 @@
 import { wordListFormat } from '../item-formats.ts';
 import { defineKind, itemUnits } from '../kind.ts';
+import { fewerAndFewer, LEAST_LARGE } from '../puzzle/fewer.ts';
 import { filedByTitle } from '../puzzle/filed.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
 import { bankNeeded, listProblems, listsOf } from '../puzzle/word-source.ts';
@@ -30,6 +31,7 @@ export const wordScramble = defineKind<ScrambleOptions, ScrambleItem>({
   options: scrambleOptions,
   needs: bankNeeded,
   itemName: 'puzzle',
+  smaller: (options) => fewerAndFewer(options, ['wordsPerPuzzle'], LEAST_LARGE.words),
   units: ({ count }) => itemUnits(count),
   fill: fillScramble,
   pin: { schema: scramblePin, of: pinnedScramble },

@@ -5,6 +5,7 @@ import { isObject } from '../../schema.ts';
 import { loadUnwanted } from '../../words/index.ts';
 import { ipuzFormat, rowsOf, wordListFormat } from '../item-formats.ts';
 import { defineKind, type Unit } from '../kind.ts';
+import { fewerAndFewer, LEAST_LARGE } from '../puzzle/fewer.ts';
 import { titleOf } from '../puzzle/filed.ts';
 import { LEVEL_NAMES } from '../puzzle/level.ts';
 import { SHOWN_WORDS } from '../puzzle/shown-words.ts';
@@ -71,6 +72,10 @@ export const wordSearch = defineKind<WordSearchOptions, SearchItem>({
       return place === 'facing' ? { side: 'facing', items } : { items };
     }),
   roomier: ({ place }) => (place === 'facing' ? [] : [{ place: 'facing' }]),
+  smaller: (options) => [
+    ...fewerAndFewer(options, ['columns', 'rows'], LEAST_LARGE.side),
+    ...fewerAndFewer(options, ['wordsPerPuzzle'], LEAST_LARGE.words),
+  ],
   fill: fillWordSearch,
   pin: { schema: wordSearchPin, of: pinnedWordSearch },
   filed: ({ options, pin, ...context }) => ({
