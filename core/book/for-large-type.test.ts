@@ -128,6 +128,7 @@ describe('the room that large print gives to words', () => {
       ['word-search', {}, ['columns', 'rows', 'place']],
       ['word-search', { shape: 'heart', columns: 18, rows: 18 }, ['columns', 'rows', 'place']],
       ['fill-in', {}, ['wordsPerPuzzle']],
+      ['word-scramble', {}, ['boxes', 'wordsPerPuzzle']],
       ['trivia', { questions: questions.join('\n'), perPuzzle: 14 }, ['perPuzzle']],
     ] as const) {
       const book = asked(['6in', '9in'], kind, options);

@@ -204,6 +204,8 @@ test('large print takes the answers along, unless they are to stay small', async
   await expect(chosen('No')).toBeVisible();
   await size('14 pt or more').click();
   await expect(answers).toBeChecked();
+  // What it sets is an edit of its own, a moment later: before the next is saved.
+  await expect(page.getByText(/^Set so that type is large: Word search, /)).toBeVisible();
   await answers.uncheck();
   await saved(page);
   await page.reload();

@@ -14,6 +14,8 @@ const LETTERS: FaceId = 'atkinson-hyperlegible-regular';
 /** Side of a box: the most in points at 6 × 9 in, and by its row. */
 const BOX = { most: 26, share: 0.62, gap: 0.14, round: 0.18 } as const;
 const LETTER = 0.62;
+/** Boxes below the letters: their side by the row, and the room between, by the side. */
+const BELOW = { share: 0.47, gap: 0.22 } as const;
 /** Between letters in disorder, in ems. */
 const TRACKING = 0.22;
 const LINE = 0.9;
@@ -35,7 +37,7 @@ function beginnings(word: string): Set<number> {
 const NUMBER = 1.1;
 const SPACE = 0.6;
 
-/** Rows of words: what is given at the left, boxes to write in at the right. */
+/** Rows of words: what is given at the left, boxes to write in at the right, or below it. */
 function rows({ words, task }: ScrambleItem, room: Rect, { type, frame, options, faces }: Context): Mark[] {
   const row = room.height / options.wordsPerPuzzle;
   const longest = Math.max(
@@ -43,21 +45,32 @@ function rows({ words, task }: ScrambleItem, room: Rect, { type, frame, options,
   );
   const most = Math.max(...words.map(({ letters }) => letters.length));
   // Boxes, and for words in disorder the letters beside them: both of the width of the longest word.
-  const wide = NUMBER + longest + (task === 'letters' ? most * LETTER * (0.75 + TRACKING) + 1.2 : 0);
-  const side = Math.min(BOX.most * frame.grid.typeScale, row * BOX.share, (room.width - LINE) / wide);
+  const isBelow = task === 'letters' && options.boxes === 'below';
+  const isBeside = task === 'letters' && !isBelow;
+  const wide = NUMBER + longest + (isBeside ? most * LETTER * (0.75 + TRACKING) + 1.2 : 0);
+  const side = Math.min(
+    BOX.most * frame.grid.typeScale,
+    row * (isBelow ? BELOW.share : BOX.share),
+    (room.width - LINE) / wide,
+  );
   const size = side * LETTER;
   const note = Math.max(7, size * 0.7, Math.min(size, frame.grid.leastType));
   const cap = type.capHeight(LETTERS) * size;
   const begin = room.x + NUMBER * side;
-  const left = task === 'letters' ? room.x + room.width - longest * side - LINE / 2 : begin + LINE / 2;
+  const left = isBeside ? room.x + room.width - longest * side - LINE / 2 : begin + LINE / 2;
   return words.flatMap(({ word, shown }, i): Mark[] => {
-    const middle = room.y + (i + 0.5) * row;
+    const centered = room.y + (i + 0.5) * row;
+    const above = isBelow ? cap + BELOW.gap * side : 0;
+    const middle = centered + above / 2;
+    const base = isBelow ? centered - (side + above) / 2 + cap : middle + cap / 2;
     const spaces = beginnings(word);
     const style = { face: faces.text, size: note, color: { gray: 0.35 } };
-    const marks: Mark[] = [textLine(type, String(i + 1), style, room.x, middle + cap / 2)];
+    const marks: Mark[] = [textLine(type, String(i + 1), style, room.x, base)];
     let x = left;
+    const overBoxes: number[] = [];
     shown.forEach((letter, at) => {
       if (spaces.has(at)) x += SPACE * side;
+      overBoxes.push(x + side / 2);
       if (task === 'letters' || letter === null)
         marks.push({
           type: 'path',
@@ -71,7 +84,7 @@ function rows({ words, task }: ScrambleItem, room: Rect, { type, frame, options,
           face: LETTERS,
           size,
           x: x + (side - type.width(letter, LETTERS, size)) / 2,
-          y: middle + cap / 2,
+          y: base,
           color: BLACK,
         });
       x += side * (1 + BOX.gap);
@@ -89,10 +102,10 @@ function rows({ words, task }: ScrambleItem, room: Rect, { type, frame, options,
         text: shown.join(''),
         face: LETTERS,
         size,
-        x: begin,
-        y: middle + cap / 2,
+        x: isBelow ? overBoxes[0]! - type.width(shown[0]!, LETTERS, size) / 2 : begin,
+        y: base,
         color: BLACK,
-        centers,
+        centers: isBelow ? overBoxes : centers,
       });
     }
     return marks;

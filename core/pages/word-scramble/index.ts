@@ -15,7 +15,7 @@ const shown = { words: { lists: [{ title: 'In the hive', words: SHOWN_WORDS }] }
 export const wordScramble = defineKind<ScrambleOptions, ScrambleItem>({
   id: 'word-scramble',
   version: 1,
-  later: { heading: '' },
+  later: { heading: '', boxes: 'beside' },
   name: 'Word scramble',
   purpose: 'Words whose letters are in disorder, or whose vowels are missing, with solutions.',
   family: 'Puzzles',
@@ -31,6 +31,7 @@ export const wordScramble = defineKind<ScrambleOptions, ScrambleItem>({
   options: scrambleOptions,
   needs: bankNeeded,
   itemName: 'puzzle',
+  roomier: ({ task, boxes }) => (task === 'letters' && boxes === 'beside' ? [{ boxes: 'below' }] : []),
   smaller: (options) => fewerAndFewer(options, ['wordsPerPuzzle'], LEAST_LARGE.words),
   units: ({ count }) => itemUnits(count),
   fill: fillScramble,

@@ -18,6 +18,11 @@ export const scrambleOptions = exactObject({
     values: { letters: 'The order of the letters', vowels: 'The missing vowels' },
   }),
   wordsPerPuzzle: setting(integerBetween(4, 20), 10, { label: 'Words per puzzle' }),
+  boxes: setting(enumOf(['beside', 'below']), 'beside', {
+    label: 'Boxes',
+    values: { beside: 'Beside the letters', below: 'Below the letters' },
+    when: { task: ['letters'] },
+  }),
   instructions: instructionsSetting(),
   heading: headingSetting(),
 });
