@@ -1,19 +1,17 @@
 import * as v from 'valibot';
 import { makesItems } from '../pages/index.ts';
 import { LARGE_TYPES } from '../print/index.ts';
-import { type Typesetter, textSizes, wordSizes } from '../scene/index.ts';
+import { SIZE_ROUNDING, type Typesetter, textSizes, wordSizes } from '../scene/index.ts';
 import { type Book, bookFrom } from './book.ts';
 import { drawPage } from './draw.ts';
 import { changeSection } from './edit.ts';
-import { filledItem, itemLabel, pageSteps, type Steps, troublesOf } from './items.ts';
+import { pageSteps, placedItem, type Steps, troublesOf } from './items.ts';
 import type { PlannedPage } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, type Section, sectionsOf } from './sections.ts';
 
 /** What nobody sees, in points: a puzzle for which less than half a point is missing need not have a page of its own. */
 const NEARLY = 0.5;
-/** Two decimals in a file are rounded. */
-const ROUNDING = 0.01;
 /** Puzzles whose words are looked at, and whether they found room. */
 const LOOKED_AT = 4;
 /** Pages without puzzles that are looked at: each sheet of games may be of another. */
@@ -73,7 +71,7 @@ function* roomierWords(book: Book, section: Section, large: number, type: Typese
   const { roomier, smaller } = kindOf(section);
   if (!roomier && !smaller) return section.options;
   // A size that the brief names is checked to the point; what the trim gives is not.
-  const enough = book.recipe.style.largeType ? large - ROUNDING : large - NEARLY;
+  const enough = book.recipe.style.largeType ? large - SIZE_ROUNDING : large - NEARLY;
   const sizeWith = (options: Options, least = 0) =>
     smallestOn(book, { ...section, options }, LOOKED_AT, wordSizes, type, least);
   const problemsWith = (options: Options) => problemsOf(book, { ...section, options });
@@ -109,19 +107,14 @@ function* problemsOf(of: Book, section: Section): Steps<number> {
     yield* pageSteps(book, page);
     if (page.part === 'right') continue;
     for (const item of page.items) {
-      const { displayNumbers } = book.plan.items[section.id]!;
-      const placed = {
-        number: item,
-        displayNumber: displayNumbers[item - 1]!,
-        label: itemLabel(book, section.id, item),
-      };
-      problems += inspect(filledItem(book, section, item), placed, section.options).length;
+      const placed = placedItem(book, section, item);
+      problems += inspect(placed.item, placed, section.options).length;
     }
   }
   return problems;
 }
 
-/** A section as if it were all there is in its book, and its first pages: those of so many items at least, or so many. */
+/** A section as if it were all there is in its book, and its first pages: those of so many items, or the first dozen. */
 function firstPages(book: Book, section: Section, many: number): { book: Book; pages: PlannedPage[] } {
   const { starts: _, fillTo: __, times: ___, ...alone } = section;
   const small = bookFrom({ ...book.recipe, sections: [alone] }, book.resources, book.hyphenate);

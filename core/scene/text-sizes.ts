@@ -2,6 +2,9 @@ import type { Scene } from './marks.ts';
 import { meanScale } from './matrix.ts';
 import { eachMark } from './measure.ts';
 
+/** Two decimals in a file are rounded: what is so little below a size, in points, has it. */
+export const SIZE_ROUNDING = 0.01;
+
 /** Every text of a drawing with the size that it is seen in, in points, in the order in which they are drawn. */
 export function textSizes({ layers }: Pick<Scene, 'layers'>): { text: string; size: number }[] {
   const texts: { text: string; size: number }[] = [];

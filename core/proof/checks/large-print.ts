@@ -1,8 +1,6 @@
-import { wordSizes } from '../../scene/index.ts';
+import { SIZE_ROUNDING, wordSizes } from '../../scene/index.ts';
 import { type Check, pageFinding } from '../finding.ts';
 
-/** Two decimals in a file are rounded. */
-const ROUNDING = 0.01;
 /** The letters of a grid that is an answer are looked up, not read. */
 const WORDS_OF_ANSWERS = /\p{Ll}\p{M}*\p{Ll}/u;
 
@@ -18,7 +16,7 @@ export const largePrint: Check = {
       .filter(({ text }) => !isAnswer || WORDS_OF_ANSWERS.test(text))
       .map(({ size }) => size);
     const least = Math.min(...sizes);
-    if (least >= largeType - ROUNDING) return [];
+    if (least >= largeType - SIZE_ROUNDING) return [];
     return [
       pageFinding(
         'large-print',
