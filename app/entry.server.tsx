@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import { PassThrough } from 'node:stream';
+import { PassThrough, Readable } from 'node:stream';
+import { text } from 'node:stream/consumers';
 import { CacheProvider } from '@emotion/react';
 import createEmotionServer from '@emotion/server/create-instance';
 import { createReadableStreamFromReadable } from '@react-router/node';
@@ -10,14 +11,46 @@ import {
   isRouteErrorResponse,
   ServerRouter,
 } from 'react-router';
+import { earlyHead, OPENING } from './early-head.server.ts';
 import { styleCache } from './emotion.ts';
-import fonts from './fonts.css?inline';
 import { NonceProvider } from './nonce.ts';
 import { pageHeaders } from './security.server.ts';
+import { streamedPage } from './streamed-page.server.ts';
 
 const RENDER_MS = 10_000;
 
-/** Renders a page whole, so that its styles can be collected, and sends it with its security headers. */
+/** The page whole, so that its styles can be collected. Errors are logged; one that leaves no page is thrown. */
+function rendered(url: string, context: EntryContext, nonce: string): Promise<string> {
+  const cache = styleCache(nonce);
+  const { extractCriticalToChunks, constructStyleTagsFromChunks } = createEmotionServer(cache);
+  return new Promise((resolve, reject) => {
+    const { pipe, abort } = renderToPipeableStream(
+      <NonceProvider value={nonce}>
+        <CacheProvider value={cache}>
+          <ServerRouter context={context} url={url} nonce={nonce} />
+        </CacheProvider>
+      </NonceProvider>,
+      {
+        nonce,
+        async onAllReady() {
+          const html = await text(pipe(new PassThrough()));
+          // All that were made, also those that only stand behind others: the browser would make them anew.
+          const made = Object.keys(cache.inserted).map((id) => `${cache.key}-${id}`);
+          const styles = constructStyleTagsFromChunks(extractCriticalToChunks(made.join(' '))).replaceAll(
+            '<style ',
+            `<style nonce="${nonce}" `,
+          );
+          resolve(html.replace(/(<meta name="emotion-insertion-point"[^>]*>)/, `$1${styles}`));
+        },
+        onShellError: reject,
+        onError: (error) => console.error(error),
+      },
+    );
+    setTimeout(abort, RENDER_MS).unref();
+  });
+}
+
+/** Sends the beginning of a page at once and the rest of it when it is put together, with its security headers. */
 export default function handleRequest(
   request: Request,
   status: number,
@@ -25,57 +58,14 @@ export default function handleRequest(
   context: EntryContext,
 ) {
   const nonce = randomBytes(16).toString('base64');
-  const cache = styleCache(nonce);
-  const { extractCriticalToChunks, constructStyleTagsFromChunks } = createEmotionServer(cache);
-  return new Promise<Response>((resolve, reject) => {
-    let failed = false;
-    const { pipe, abort } = renderToPipeableStream(
-      <NonceProvider value={nonce}>
-        <CacheProvider value={cache}>
-          <ServerRouter context={context} url={request.url} nonce={nonce} />
-        </CacheProvider>
-      </NonceProvider>,
-      {
-        nonce,
-        async onAllReady() {
-          const chunks: Buffer[] = [];
-          const collected = new PassThrough();
-          collected.on('data', (chunk: Buffer) => chunks.push(chunk));
-          collected.on('end', () => {
-            const html = Buffer.concat(chunks).toString('utf8');
-            // All that were made, also those that only stand behind others: the browser would make them anew.
-            const made = Object.keys(cache.inserted).map((id) => `${cache.key}-${id}`);
-            const styles = constructStyleTagsFromChunks(extractCriticalToChunks(made.join(' '))).replaceAll(
-              '<style ',
-              `<style nonce="${nonce}" `,
-            );
-            const page = html.replace(
-              /(<meta name="emotion-insertion-point"[^>]*>)/,
-              // In the page itself: so little is not worth a request that everything waits for.
-              `$1<style nonce="${nonce}">${fonts}</style>${styles}`,
-            );
-            for (const [name, value] of Object.entries(pageHeaders(nonce))) headers.set(name, value);
-            headers.set('content-type', 'text/html; charset=utf-8');
-            const body = new PassThrough();
-            resolve(
-              new Response(createReadableStreamFromReadable(body), {
-                status: failed ? 500 : status,
-                headers,
-              }),
-            );
-            body.end(page);
-          });
-          pipe(collected);
-        },
-        onShellError: reject,
-        onError(error) {
-          failed = true;
-          console.error(error);
-        },
-      },
-    );
-    setTimeout(abort, RENDER_MS).unref();
+  for (const [name, value] of Object.entries(pageHeaders(nonce))) headers.set(name, value);
+  headers.set('content-type', 'text/html; charset=utf-8');
+  const parts = streamedPage(earlyHead(context, nonce), async () => {
+    const whole = await rendered(request.url, context, nonce);
+    if (!whole.startsWith(OPENING)) throw new Error('A page does not begin as pages do.');
+    return whole.slice(OPENING.length);
   });
+  return new Response(createReadableStreamFromReadable(Readable.from(parts)), { status, headers });
 }
 
 /** What goes wrong is told in the log; an address that is not there, or a reader who left, is nothing wrong. */

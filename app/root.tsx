@@ -16,9 +16,9 @@ import {
   useRouteError,
 } from 'react-router';
 import { useNonce } from './nonce.ts';
-import { EarlyRenderer } from './preview/early-renderer.tsx';
 import { onlyFromHere } from './same-origin.server.ts';
 import { theme } from './theme.ts';
+import { WENT_WRONG } from './went-wrong.ts';
 
 export const middleware = [onlyFromHere];
 
@@ -36,14 +36,8 @@ export function Layout({ children }: { children: ReactNode }) {
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <link rel="icon" href="/quill.svg" type="image/svg+xml" />
         <Meta />
-        {/* Before the links: behind them it would wait for every style sheet. */}
-        <EarlyRenderer />
         <Links />
         <meta name="emotion-insertion-point" content="" />
-        {/* Notices make their styles as soon as their program is there, and ask for the nonce under this name. */}
-        <script nonce={nonce} suppressHydrationWarning>
-          window.__nonce__=document.currentScript.nonce
-        </script>
       </head>
       <body>
         <ThemeProvider theme={theme}>
@@ -72,11 +66,7 @@ function saidOf(error: unknown): { heading: string; text: string; again: boolean
     };
   if (status === 403 && isRouteErrorResponse(error))
     return { heading: 'Request refused', text: String(error.data), again: false };
-  return {
-    heading: 'Something went wrong',
-    text: 'What you saved is safe. Try again; if it happens again, sign in again.',
-    again: true,
-  };
+  return { ...WENT_WRONG, again: true };
 }
 
 export function ErrorBoundary() {

@@ -45,7 +45,7 @@ run(async () => {
     splitting: true,
     platform: 'node',
     format: 'esm',
-    target: 'node20',
+    target: 'node20.20',
     packages: 'external',
     logLevel: 'warning',
   });

@@ -21,7 +21,7 @@ await build({
   splitting: true,
   platform: 'node',
   format: 'esm',
-  target: 'node20',
+  target: 'node20.20',
   packages: 'external',
   logLevel: 'warning',
 });

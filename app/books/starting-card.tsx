@@ -7,7 +7,7 @@ import type { Recipe } from '#core/book/recipe.ts';
 import { parseLength } from '#core/units.ts';
 import { useFormats } from '../parts/formats.tsx';
 import { ShownPicture } from '../preview/picture.tsx';
-import type { Picture, Sampler } from '../preview/renderer.worker.ts';
+import type { Picture, Sampler } from '../preview/renderer.ts';
 import { drawingRenderer } from '../preview/renderers.ts';
 
 /** A book to begin from. */

@@ -1,19 +1,42 @@
-import type { ShippedFace } from '#core/faces/index.ts';
+import type { Family, ShippedFace } from '#core/faces/index.ts';
 import { createTypesetter } from '#core/scene/create-typesetter.ts';
 import type { Typesetter } from '#core/scene/index.ts';
 import { faceUrl } from './faces-url.ts';
 
+/** Files that are there before anybody asks for them, until somebody does. */
+const fetched = new Map<ShippedFace, Uint8Array>();
+
 /**
- * Waits for the file, which only a worker may do: most books need few of the faces, and a face is asked for in the
- * middle of setting a line.
+ * Fetches the faces of families at once, so that nobody has to wait for one after the other. One that cannot be had is
+ * asked for again when it is needed.
+ */
+export async function fetchFamilies(families: readonly Family[]): Promise<void> {
+  const faces = families.flatMap(({ id, styles }) => styles.map((style) => `${id}-${style}` as ShippedFace));
+  const fetchFace = async (face: ShippedFace) => {
+    const response = await fetch(faceUrl(face));
+    if (isFace(response.status, response.headers.get('content-type')))
+      fetched.set(face, new Uint8Array(await response.arrayBuffer()));
+  };
+  await Promise.allSettled(faces.map(fetchFace));
+}
+
+/** Somebody who was signed out meanwhile is sent to a page. */
+const isFace = (status: number, type: string | null): boolean =>
+  status === 200 && (type?.startsWith('font/') ?? false);
+
+/**
+ * Waits for the file where it is not there yet, which only a worker may do: most books need few of the faces, and a face
+ * is asked for in the middle of setting a line.
  */
 function read(face: ShippedFace): Uint8Array {
+  const there = fetched.get(face);
+  fetched.delete(face);
+  if (there) return there;
   const request = new XMLHttpRequest();
   request.open('GET', faceUrl(face), false);
   request.responseType = 'arraybuffer';
   request.send();
-  // Somebody who was signed out meanwhile is sent to a page.
-  if (request.status !== 200 || !request.getResponseHeader('content-type')?.startsWith('font/'))
+  if (!isFace(request.status, request.getResponseHeader('content-type')))
     throw new Error(`The typeface ${face} could not be loaded.`);
   return new Uint8Array(request.response as ArrayBuffer);
 }

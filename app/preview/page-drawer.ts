@@ -1,5 +1,5 @@
 import type { Recipe } from '#core/book/recipe.ts';
-import type { DrawnPage, Picture } from './renderer.worker.ts';
+import type { DrawnPage, Picture } from './renderer.ts';
 
 /** Drawings kept, those ahead of need included. */
 export const PAGES_KEPT = 240;

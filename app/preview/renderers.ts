@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink';
 import type { Recipe } from '#core/book/recipe.ts';
-import { EARLY_RENDERER, type EarlyWork } from './early-renderer.tsx';
-import type { Renderer } from './renderer.worker.ts';
+import { EARLY_RENDERER, type EarlyWork } from './early-work.ts';
+import type { Renderer } from './renderer.ts';
 import rendererUrl from './renderer.worker.ts?worker&url';
 
 interface Running {
@@ -74,6 +74,7 @@ export function renderers(recipe: Recipe): Remote<Renderer>[] {
 
 let underWay = 0;
 let atRest: (() => void)[] = [];
+let hasDrawn = false;
 
 /** Counts a drawing of what is in view as under way until it ends. */
 export async function drawingInView<T>(drawn: Promise<T>): Promise<T> {
@@ -83,6 +84,7 @@ export async function drawingInView<T>(drawn: Promise<T>): Promise<T> {
   } finally {
     underWay--;
     if (underWay === 0) {
+      hasDrawn = true;
       for (const go of atRest) go();
       atRest = [];
       if (drawing.length < wantedDrawing()) drawing.push(start(drawing[0]?.holds));
@@ -93,3 +95,18 @@ export async function drawingInView<T>(drawn: Promise<T>): Promise<T> {
 /** Resolves as soon as everything in view is drawn: work that can wait leaves the processor to it. */
 export const viewDrawn = (): Promise<void> =>
   underWay === 0 ? Promise.resolve() : new Promise((resolve) => atRest.push(resolve));
+
+/** A first drawing that takes longer than this holds up nothing more. In ms. */
+const LONGEST_WAIT = 3000;
+
+/** Whether something in view has been drawn since the program was loaded. */
+export const hasDrawnOnce = (): boolean => hasDrawn;
+
+/** Resolves when something in view has been drawn since the program was loaded, or could not be for long. */
+export const drawnOnce = (): Promise<void> =>
+  hasDrawn
+    ? Promise.resolve()
+    : new Promise((resolve) => {
+        atRest.push(resolve);
+        setTimeout(resolve, LONGEST_WAIT);
+      });

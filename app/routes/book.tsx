@@ -21,7 +21,7 @@ import { OpenBookProvider } from '../book/open-book.tsx';
 import { BookProvider, openBookStore } from '../book/store.ts';
 import { useBookKeys, VIEWS } from '../book/use-book-keys.ts';
 import { ViewShortcuts } from '../parts/view-shortcuts.tsx';
-import type { RouteHandle } from '../preview/early-renderer.tsx';
+import type { RouteHandle } from '../preview/early-work.ts';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/book.ts';
 

@@ -4,34 +4,15 @@ import { gridWord } from './letters.ts';
 export const UNWANTED_LANGUAGES = ['en', 'es', 'de', 'fr', 'it', 'pt', 'nl', 'pl'] as const;
 export type UnwantedLanguage = (typeof UNWANTED_LANGUAGES)[number];
 
-/** The lists of naughty-words (CC BY 4.0); see docs/licenses.md. */
-const LISTS: Record<UnwantedLanguage, () => Promise<{ default: readonly string[] }>> = {
-  en: () => import('naughty-words/en.json', { with: { type: 'json' } }),
-  es: () => import('naughty-words/es.json', { with: { type: 'json' } }),
-  de: () => import('naughty-words/de.json', { with: { type: 'json' } }),
-  fr: () => import('naughty-words/fr.json', { with: { type: 'json' } }),
-  it: () => import('naughty-words/it.json', { with: { type: 'json' } }),
-  pt: () => import('naughty-words/pt.json', { with: { type: 'json' } }),
-  nl: () => import('naughty-words/nl.json', { with: { type: 'json' } }),
-  pl: () => import('naughty-words/pl.json', { with: { type: 'json' } }),
-};
-
 /** Shorter ones would be found in every grid. */
 const SHORTEST = 3;
 
 const loaded = new Map<UnwantedLanguage, string[][]>();
 /** Loads the lists. Puzzles are made synchronously: who makes them loads the lists first. */
 export async function loadUnwanted(): Promise<void> {
-  await Promise.all(
-    UNWANTED_LANGUAGES.map(async (language) => {
-      if (loaded.has(language)) return;
-      const { default: words } = await LISTS[language]();
-      loaded.set(
-        language,
-        words.flatMap((word) => spelled(word)),
-      );
-    }),
-  );
+  if (loaded.size) return;
+  const { UNWANTED_LISTS } = await import('./unwanted-lists.ts');
+  for (const language of UNWANTED_LANGUAGES) loaded.set(language, UNWANTED_LISTS[language].flatMap(spelled));
 }
 
 /** A word by its letters in a grid; an empty list for one that is too short to be looked for. */

@@ -137,6 +137,10 @@ test('pages carry strict headers and cookies', async ({ page, context }) => {
   const headers = response.headers();
   expect(headers['content-security-policy']).toContain("default-src 'none'");
   expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
+  // The page as it was sent: a browser hides the nonce.
+  const [, nonce] = /'nonce-([^']+)'/.exec(headers['content-security-policy']!)!;
+  const scripts = (await response.text()).match(/<script[^>]*>/g)!;
+  for (const script of scripts) expect(script).toContain(`nonce="${nonce}"`);
   expect(headers['x-content-type-options']).toBe('nosniff');
   const session = (await context.cookies()).find(({ name }) => name.includes('session'))!;
   expect(session).toMatchObject({ httpOnly: true, sameSite: 'Strict' });

@@ -11,7 +11,7 @@ import { useEffect, useState } from 'react';
 import { rollOf, takeRoll } from '#core/book/edit.ts';
 import { complain } from '../../parts/notices.tsx';
 import { ShownPicture } from '../../preview/picture.tsx';
-import type { Candidate } from '../../preview/renderer.worker.ts';
+import type { Candidate } from '../../preview/renderer.ts';
 import { drawingRenderer } from '../../preview/renderers.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook, useBookStore } from '../store.ts';

@@ -12,6 +12,7 @@ import { isGroup, kindOf, type Section, sectionIn, sectionName } from '#core/boo
 import { maybeStanding } from '#core/book/standing-page.ts';
 import { NumberField } from '../../parts/number-field.tsx';
 import { OptionFields } from '../../parts/option-fields.tsx';
+import { useAfterFirstDrawing } from '../../preview/use-after-first-drawing.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { useLargeType } from '../use-large-type.ts';
@@ -119,6 +120,8 @@ function OneSection({
     return refused;
   };
   const { extent } = kind;
+  // The page of a puzzle stands above them: they are out of sight until somebody scrolls.
+  const settled = useAfterFirstDrawing() || extent !== 'items';
   const member = useBook(({ value: { sections } }) => !sections.some(({ id }) => id === section.id));
   const { plan } = useOpenBook();
   const filled = section.fillTo !== undefined && plan.filled?.entry === section.id;
@@ -173,45 +176,49 @@ function OneSection({
         {!member && <StandingSettings entry={section} />}
         {maybeStanding(section) && <StandingPagePart section={section} />}
         <PageSettings section={section} member={member} />
-        <OptionFields
-          schema={kind.options}
-          values={section.options}
-          owner={section.id}
-          onChange={setOption}
-          custom={(field) => {
-            const Control = CONTROLS[field.id];
-            return (
-              Control && (
-                <Control
-                  section={section}
-                  option={field.key}
-                  label={field.label}
-                  help={field.help}
-                  onChange={(value) => setContent(field.key, value)}
-                />
-              )
-            );
-          }}
-        />
-        {section.solutions && (
-          <SolutionSettings
-            sections={[section]}
-            solutions={section.solutions}
-            onChange={(more) =>
-              change('solutions', (now) => ({ ...now, solutions: { ...now.solutions!, ...more } }))
-            }
-          />
-        )}
-        {extent === 'items' && (
-          <ListOfTexts
-            label="Facts at the foot"
-            help="A fact or quotation in each line, and who said it after an upright bar. One stands at the foot of each page, in turn."
-            rows={3}
-            value={section.facts ?? ''}
-            onChange={(facts) =>
-              change('facts', ({ facts: _was, ...now }) => (facts.trim() ? { ...now, facts } : now))
-            }
-          />
+        {settled && (
+          <>
+            <OptionFields
+              schema={kind.options}
+              values={section.options}
+              owner={section.id}
+              onChange={setOption}
+              custom={(field) => {
+                const Control = CONTROLS[field.id];
+                return (
+                  Control && (
+                    <Control
+                      section={section}
+                      option={field.key}
+                      label={field.label}
+                      help={field.help}
+                      onChange={(value) => setContent(field.key, value)}
+                    />
+                  )
+                );
+              }}
+            />
+            {section.solutions && (
+              <SolutionSettings
+                sections={[section]}
+                solutions={section.solutions}
+                onChange={(more) =>
+                  change('solutions', (now) => ({ ...now, solutions: { ...now.solutions!, ...more } }))
+                }
+              />
+            )}
+            {extent === 'items' && (
+              <ListOfTexts
+                label="Facts at the foot"
+                help="A fact or quotation in each line, and who said it after an upright bar. One stands at the foot of each page, in turn."
+                rows={3}
+                value={section.facts ?? ''}
+                onChange={(facts) =>
+                  change('facts', ({ facts: _was, ...now }) => (facts.trim() ? { ...now, facts } : now))
+                }
+              />
+            )}
+          </>
         )}
         {next && (
           <Button variant="outlined" onClick={() => edit((recipe) => alternate(recipe, section.id))}>

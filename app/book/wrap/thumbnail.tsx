@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { contrastNeeded, READABLE, THUMBNAIL as WIDTH } from '#core/cover/legibility.ts';
 import { ShownPicture } from '../../preview/picture.tsx';
-import type { Picture, Renderer } from '../../preview/renderer.worker.ts';
+import type { Picture, Renderer } from '../../preview/renderer.ts';
 import { drawingRenderer } from '../../preview/renderers.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';

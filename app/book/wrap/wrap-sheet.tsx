@@ -7,7 +7,7 @@ import { type CoverOverview, coverOverview, layerAt, type PlacedLayer } from '#c
 import type { Rect } from '#core/print/index.ts';
 import { Guides, GuidesLegend } from '../../parts/guides.tsx';
 import { ShownPicture } from '../../preview/picture.tsx';
-import type { Picture } from '../../preview/renderer.worker.ts';
+import type { Picture } from '../../preview/renderer.ts';
 import { drawingRenderer } from '../../preview/renderers.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';

@@ -1,0 +1,400 @@
+import { expose, transfer } from 'comlink';
+import type { Book } from '#core/book/book.ts';
+import { type DesignPage, designPage } from '#core/book/design-page.ts';
+import { drawPage } from '#core/book/draw.ts';
+import { withCandidate } from '#core/book/edit.ts';
+import { findSteps } from '#core/book/find.ts';
+import { type ForLargeType, forLargeType } from '#core/book/for-large-type.ts';
+import { GALLERY_SEED } from '#core/book/gallery.ts';
+import { loadGalleryItems } from '#core/book/gallery-items.ts';
+import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
+import { finished, itemSteps, pageSteps, type Steps } from '#core/book/items.ts';
+import type { Recipe } from '#core/book/recipe.ts';
+import { type SavedItems, savedItems } from '#core/book/saved-items.ts';
+import { kindOf } from '#core/book/sections.ts';
+import { titleInShop } from '#core/cover/legibility.ts';
+import { drawCoverOverview, drawFront, type PlacedLayer, placedLayers } from '#core/cover/wrap.ts';
+import type { MadeFrom } from '#core/export/fingerprints.ts';
+import { familyOf } from '#core/faces/index.ts';
+import type { Formats } from '#core/formats.ts';
+import { leastDots } from '#core/pages/imported/dots.ts';
+import { sheetScene } from '#core/pages/imported/sheet-scene.ts';
+import { type Finding, proofSteps } from '#core/proof/index.ts';
+import { gather, type NamedResource } from '#core/resources/index.ts';
+import type { Scene } from '#core/scene/index.ts';
+import { shownPages } from '#core/starting-points/shown-pages.ts';
+import { browserLoader } from './browser-loader.ts';
+import { drawScene } from './canvas.ts';
+import type { EarlyWork } from './early-work.ts';
+import { fetchFamilies, typesetterInWorker } from './faces.ts';
+import { puzzlesElsewhere } from './puzzles-elsewhere.ts';
+
+/** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
+const SHOW_MS = 250;
+
+/** So many pages are in view, or nearly, when a book is opened. */
+const PAGES_PREPARED = 32;
+
+/** A proof, or a run of pages, listens for other work after this long. */
+const STRETCH_MS = 15;
+
+const type = typesetterInWorker();
+/** The book at hand, once what it uses is there. */
+let book: Promise<Book> | null = null;
+let proofRun = 0;
+let findRun = 0;
+
+/** A picture on its way to the page: its pixels are handed over, not copied. */
+export interface Picture {
+  width: number;
+  height: number;
+  pixels: Uint8ClampedArray<ArrayBuffer>;
+}
+
+/** What is seen of a book at a glance. */
+export interface Sampler {
+  front: Picture;
+  pages: Picture[];
+  /** Pages of the whole book. */
+  count: number;
+}
+
+/** An item that may be taken. */
+export interface Candidate {
+  picture: Picture;
+  /** Empty for a kind that has nothing to say of its items. */
+  told: string;
+}
+
+/** Of a sheet, in points. */
+export interface Size {
+  width: number;
+  height: number;
+}
+
+export interface DrawnPage {
+  page: number;
+  /** Null for a page that the book does not have. */
+  picture: Picture | null;
+}
+
+/**
+ * One canvas for every drawing, which only grows: a new one, or a new size, waits until the page itself is at rest.
+ * The first touch takes the memory, so it is done before anybody waits for a picture.
+ */
+const sheet = new OffscreenCanvas(320, 480).getContext('2d', { alpha: false, willReadFrequently: true })!;
+sheet.fillRect(0, 0, 1, 1);
+
+function pictureOf(scene: Scene, width: number): Picture {
+  const scale = width / scene.width;
+  const size = {
+    width: Math.max(1, Math.round(width)),
+    height: Math.max(1, Math.round(scene.height * scale)),
+  };
+  const { canvas } = sheet;
+  if (canvas.width < size.width) canvas.width = size.width;
+  if (canvas.height < size.height) canvas.height = size.height;
+  const { data } = drawScene(sheet, scene, type, scale, size);
+  return { ...size, pixels: data as Uint8ClampedArray<ArrayBuffer> };
+}
+
+/** Lets what was asked meanwhile go first. A message comes at once, where a timer would wait four milliseconds. */
+const { port1: turn, port2: bell } = new MessageChannel();
+let waiting: (() => void)[] = [];
+turn.onmessage = () => {
+  const go = waiting;
+  waiting = [];
+  for (const next of go) next();
+};
+const otherWork = (): Promise<void> =>
+  new Promise((resolve) => {
+    waiting.push(resolve);
+    bell.postMessage(null);
+  });
+
+/** A front is composed at about a trim's own size, so that the thumbnail is the cover made small. */
+const FRONT_WIDTH = 432;
+const frontOf = (proportion: number) => ({ width: FRONT_WIDTH, height: FRONT_WIDTH * proportion });
+
+const gathered = (recipe: Recipe): Promise<Book> => gatherBook(recipe, browserLoader, type);
+
+/** @returns gives way when it is time, and answers false when another book came meanwhile */
+function stretchesWith(asked: Promise<Book>): () => Promise<boolean> {
+  let rested = performance.now();
+  return async () => {
+    if (performance.now() - rested < STRETCH_MS) return true;
+    await otherWork();
+    rested = performance.now();
+    return book === asked;
+  };
+}
+
+/** Takes steps to their end, letting other work go between them; null when they are not wanted any more. */
+async function inStretches<T>(steps: Steps<T>, wanted: () => boolean): Promise<T | null> {
+  let rested = performance.now();
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    if (step.value) await step.value;
+    if (performance.now() - rested <= STRETCH_MS) continue;
+    await otherWork();
+    rested = performance.now();
+    if (!wanted()) return null;
+  }
+}
+
+/** What the worker was begun with, and pages of it that are drawn and wait to be asked for. */
+const ahead = { recipe: '', scenes: new Map<number, Scene>() };
+/** Somebody has asked for pages: from then on only what is asked for is drawn. */
+let awaited = false;
+
+/** Draws the first pages of a book that nobody has asked for yet, until somebody does. */
+async function prepare(recipe: Recipe): Promise<void> {
+  ahead.recipe = JSON.stringify(recipe);
+  const families = Object.values(recipe.style.typefaces).flatMap((face) =>
+    typeof face === 'string' ? [familyOf(face)] : [],
+  );
+  const faces = fetchFamilies([...new Set(families)]);
+  const begun = gathered(recipe);
+  book = begun;
+  const whole = await begun;
+  const rest = stretchesWith(begun);
+  const goesOn = async () => (await rest()) && !awaited;
+  const pages = whole.plan.pages.slice(0, PAGES_PREPARED);
+  // What is on the pages is made while the typefaces are on their way.
+  for (const page of pages)
+    for (const step of pageSteps(whole, page)) {
+      if (step) await step;
+      if (!(await goesOn())) return;
+    }
+  await faces;
+  for (const page of pages) {
+    if (!(await goesOn())) return;
+    ahead.scenes.set(page.number, drawPage(whole, page.number, type));
+  }
+}
+
+let prepared: Promise<void> | undefined;
+
+// Apart from what the page asks, whose program need not be there yet.
+addEventListener('message', (event) => {
+  if (!('begin' in event.data)) return;
+  event.stopImmediatePropagation();
+  // What fails here fails again when it is asked for, and is told then.
+  prepared = prepare((event.data as EarlyWork).begin).catch(() => {});
+});
+
+const renderer = {
+  /** Answers when the worker has loaded what it needs, and has prepared the book that it was begun with. */
+  async ready(): Promise<void> {
+    await prepared;
+  },
+
+  /** The recipe that pages are drawn from, until the next one. */
+  take(recipe: Recipe): void {
+    // It is at work on it already.
+    if (book && JSON.stringify(recipe) === ahead.recipe) return;
+    ahead.recipe = '';
+    ahead.scenes.clear();
+    book = recipe.seed === GALLERY_SEED ? loadGalleryItems().then(() => gathered(recipe)) : gathered(recipe);
+  },
+
+  /**
+   * Draws pages of the recipe at hand, `width` pixels wide, one after the other. It leaves off when that takes long, to
+   * be asked for the rest, and when another recipe comes meanwhile: what is still missing would be drawn in vain.
+   */
+  async pages(numbers: number[], width: number): Promise<DrawnPage[]> {
+    awaited = true;
+    const asked = book!;
+    const whole = await asked;
+    const drawn: DrawnPage[] = [];
+    const began = performance.now();
+    const goesOn = stretchesWith(asked);
+    pages: for (const page of numbers) {
+      const planned = whole.plan.pages[page - 1];
+      if (!planned) {
+        drawn.push({ page, picture: null });
+        continue;
+      }
+      const made = ahead.scenes.get(page);
+      ahead.scenes.delete(page);
+      if (!made)
+        for (const step of pageSteps(whole, planned)) {
+          if (step) await step;
+          if (!(await goesOn())) break pages;
+        }
+      drawn.push({ page, picture: pictureOf(made ?? drawPage(whole, page, type), width) });
+      if (performance.now() - began > SHOW_MS || !(await goesOn())) break;
+    }
+    return transfer(
+      drawn,
+      drawn.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),
+    );
+  },
+
+  /**
+   * The fewest dots an inch of pictures on any of some pages of the recipe at hand, as they print.
+   * @returns null where there are no pictures, or another recipe came meanwhile
+   */
+  async leastDots(numbers: number[]): Promise<number | null> {
+    const asked = book!;
+    const whole = await asked;
+    const goesOn = stretchesWith(asked);
+    let least: number | null = null;
+    for (const page of numbers) {
+      const planned = whole.plan.pages[page - 1];
+      if (!planned) continue;
+      for (const step of pageSteps(whole, planned)) {
+        if (step) await step;
+        if (!(await goesOn())) return null;
+      }
+      const dots = leastDots(drawPage(whole, page, type).layers.flatMap(({ marks }) => marks));
+      if (dots !== null) least = Math.min(least ?? dots, dots);
+    }
+    return least;
+  },
+
+  /** What sections of the recipe at hand should have in large print; null when another recipe came meanwhile. */
+  async forLargeType(sections?: string[]): Promise<ForLargeType[] | null> {
+    const asked = book!;
+    const whole = await asked;
+    return inStretches(forLargeType(whole, type, sections), () => book === asked);
+  },
+
+  /** What an item of the recipe at hand is like; null where there is nothing to say, or another recipe came meanwhile. */
+  async told(section: string, item: number): Promise<string | null> {
+    const asked = book!;
+    const whole = await asked;
+    const of = whole.sections.get(section);
+    if (!of) return null;
+    const made = await inStretches(itemSteps(whole, of, item), () => book === asked);
+    return made ? (kindOf(of).told?.(made) ?? null) : null;
+  },
+
+  /** An item of the recipe at hand, to be tried; null when another recipe came meanwhile. */
+  async item(section: string, item: number): Promise<unknown> {
+    const asked = book!;
+    const whole = await asked;
+    return inStretches(itemSteps(whole, whole.sections.get(section)!, item), () => book === asked);
+  },
+
+  /** The page of an item as it would be with another roll, and what the item would be like. @param width of the page */
+  async candidate(
+    recipe: Recipe,
+    { section: id, item, roll }: { section: string; item: number; roll: number },
+    width: number,
+  ): Promise<Candidate> {
+    const whole = await gathered(withCandidate(recipe, id, item, roll));
+    const page = whole.plan.items[id]!.pages[item - 1]!;
+    for (const step of pageSteps(whole, whole.plan.pages[page - 1]!)) {
+      if (step) await step;
+      await otherWork();
+    }
+    const section = whole.sections.get(id)!;
+    const told = kindOf(section).told?.(await finished(itemSteps(whole, section, item))) ?? '';
+    const picture = pictureOf(drawPage(whole, page, type), width);
+    return transfer({ picture, told }, [picture.pixels.buffer]);
+  },
+
+  /** Items of a section of the recipe at hand as a file for other programs; null when another recipe came meanwhile. */
+  async saved(section: string, items: number[], format: string): Promise<SavedItems | null> {
+    const asked = book!;
+    const whole = await asked;
+    return inStretches(savedItems(whole, whole.sections.get(section)!, items, format), () => book === asked);
+  },
+
+  /** A book at a glance: its front and some of its pages. @param width of each */
+  async sampler(recipe: Recipe, width: number): Promise<Sampler> {
+    const whole = await gathered(recipe);
+    const { width: wide, height } = whole.spec.trim;
+    const front = pictureOf(drawFront(recipe, frontOf(height / wide), type), width);
+    const pages: Picture[] = [];
+    for (const page of shownPages(whole.plan)) {
+      await finished(pageSteps(whole, whole.plan.pages[page - 1]!));
+      pages.push(pictureOf(drawPage(whole, page, type), width));
+      await otherWork();
+    }
+    return transfer(
+      { front, pages, count: whole.plan.pages.length },
+      [front, ...pages].map(({ pixels }) => pixels.buffer),
+    );
+  },
+
+  /**
+   * Pages of a file as they are, before they are put on pages of a book.
+   * @param width of each
+   * @returns null for one that cannot be read
+   */
+  async sheets(file: NamedResource, numbers: number[], width: number): Promise<(Picture | null)[]> {
+    const resources = await gather({ it: file }, browserLoader);
+    const pictures: (Picture | null)[] = [];
+    for (const page of numbers) {
+      const scene = await sheetScene(file, page, resources);
+      pictures.push(scene && pictureOf(scene, width));
+      await otherWork();
+    }
+    return transfer(
+      pictures,
+      pictures.flatMap((picture) => (picture ? [picture.pixels.buffer] : [])),
+    );
+  },
+
+  /** The page of a book that `designBook` made. */
+  async design(
+    recipe: Recipe,
+    width: number,
+  ): Promise<{ picture: Picture; sheet: Size } & Omit<DesignPage, 'scene'>> {
+    const { scene, ...said } = designPage(await gathered(recipe), type);
+    const picture = pictureOf(scene, width);
+    return transfer({ picture, sheet: { width: scene.width, height: scene.height }, ...said }, [
+      picture.pixels.buffer,
+    ]);
+  },
+
+  async wrap(width: number): Promise<{ picture: Picture; layers: PlacedLayer[] }> {
+    const whole = await book!;
+    const picture = pictureOf(drawCoverOverview(whole, type), width);
+    return transfer({ picture, layers: placedLayers(whole, type) }, [picture.pixels.buffer]);
+  },
+
+  async front(width: number, height: number, given?: Recipe): Promise<Picture> {
+    if (given) await gatherFront(given, browserLoader, type);
+    const recipe = given ?? (await book!).recipe;
+    const picture = pictureOf(drawFront(recipe, frontOf(height / width), type), width);
+    return transfer(picture, [picture.pixels.buffer]);
+  },
+
+  /** How the title looks in a shop; null where the front shows none. @param proportion height of the front to its width */
+  async titleInShop(proportion: number): Promise<ReturnType<typeof titleInShop>> {
+    const { recipe } = await book!;
+    const { width, layers } = drawFront(recipe, frontOf(proportion), type);
+    return titleInShop(
+      layers.flatMap(({ marks }) => marks),
+      { x: 0, width },
+      type,
+    );
+  },
+
+  /** Ends the proof under way: what it looks at is not the book any more. */
+  leaveProof(): void {
+    proofRun++;
+  },
+
+  /** The pages that have words on them, or null when others were looked for meanwhile. */
+  async find(recipe: Recipe, typed: string): Promise<number[] | null> {
+    const run = ++findRun;
+    return inStretches(findSteps(await gathered(recipe), typed, type), () => run === findRun);
+  },
+
+  /** All findings, or null when it was told to leave off or a newer proof was begun meanwhile. */
+  async proof(recipe: Recipe, madeFrom: MadeFrom, formats: Formats): Promise<Finding[] | null> {
+    const run = ++proofRun;
+    const elsewhere = (marks: string[]) => puzzlesElsewhere(recipe.id, marks);
+    const steps = proofSteps(await gathered(recipe), type, { madeFrom, formats, elsewhere });
+    return inStretches(steps, () => run === proofRun);
+  },
+};
+
+export type Renderer = typeof renderer;
+
+expose(renderer);
