@@ -193,7 +193,7 @@ const renderer = {
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
     // It is at work on it already.
-    if (book && JSON.stringify(recipe) === ahead.recipe) return;
+    if (book && ahead.recipe && JSON.stringify(recipe) === ahead.recipe) return;
     ahead.recipe = '';
     ahead.scenes.clear();
     book = recipe.seed === GALLERY_SEED ? loadGalleryItems().then(() => gathered(recipe)) : gathered(recipe);

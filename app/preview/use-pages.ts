@@ -64,10 +64,22 @@ export function usePages(
   return drawer;
 }
 
-/** As usePages, for pages of a book that is not the open one. @param recipe the same object as long as it says the same */
-export function usePagesOf(recipe: Recipe, inView: readonly number[], width: number): PageDrawer {
+/** A drawer of pages of a book that is not the open one; it has them at hand when they are asked for again. */
+export const newPagesOf = (): PageDrawer => newDrawer(stretches);
+
+/**
+ * As usePages, for pages of a book that is not the open one.
+ * @param recipe the same object as long as it says the same
+ * @param kept what drew pages of such a book before
+ */
+export function usePagesOf(
+  recipe: Recipe,
+  inView: readonly number[],
+  width: number,
+  kept?: PageDrawer,
+): PageDrawer {
   const [drawer] = useState(() => {
-    const made = newDrawer(stretches);
+    const made = kept ?? newPagesOf();
     // The workers draw while the rest of the screen is still being put together.
     made.want({ recipe, width, inView, ahead: [] });
     return made;

@@ -1,5 +1,12 @@
+import type { Locator } from '@playwright/test';
 import { noSeriousFindings, picture } from './look.ts';
 import { emptyBook, expect, inkOf, sections, test, ticket } from './quill.ts';
+
+/** Small pages that are not drawn yet: a canvas is three hundred pixels wide by itself. */
+const undrawn = (dialog: Locator) =>
+  dialog
+    .locator('canvas')
+    .evaluateAll((all) => (all as HTMLCanvasElement[]).filter(({ width }) => width === 300).length);
 
 test('pages are chosen from small pages of the book’s own trim, several at once, and taken back with one undo', async ({
   page,
@@ -24,6 +31,14 @@ test('pages are chosen from small pages of the book’s own trim, several at onc
   await dialog.getByRole('region', { name: 'Nature' }).evaluate((region) => region.scrollIntoView());
   await noSeriousFindings(page, 'gallery');
   await picture(page, 'gallery');
+
+  // All of it is there at once when it is opened again.
+  await expect.poll(() => undrawn(dialog), { timeout: 60_000 }).toBe(0);
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await expect(dialog).toBeHidden();
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  await dialog.getByRole('button', { name: 'Hive inspection', exact: true }).waitFor();
+  expect(await undrawn(dialog)).toBe(0);
 
   // Found by a word; what was chosen stays chosen.
   await dialog.getByRole('button', { name: 'Hive inspection', exact: true }).click();

@@ -10,12 +10,30 @@ import { useMemo, useState } from 'react';
 import { findInGallery, type GalleryEntry, gallery, galleryBook } from '#core/book/gallery.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { parseLength } from '#core/units.ts';
+import type { PageDrawer } from '../../preview/page-drawer.ts';
 import { PagePicture } from '../../preview/picture.tsx';
-import { usePagesOf } from '../../preview/use-pages.ts';
+import { newPagesOf, usePagesOf } from '../../preview/use-pages.ts';
 import { useOpenBook } from '../open-book.tsx';
 
 /** Width of a small page, in CSS pixels. */
 const WIDTH = 118;
+
+interface Gallery extends ReturnType<typeof galleryBook> {
+  /** What the samples say, to know them by. */
+  says: string;
+  drawer: PageDrawer;
+}
+
+/** The gallery as it was seen last, drawings and all: mostly it looks the same the next time. */
+let seen: Gallery | undefined;
+
+/** The gallery of a book: the one that was seen last, if nothing that shows in it is otherwise. */
+function galleryOf(recipe: Recipe, entries: readonly GalleryEntry[]): Gallery {
+  const samples = galleryBook(recipe, entries);
+  const says = JSON.stringify(samples.recipe);
+  if (seen?.says !== says) seen = { ...samples, says, drawer: newPagesOf() };
+  return seen;
+}
 
 /** Every kind and design as a small page of the book's own trim and style, to choose from. */
 export function AddPagesDialog({
@@ -31,7 +49,7 @@ export function AddPagesDialog({
 }) {
   const { designs, standingPages } = useOpenBook();
   const entries = useMemo(() => gallery(designs, standingPages), [designs, standingPages]);
-  const samples = useMemo(() => galleryBook(recipe, entries), [recipe, entries]);
+  const samples = useMemo(() => galleryOf(recipe, entries), [recipe, entries]);
   const pageOf = useMemo(
     () => new Map(entries.map(({ id }, i) => [id, samples.pages[i]!])),
     [entries, samples],
@@ -41,7 +59,7 @@ export function AddPagesDialog({
   const found = useMemo(() => findInGallery(entries, typed), [entries, typed]);
   const inView = useMemo(() => found.map(({ id }) => pageOf.get(id)!), [found, pageOf]);
   const pixels = Math.round(WIDTH * (globalThis.devicePixelRatio ?? 1));
-  const pages = usePagesOf(samples.recipe, inView, pixels);
+  const pages = usePagesOf(samples.recipe, inView, pixels, samples.drawer);
   const { width, height } = recipe.print.trim;
   const tall = Math.round((WIDTH * parseLength(height)) / parseLength(width));
   const families = [...new Set(found.map(({ family }) => family))];
