@@ -1,6 +1,6 @@
 import type { Locator } from '@playwright/test';
 import { noSeriousFindings, picture } from './look.ts';
-import { emptyBook, expect, inkOf, sections, test, ticket } from './quill.ts';
+import { emptyBook, expect, inkOf, saved, sections, test, ticket } from './quill.ts';
 
 /** Small pages that are not drawn yet: a canvas is three hundred pixels wide by itself. */
 const undrawn = (dialog: Locator) =>
@@ -39,6 +39,9 @@ test('pages are chosen from small pages of the book’s own trim, several at onc
   await page.getByRole('button', { name: 'Add pages' }).click();
   await dialog.getByRole('button', { name: 'Hive inspection', exact: true }).waitFor();
   expect(await undrawn(dialog)).toBe(0);
+  const halfTitle = dialog.getByRole('img', { name: 'A page of Half title' });
+  const look = () => halfTitle.evaluate((canvas: HTMLCanvasElement) => canvas.toDataURL());
+  const before = await look();
 
   // Found by a word; what was chosen stays chosen.
   await dialog.getByRole('button', { name: 'Hive inspection', exact: true }).click();
@@ -66,4 +69,14 @@ test('pages are chosen from small pages of the book’s own trim, several at onc
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(sections(page)).toHaveCount(2);
   await expect(ticket(page, 'Pages')).not.toContainText('50');
+
+  // What is kept of the gallery is not shown for a book that says something else.
+  await page.getByRole('link', { name: 'Listing', exact: true }).click();
+  await page.getByLabel('Title', { exact: true }).fill('A Year of Hedges');
+  await saved(page);
+  await page.getByRole('link', { name: 'Flatplan', exact: true }).click();
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  await halfTitle.waitFor();
+  await expect.poll(() => undrawn(dialog), { timeout: 60_000 }).toBe(0);
+  expect(await look()).not.toBe(before);
 });
