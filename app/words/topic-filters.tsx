@@ -2,8 +2,8 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
-import { TOPIC_LETTERS, type TopicAnswer } from '#core/lexicon/look-up.ts';
-import { type Familiarity, USUAL_FILTER } from '#core/lexicon/topic.ts';
+import type { TopicAnswer } from '#core/lexicon/look-up.ts';
+import { type Familiarity, TOPIC_LETTERS, USUAL_FILTER } from '#core/lexicon/topic.ts';
 import { NumberField } from '../parts/number-field.tsx';
 import { SelectField } from '../parts/select-field.tsx';
 

@@ -6,6 +6,8 @@ import {
   FAMILIARITY,
   type Familiarity,
   likelySense,
+  MOST_TOPIC,
+  TOPIC_LETTERS,
   type TopicList,
   type TopicSense,
   topicForms,
@@ -32,11 +34,6 @@ const count = (from: number, to: number, usual: number) =>
     ),
     usual,
   );
-
-/** Letters of the longest topic that is looked up. */
-export const MOST_TOPIC = 60;
-/** Letters that a word may have, as a grid holds it. */
-export const TOPIC_LETTERS = { fewest: 2, most: 24 } as const;
 
 /** A question for lists of words, as an address or a command line puts it. */
 export const TopicQuestion = v.object({

@@ -2,6 +2,11 @@ import pluralize from 'pluralize';
 import { gridWord } from '../words/index.ts';
 import type { Lexicon } from './lexicon.ts';
 
+/** Letters of the longest topic that is looked up. */
+export const MOST_TOPIC = 60;
+/** Letters that a word may have, as a grid holds it. */
+export const TOPIC_LETTERS = { fewest: 2, most: 24 } as const;
+
 /** How well known a word is: the highest level of SCOWL for it, and for each part of a phrase. */
 export const FAMILIARITY = {
   everyday: { words: 35, parts: 35 },

@@ -1,5 +1,3 @@
-import { unzipSync, zipSync } from 'fflate';
-
 const MB = 1024 * 1024;
 
 /** What a table may be, packed and unpacked. */
@@ -10,7 +8,8 @@ export const isPacked = (bytes: Uint8Array): boolean =>
   bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 0x03 && bytes[3] === 0x04;
 
 /** The parts of a table that hold text, unpacked within limits and joined again without being packed. */
-function unpacked(bytes: Uint8Array): ArrayBuffer {
+async function unpacked(bytes: Uint8Array): Promise<ArrayBuffer> {
+  const { unzipSync, zipSync } = await import('fflate');
   let [total, entries] = [0, 0];
   const parts = unzipSync(bytes, {
     filter: ({ name, originalSize }) => {
@@ -40,7 +39,7 @@ export async function rowsOfTable(bytes: Uint8Array): Promise<string[][]> {
   const { readSheet } = await import('read-excel-file/universal');
   let rows: unknown[][];
   try {
-    rows = (await readSheet(unpacked(bytes))) as unknown[][];
+    rows = (await readSheet(await unpacked(bytes))) as unknown[][];
   } catch (error) {
     if (error instanceof RangeError) throw error;
     throw new RangeError('The file cannot be read as a spreadsheet. Save it as XLSX or CSV and try again.');
