@@ -6,12 +6,17 @@ import { faceUrl } from './faces-url.ts';
 /** Files that are there before anybody asks for them, until somebody does. */
 const fetched = new Map<ShippedFace, Uint8Array>();
 
+/** The styles that most pages have words in. */
+const USUAL: readonly string[] = ['regular', 'bold', 'italic'];
+
 /**
- * Fetches the faces of families at once, so that nobody has to wait for one after the other. One that cannot be had is
- * asked for again when it is needed.
+ * Fetches the usual faces of families at once, so that nobody has to wait for one after the other. One that is not
+ * fetched, or cannot be had, is asked for when it is needed.
  */
 export async function fetchFamilies(families: readonly Family[]): Promise<void> {
-  const faces = families.flatMap(({ id, styles }) => styles.map((style) => `${id}-${style}` as ShippedFace));
+  const faces = families.flatMap(({ id, styles }) =>
+    styles.filter((style) => USUAL.includes(style)).map((style) => `${id}-${style}` as ShippedFace),
+  );
   const fetchFace = async (face: ShippedFace) => {
     const response = await fetch(faceUrl(face));
     if (isFace(response.status, response.headers.get('content-type')))

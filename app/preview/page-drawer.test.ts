@@ -9,9 +9,9 @@ const states = Array.from({ length: 4 }, () => ({}) as Recipe);
 
 /** Draws when it is told to, and says on each picture what it was drawn from. */
 function rendererOnDemand(pages: number) {
-  const open: { wanted: Wanted; asked: number[]; inView: boolean; give: (drawn: DrawnPage[]) => void }[] = [];
-  const draw = (wanted: Wanted, asked: number[], inView: boolean) =>
-    new Promise<DrawnPage[]>((give) => open.push({ wanted, asked, inView, give }));
+  const open: { wanted: Wanted; asked: number[]; give: (drawn: DrawnPage[]) => void }[] = [];
+  const draw = (wanted: Wanted, asked: number[]) =>
+    new Promise<DrawnPage[]>((give) => open.push({ wanted, asked, give }));
   /** @param max pages of an answer that is broken off */
   const answer = async (max = Infinity) => {
     const { wanted, asked, give } = open.shift()!;
@@ -65,11 +65,9 @@ describe('the drawer of pages', () => {
       ahead: [...pageNumbers(31, 60), ...pageNumbers(1, 9)],
     });
     expect(renderer.open[0]!.asked).toEqual(pageNumbers(10, 30));
-    expect(renderer.open[0]!.inView).toBe(true);
     await renderer.answer();
     const ahead: number[] = [];
     while (renderer.open.length) {
-      expect(renderer.open[0]!.inView).toBe(false);
       expect(renderer.open[0]!.asked.length).toBeLessThanOrEqual(8);
       ahead.push(...renderer.open[0]!.asked);
       await renderer.answer();
@@ -104,6 +102,28 @@ describe('the drawer of pages', () => {
     expect(renderer.open[0]!.wanted.recipe).toBe(states[3]);
     await renderer.answer();
     expect(drawer.picture(1)!.height).toBe(3);
+  });
+
+  it('has something in view to draw from the first question to the last answer', async () => {
+    const renderer = rendererOnDemand(100);
+    const told: string[] = [];
+    const drawer = new PageDrawer(renderer.draw, () => {
+      told.push('begun');
+      return () => told.push('ended');
+    });
+    drawer.want({ recipe: states[0]!, width: 74, inView: [], ahead: pageNumbers(1, 3) });
+    await renderer.answer();
+    expect(told).toEqual([]);
+    drawer.want({ recipe: states[0]!, width: 74, inView: pageNumbers(1, 9), ahead: pageNumbers(10, 20) });
+    await renderer.answer(2);
+    drawer.want({ recipe: states[0]!, width: 74, inView: pageNumbers(2, 10), ahead: [] });
+    await renderer.answer(1);
+    expect(told).toEqual(['begun']);
+    await renderer.answer();
+    expect(told).toEqual(['begun', 'ended']);
+    drawer.want({ recipe: states[1]!, width: 74, inView: [1], ahead: [] });
+    drawer.want(null);
+    expect(told).toEqual(['begun', 'ended', 'begun', 'ended']);
   });
 
   it('tells who watches a page each time it is drawn anew, and nobody who has left', async () => {

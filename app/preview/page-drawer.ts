@@ -37,17 +37,27 @@ interface Kept {
 export class PageDrawer {
   readonly #kept = new Map<number, Kept>();
   readonly #watchers = new Map<number, Set<() => void>>();
-  readonly #draw: (wanted: Wanted, pages: number[], inView: boolean) => Promise<DrawnPage[]>;
+  readonly #draw: (wanted: Wanted, pages: number[]) => Promise<DrawnPage[]>;
   readonly #onProgress = new Set<() => void>();
   #wanted: Wanted | null = null;
   #busy = false;
   #progress: Progress | null = null;
   /** All in view was there when it was last looked at. */
   #whole = false;
+  readonly #beginInView: () => () => void;
+  /** Says that nothing in view is being drawn any more; null while nothing is. */
+  #endInView: (() => void) | null = null;
 
-  /** @param draw draws pages as wanted; those missing from its answer are asked for again */
-  constructor(draw: (wanted: Wanted, pages: number[], inView: boolean) => Promise<DrawnPage[]>) {
+  /**
+   * @param draw draws pages as wanted; those missing from its answer are asked for again
+   * @param beginInView called when something in view has to be drawn; what it answers, when nothing has to any more
+   */
+  constructor(
+    draw: (wanted: Wanted, pages: number[]) => Promise<DrawnPage[]>,
+    beginInView: () => () => void = () => () => {},
+  ) {
     this.#draw = draw;
+    this.#beginInView = beginInView;
   }
 
   picture(page: number): Picture | undefined {
@@ -79,10 +89,17 @@ export class PageDrawer {
     // For whoever measures: everything in view is there, drawn just now or ahead of need.
     if (of > 0 && done === of && !this.#whole) performance.mark('quill-drawn', { detail: { pages: of } });
     if (of > 0) this.#whole = done === of;
+    if (done < of) this.#endInView ??= this.#beginInView();
+    else this.#restInView();
     const before = this.#progress;
     this.#progress = done === of ? null : { done, of };
     if (before?.done !== this.#progress?.done || before?.of !== this.#progress?.of)
       for (const show of this.#onProgress) show();
+  }
+
+  #restInView(): void {
+    this.#endInView?.();
+    this.#endInView = null;
   }
 
   /** Says what is wanted from now on; null ends the drawing. */
@@ -100,22 +117,22 @@ export class PageDrawer {
     if (this.#busy) return;
     this.#busy = true;
     try {
-      for (let next = this.#next(); next; next = this.#next()) {
-        const { wanted, pages, inView } = next;
-        this.#keep(wanted, await this.#draw(wanted, pages, inView));
-      }
+      for (let next = this.#next(); next; next = this.#next())
+        this.#keep(next.wanted, await this.#draw(next.wanted, next.pages));
     } finally {
       this.#busy = false;
+      // What cannot be drawn holds up nothing.
+      this.#restInView();
     }
   }
 
-  #next(): { wanted: Wanted; pages: number[]; inView: boolean } | null {
+  #next(): { wanted: Wanted; pages: number[] } | null {
     const wanted = this.#wanted;
     if (!wanted || wanted.width < 1) return null;
     const inView = this.#missing(wanted.inView);
-    if (inView.length) return { wanted, pages: inView, inView: true };
+    if (inView.length) return { wanted, pages: inView };
     const ahead = this.#missing(wanted.ahead);
-    return ahead.length ? { wanted, pages: ahead.slice(0, AHEAD_AT_ONCE), inView: false } : null;
+    return ahead.length ? { wanted, pages: ahead.slice(0, AHEAD_AT_ONCE) } : null;
   }
 
   /** Of the pages, those that are not there as they are wanted. */

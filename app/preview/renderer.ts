@@ -27,7 +27,9 @@ import { browserLoader } from './browser-loader.ts';
 import { drawScene } from './canvas.ts';
 import type { EarlyWork } from './early-work.ts';
 import { fetchFamilies, typesetterInWorker } from './faces.ts';
+import { firstPagesKnown, knowFirstPages } from './known-of-first-pages.ts';
 import { puzzlesElsewhere } from './puzzles-elsewhere.ts';
+import { sheetForSmallType } from './small-type.ts';
 
 /** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
 const SHOW_MS = 250;
@@ -78,14 +80,21 @@ export interface DrawnPage {
   picture: Picture | null;
 }
 
-/**
- * One canvas for every drawing, which only grows: a new one, or a new size, waits until the page itself is at rest.
- * The first touch takes the memory, so it is done before anybody waits for a picture.
- */
-const sheet = new OffscreenCanvas(320, 480).getContext('2d', { alpha: false, willReadFrequently: true })!;
-sheet.fillRect(0, 0, 1, 1);
+let canvas: OffscreenCanvasRenderingContext2D | undefined;
+
+/** One canvas for every drawing, which only grows: a new one, or a new size, waits until the page itself is at rest. */
+function sheetForPages(): OffscreenCanvasRenderingContext2D {
+  canvas ??= new OffscreenCanvas(320, 480).getContext('2d', { alpha: false, willReadFrequently: true })!;
+  return canvas;
+}
+
+/** Takes the memory of canvases, for which a worker has to wait, before anybody waits for a picture. */
+function takeCanvases(): void {
+  for (const context of [sheetForPages(), sheetForSmallType()]) context.fillRect(0, 0, 1, 1);
+}
 
 function pictureOf(scene: Scene, width: number): Picture {
+  const sheet = sheetForPages();
   const scale = width / scene.width;
   const size = {
     width: Math.max(1, Math.round(width)),
@@ -143,13 +152,23 @@ async function inStretches<T>(steps: Steps<T>, wanted: () => boolean): Promise<T
   }
 }
 
-/** What the worker was begun with, and pages of it that are drawn and wait to be asked for. */
+/** What the worker was begun with, as long as it is what is at hand, and its first pages as far as they are drawn. */
 const ahead = { recipe: '', scenes: new Map<number, Scene>() };
-/** Somebody has asked for pages: from then on only what is asked for is drawn. */
-let awaited = false;
+/** Settles when all pages that somebody asked for are drawn: they go before those that nobody has asked for yet. */
+let answered: Promise<unknown> = Promise.resolve();
 
-/** Draws the first pages of a book that nobody has asked for yet, until somebody does. */
-async function prepare(recipe: Recipe): Promise<void> {
+/** A page as it is drawn, kept if it is one of the first. */
+function sceneOf(whole: Book, page: number): Scene {
+  const kept = ahead.scenes.get(page);
+  if (kept) return kept;
+  const scene = drawPage(whole, page, type);
+  if (ahead.recipe && page <= PAGES_PREPARED) ahead.scenes.set(page, scene);
+  return scene;
+}
+
+/** Draws the first pages of a book before anybody asks for them. */
+async function prepare({ begin: recipe, known }: EarlyWork): Promise<void> {
+  if (known) knowFirstPages(known, type);
   ahead.recipe = JSON.stringify(recipe);
   const families = Object.values(recipe.style.typefaces).flatMap((face) =>
     typeof face === 'string' ? [familyOf(face)] : [],
@@ -157,9 +176,14 @@ async function prepare(recipe: Recipe): Promise<void> {
   const faces = fetchFamilies([...new Set(families)]);
   const begun = gathered(recipe);
   book = begun;
+  takeCanvases();
   const whole = await begun;
+  await firstPagesKnown();
   const rest = stretchesWith(begun);
-  const goesOn = async () => (await rest()) && !awaited;
+  const goesOn = async () => {
+    await answered;
+    return rest();
+  };
   const pages = whole.plan.pages.slice(0, PAGES_PREPARED);
   // What is on the pages is made while the typefaces are on their way.
   for (const page of pages)
@@ -170,7 +194,7 @@ async function prepare(recipe: Recipe): Promise<void> {
   await faces;
   for (const page of pages) {
     if (!(await goesOn())) return;
-    ahead.scenes.set(page.number, drawPage(whole, page.number, type));
+    sceneOf(whole, page.number);
   }
 }
 
@@ -181,13 +205,42 @@ addEventListener('message', (event) => {
   if (!('begin' in event.data)) return;
   event.stopImmediatePropagation();
   // What fails here fails again when it is asked for, and is told then.
-  prepared = prepare((event.data as EarlyWork).begin).catch(() => {});
+  prepared = prepare(event.data as EarlyWork).catch(() => {});
 });
+
+/** See `renderer.pages`. */
+async function drawPages(asked: Promise<Book>, numbers: number[], width: number): Promise<DrawnPage[]> {
+  const whole = await asked;
+  await firstPagesKnown();
+  const drawn: DrawnPage[] = [];
+  const began = performance.now();
+  const goesOn = stretchesWith(asked);
+  for (const page of numbers) {
+    const planned = whole.plan.pages[page - 1];
+    if (!planned) {
+      drawn.push({ page, picture: null });
+      continue;
+    }
+    for (const step of pageSteps(whole, planned)) {
+      if (step) await step;
+      if (!(await goesOn())) return drawn;
+    }
+    drawn.push({ page, picture: pictureOf(sceneOf(whole, page), width) });
+    if (performance.now() - began > SHOW_MS || !(await goesOn())) break;
+  }
+  return drawn;
+}
 
 const renderer = {
   /** Answers when the worker has loaded what it needs, and has prepared the book that it was begun with. */
   async ready(): Promise<void> {
+    takeCanvases();
     await prepared;
+  },
+
+  /** The server knows something of the first pages of a book. @param address see `knowFirstPages` */
+  know(address: string): void {
+    knowFirstPages(address, type);
   },
 
   /** The recipe that pages are drawn from, until the next one. */
@@ -204,31 +257,13 @@ const renderer = {
    * be asked for the rest, and when another recipe comes meanwhile: what is still missing would be drawn in vain.
    */
   async pages(numbers: number[], width: number): Promise<DrawnPage[]> {
-    awaited = true;
     const asked = book!;
-    const whole = await asked;
-    const drawn: DrawnPage[] = [];
-    const began = performance.now();
-    const goesOn = stretchesWith(asked);
-    pages: for (const page of numbers) {
-      const planned = whole.plan.pages[page - 1];
-      if (!planned) {
-        drawn.push({ page, picture: null });
-        continue;
-      }
-      const made = ahead.scenes.get(page);
-      ahead.scenes.delete(page);
-      if (!made)
-        for (const step of pageSteps(whole, planned)) {
-          if (step) await step;
-          if (!(await goesOn())) break pages;
-        }
-      drawn.push({ page, picture: pictureOf(made ?? drawPage(whole, page, type), width) });
-      if (performance.now() - began > SHOW_MS || !(await goesOn())) break;
-    }
+    const drawn = drawPages(asked, numbers, width);
+    answered = Promise.allSettled([answered, drawn]).then(() => {});
+    const pages = await drawn;
     return transfer(
-      drawn,
-      drawn.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),
+      pages,
+      pages.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),
     );
   },
 

@@ -76,20 +76,17 @@ let underWay = 0;
 let atRest: (() => void)[] = [];
 let hasDrawn = false;
 
-/** Counts a drawing of what is in view as under way until it ends. */
-export async function drawingInView<T>(drawn: Promise<T>): Promise<T> {
+/** Counts a drawing of what is in view as under way. @returns called once, when it has ended */
+export function beginInView(): () => void {
   underWay++;
-  try {
-    return await drawn;
-  } finally {
+  return () => {
     underWay--;
-    if (underWay === 0) {
-      hasDrawn = true;
-      for (const go of atRest) go();
-      atRest = [];
-      if (drawing.length < wantedDrawing()) drawing.push(start(drawing[0]?.holds));
-    }
-  }
+    if (underWay > 0) return;
+    hasDrawn = true;
+    for (const go of atRest) go();
+    atRest = [];
+    if (drawing.length < wantedDrawing()) drawing.push(start(drawing[0]?.holds));
+  };
 }
 
 /** Resolves as soon as everything in view is drawn: work that can wait leaves the processor to it. */

@@ -90,28 +90,30 @@ const ORIGIN = { x: Math.ceil(SMALL_TYPE_PIXELS * 0.2) + 1, y: Math.ceil(SMALL_T
 const CELLS_ACROSS = 22;
 const SHEET = CELL * CELLS_ACROSS;
 
-const sheet =
-  typeof OffscreenCanvas === 'undefined'
-    ? null
-    : new OffscreenCanvas(SHEET, SHEET).getContext('2d', { willReadFrequently: true });
+let canvas: OffscreenCanvasRenderingContext2D | undefined;
 
-sheet?.fillRect(0, 0, 1, 1);
+/** The canvas that masks are made on. */
+export function sheetForSmallType(): OffscreenCanvasRenderingContext2D {
+  canvas ??= new OffscreenCanvas(SHEET, SHEET).getContext('2d', { willReadFrequently: true })!;
+  return canvas;
+}
 
 /** Draws the awaited masks side by side, since reading a canvas costs the same for one as for hundreds. */
 function makeAwaited(): void {
   const all = awaited;
   awaited = [];
+  const sheet = sheetForSmallType();
   for (let from = 0; from < all.length; from += CELLS_ACROSS ** 2) {
     const batch = all.slice(from, from + CELLS_ACROSS ** 2);
-    sheet!.setTransform(1, 0, 0, 1, 0, 0);
-    sheet!.clearRect(0, 0, SHEET, SHEET);
+    sheet.setTransform(1, 0, 0, 1, 0, 0);
+    sheet.clearRect(0, 0, SHEET, SHEET);
     batch.forEach(({ outline, size, dx, dy }, i) => {
       const x = (i % CELLS_ACROSS) * CELL + ORIGIN.x + dx;
       const y = Math.floor(i / CELLS_ACROSS) * CELL + ORIGIN.y + dy;
-      sheet!.setTransform(size, 0, 0, -size, x, y);
-      sheet!.fill(outline);
+      sheet.setTransform(size, 0, 0, -size, x, y);
+      sheet.fill(outline);
     });
-    const { data } = sheet!.getImageData(0, 0, SHEET, Math.ceil(batch.length / CELLS_ACROSS) * CELL);
+    const { data } = sheet.getImageData(0, 0, SHEET, Math.ceil(batch.length / CELLS_ACROSS) * CELL);
     batch.forEach(({ mask }, i) => {
       cutOut(mask, data, (i % CELLS_ACROSS) * CELL, Math.floor(i / CELLS_ACROSS) * CELL);
     });

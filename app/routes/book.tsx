@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { Outlet, redirect, useLocation, useParams } from 'react-router';
 import * as v from 'valibot';
 import type { StandingPage } from '#core/book/standing-page.ts';
+import { FACES_VERSION } from '#core/faces/index.ts';
 import { fingerprint } from '#core/fingerprint.ts';
 import type { SavedDesign } from '#core/pages/composed/saved.ts';
 import { typeface, words } from '#core/resources/index.ts';
@@ -22,6 +23,7 @@ import { BookProvider, openBookStore } from '../book/store.ts';
 import { useBookKeys, VIEWS } from '../book/use-book-keys.ts';
 import { ViewShortcuts } from '../parts/view-shortcuts.tsx';
 import type { RouteHandle } from '../preview/early-work.ts';
+import { drawingRenderer } from '../preview/renderers.ts';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/book.ts';
 
@@ -45,9 +47,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     listResources(workspaceId, words.id),
     listResources(workspaceId, typeface.id),
   ]);
+  const of = fingerprint(book.recipe);
   return {
     book,
-    firstPages: `/books/${id}/first-pages.png?of=${fingerprint(book.recipe)}`,
+    firstPages: `/books/${id}/first-pages.png?of=${of}`,
+    knownOfFirst: `/books/${id}/first-pages.json?of=${of}&faces=${FACES_VERSION}`,
     files,
     submissions,
     penNames,
@@ -77,7 +81,10 @@ export async function action({ request, params }: Route.ActionArgs) {
 
 /** Its pages are drawn from the beginning. */
 export const handle: RouteHandle = {
-  draws: (loaderData) => (loaderData as Route.ComponentProps['loaderData']).book.recipe,
+  draws: (loaderData) => {
+    const { book, knownOfFirst } = loaderData as Route.ComponentProps['loaderData'];
+    return { begin: book.recipe, known: knownOfFirst };
+  },
 };
 
 /** An open book: its header and job ticket, which never leave, and one of its five views. */
@@ -88,6 +95,8 @@ export default function Book({ loaderData }: Route.ComponentProps) {
 
 function OpenBook({ loaderData }: Pick<Route.ComponentProps, 'loaderData'>) {
   const [store] = useState(() => openBookStore(loaderData.book));
+  // Before anything is asked of the worker that draws.
+  useState(() => typeof window !== 'undefined' && void drawingRenderer().know(loaderData.knownOfFirst));
   useEffect(() => store.begin(), [store]);
   return (
     <BookProvider value={store}>

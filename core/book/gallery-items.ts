@@ -1,35 +1,12 @@
 import { bookFrom } from './book.ts';
 import { type gallery, galleryBook } from './gallery.ts';
-import { filledItem, itemKey, keepItem } from './items.ts';
 import type { Recipe } from './recipe.ts';
+import { keepWrittenItems, type WrittenItems, writtenItems } from './written-items.ts';
 
-/** Bytes, among values that are JSON. */
-const BYTES = 'bytes';
-
-/** An item as JSON, with bytes as text (RFC 4648, base 64). */
-const written = (item: unknown): unknown =>
-  JSON.parse(
-    JSON.stringify(item, (_, value: unknown) =>
-      value instanceof Uint8Array ? { [BYTES]: btoa(String.fromCharCode(...value)) } : value,
-    ),
-  );
-
-const read = (item: unknown): unknown =>
-  JSON.parse(JSON.stringify(item), (_, value: unknown) => {
-    if (value === null || typeof value !== 'object' || !(BYTES in value)) return value;
-    return Uint8Array.from(atob((value as { bytes: string }).bytes), (sign) => sign.charCodeAt(0));
-  });
-
-/** Every item on the pages of samples, by everything that can change it: to be kept in a file, see `loadGalleryItems`. */
-export function galleryItems(recipe: Recipe, entries: ReturnType<typeof gallery>): Record<string, unknown> {
+/** Every item on the pages of samples: to be kept in a file, see `loadGalleryItems`. */
+export function galleryItems(recipe: Recipe, entries: ReturnType<typeof gallery>): WrittenItems {
   const book = bookFrom(galleryBook(recipe, entries).recipe);
-  const items: Record<string, unknown> = {};
-  for (const { items: planned, section } of book.plan.pages)
-    for (const item of planned) {
-      const of = book.sections.get(section!)!;
-      items[itemKey(book, of, item)] = written(filledItem(book, of, item));
-    }
-  return items;
+  return writtenItems(book, book.plan.pages);
 }
 
 let loading: Promise<void> | null = null;
@@ -40,9 +17,7 @@ let loading: Promise<void> | null = null;
  */
 export function loadGalleryItems(): Promise<void> {
   loading ??= import('./gallery-items.json')
-    .then(({ default: items }) => {
-      for (const [key, item] of Object.entries(items)) keepItem(key, read(item));
-    })
+    .then(({ default: items }) => keepWrittenItems(items))
     .catch(() => {
       loading = null;
     });

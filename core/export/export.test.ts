@@ -19,7 +19,7 @@ import {
 import { rasterSample } from '../scene/marks.sample.ts';
 import { namesOfNoFile } from './content.sample.ts';
 import { contentStream } from './content.ts';
-import { firstPagesPng } from './first-pages.ts';
+import { firstPages } from './first-pages.ts';
 import { listingCsv, listingSheet } from './listing.ts';
 import { scenePng } from './picture.ts';
 import { sceneToSvg } from './svg.ts';
@@ -288,7 +288,7 @@ describe('pictures', () => {
     const recipe = book();
     const plan = planOf(recipe);
     const { width, across, pages } = FIRST_PAGES;
-    const sheet = await pixels((await firstPagesPng(bookFrom(recipe), type))!);
+    const sheet = await pixels((await firstPages(bookFrom(recipe), type))!.picture);
     const alone = await Promise.all(
       plan.pages
         .slice(0, pages)
@@ -311,9 +311,9 @@ describe('pictures', () => {
 
   it('a short book has a short picture, an empty one has none', async () => {
     const short = book({ sections: [{ id: 'r', kind: 'ruled', pages: 3 }] });
-    const { height, width } = await sharp((await firstPagesPng(bookFrom(short), type))!).metadata();
+    const { height, width } = await sharp((await firstPages(bookFrom(short), type))!.picture).metadata();
     expect([width, height]).toEqual([FIRST_PAGES.across * FIRST_PAGES.width, FIRST_PAGES.width * 1.5]);
-    expect(await firstPagesPng(bookFrom(book({ sections: [] })), type)).toBeNull();
+    expect(await firstPages(bookFrom(book({ sections: [] })), type)).toBeNull();
   });
 });
 

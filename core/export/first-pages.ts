@@ -1,15 +1,26 @@
 import { type Book, drawPage, FIRST_PAGES, finished, pageSteps, placeAmongFirst } from '../book/index.ts';
-import type { Scene, Typesetter } from '../scene/index.ts';
+import { type WrittenItems, writtenItems } from '../book/written-items.ts';
+import { notingTypesetter, type Scene, type ShapedWords, type Typesetter } from '../scene/index.ts';
 import { pixelsOf, svgPng } from './picture.ts';
 import { sceneToSvg } from './svg.ts';
 
-/** The first pages of a book on one PNG, placed as FIRST_PAGES says; null for a book without pages. */
-export async function firstPagesPng(book: Book, type: Typesetter): Promise<Uint8Array | null> {
-  const { pages, across, width } = FIRST_PAGES;
+/** The first pages of a book: what they look like, and what is known of them by whoever has drawn them once. */
+export interface FirstPages {
+  /** All on one PNG, placed as FIRST_PAGES says. */
+  picture: Uint8Array;
+  items: WrittenItems;
+  words: ShapedWords[];
+}
+
+/** Draws the first pages of a book. @returns null for a book without pages */
+export async function firstPages(book: Book, type: Typesetter): Promise<FirstPages | null> {
+  const { across, width } = FIRST_PAGES;
+  const pages = book.plan.pages.slice(0, FIRST_PAGES.pages);
+  const noting = notingTypesetter(type);
   const scenes: Scene[] = [];
-  for (const page of book.plan.pages.slice(0, pages)) {
+  for (const page of pages) {
     await finished(pageSteps(book, page));
-    scenes.push(drawPage(book, page.number, type));
+    scenes.push(drawPage(book, page.number, noting));
   }
   const [first] = scenes;
   if (!first) return null;
@@ -20,7 +31,8 @@ export async function firstPagesPng(book: Book, type: Typesetter): Promise<Uint8
     return sceneToSvg(scene, type, { width, height }, { x: column * width, y: row * height });
   });
   const rows = Math.ceil(scenes.length / across);
-  return svgPng(
+  const picture = svgPng(
     `<svg xmlns="http://www.w3.org/2000/svg" width="${across * width}" height="${rows * height}">${parts.join('')}</svg>`,
   );
+  return { picture, items: writtenItems(book, pages), words: noting.noted() };
 }

@@ -155,6 +155,18 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
 
   return {
     shape,
+    words(lines, face, smallCaps = false) {
+      const { ltr } = smallCaps ? small : plain;
+      const words = new Set<string>();
+      for (const line of lines)
+        if (!mayRunLeft(line))
+          for (const word of line.split(AFTER_SPACE)) if (word.length > 1) words.add(word);
+      return Object.fromEntries([...words].map((word) => [word, ltr.word(word, face)]));
+    },
+    keep(words, face, smallCaps = false) {
+      const { ltr } = smallCaps ? small : plain;
+      for (const [word, shaped] of Object.entries(words)) ltr.keep(word, face, shaped);
+    },
     font,
     add(face, bytes) {
       if (!own.delete(face)) fonts.set(face, openFont(bytes));
@@ -202,24 +214,33 @@ function wordCache(make: (word: string, face: FaceId) => ShapedText) {
   let words = 0;
   let lastFace: FaceId | null = null;
   let ofFace = new Map<string, ShapedText>();
+  const wordsIn = (face: FaceId): Map<string, ShapedText> => {
+    if (face !== lastFace) {
+      ofFace = shaped.get(face) ?? new Map();
+      shaped.set(face, ofFace);
+      lastFace = face;
+    }
+    return ofFace;
+  };
+  const keep = (text: string, face: FaceId, found: ShapedText): void => {
+    if (words >= SHAPED_WORDS_KEPT) {
+      words = 0;
+      for (const kept of shaped.values()) words += dropOlderHalf(kept);
+    }
+    wordsIn(face).set(text, found);
+    words++;
+  };
   return {
     word(text: string, face: FaceId): ShapedText {
-      if (face !== lastFace) {
-        ofFace = shaped.get(face) ?? new Map();
-        shaped.set(face, ofFace);
-        lastFace = face;
-      }
-      let found = ofFace.get(text);
+      let found = wordsIn(face).get(text);
       if (!found) {
-        if (words >= SHAPED_WORDS_KEPT) {
-          words = 0;
-          for (const kept of shaped.values()) words += dropOlderHalf(kept);
-        }
         found = make(text, face);
-        ofFace.set(text, found);
-        words++;
+        keep(text, face, found);
       }
       return found;
+    },
+    keep(text: string, face: FaceId, found: ShapedText): void {
+      if (!wordsIn(face).has(text)) keep(text, face, found);
     },
     forget(face: FaceId): void {
       words -= shaped.get(face)?.size ?? 0;

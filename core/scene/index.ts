@@ -12,6 +12,7 @@ export * from './path.ts';
 export * from './placed-glyphs.ts';
 export * from './precision.ts';
 export * from './raster.ts';
+export * from './shaped-words.ts';
 export * from './text.ts';
 export * from './text-ink.ts';
 export * from './text-sizes.ts';

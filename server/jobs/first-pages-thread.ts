@@ -1,7 +1,7 @@
 import { bookFrom } from '#core/book/book.ts';
 import { gatherBook, prepareKinds } from '#core/book/gather-book.ts';
 import { parseRecipe } from '#core/book/recipe.ts';
-import { firstPagesPng } from '#core/export/first-pages.ts';
+import { firstPages } from '#core/export/first-pages.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { storeLoader } from '../resources/loader.ts';
 
@@ -22,17 +22,30 @@ const nobody = parseRecipe({
   ],
 });
 await prepareKinds(nobody);
-await firstPagesPng(bookFrom(nobody), type);
+await firstPages(bookFrom(nobody), type);
+
+/** The first pages of a book, to be sent. */
+export interface SentPages {
+  picture: Uint8Array;
+  /** The rest of what FirstPages has, as JSON. */
+  known: string;
+}
 
 /**
  * Draws the first pages of a book. Runs in a worker thread, where the typefaces stay unfolded.
  * @param own hashes of the contents that the workspace has
+ * @returns null for a book without pages
  */
-export default async ({
+export default async function draw({
   recipe: value,
   own,
 }: {
   recipe: unknown;
   own: string[];
-}): Promise<Uint8Array | null> =>
-  firstPagesPng(await gatherBook(parseRecipe(value), storeLoader(own), type), type);
+}): Promise<SentPages | null> {
+  const book = await gatherBook(parseRecipe(value), storeLoader(own), type);
+  const first = await firstPages(book, type);
+  if (!first) return null;
+  const { picture, ...known } = first;
+  return { picture, known: JSON.stringify(known) };
+}

@@ -3,8 +3,9 @@ import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { Recipe } from '#core/book/recipe.ts';
 import { ownContents } from '../resources/resources.ts';
+import type { SentPages } from './first-pages-thread.ts';
 
-/** Bytes of pictures kept: those of some two hundred books. */
+/** Bytes of first pages kept: those of some two hundred books. */
 const BYTES_KEPT = 64 * 1024 * 1024;
 
 /** The thread is begun so long after the application, which it would hold up. */
@@ -26,15 +27,14 @@ function pool(): Piscina {
 }
 setTimeout(pool, REST_MS).unref();
 
-const pictures = new LRUCache<string, Uint8Array, { recipe: Recipe; own: string[] }>({
+const kept = new LRUCache<string, SentPages, { recipe: Recipe; own: string[] }>({
   maxSize: BYTES_KEPT,
-  sizeCalculation: ({ byteLength }) => byteLength,
+  sizeCalculation: ({ picture, known }) => picture.byteLength + known.length,
   fetchMethod: async (_, __, { context }) => (await pool().run(context)) ?? undefined,
 });
 
 /**
- * The first pages of a book on one PNG, as FIRST_PAGES places them. Kept by what they were drawn from, so that a book
- * that is opened again is there at once.
+ * The first pages of a book. Kept by what they were drawn from, so that a book that is opened again is there at once.
  * @param from the recipe's fingerprint
  * @returns null for a book without pages
  */
@@ -42,9 +42,9 @@ export async function firstPages(
   workspaceId: string,
   recipe: Recipe,
   from: string,
-): Promise<Uint8Array | null> {
+): Promise<SentPages | null> {
   const own = await ownContents(workspaceId, recipe);
   // What was missing may have come since.
   const key = [workspaceId, from, ...own].join(' ');
-  return (await pictures.fetch(key, { context: { recipe, own } })) ?? null;
+  return (await kept.fetch(key, { context: { recipe, own } })) ?? null;
 }

@@ -111,6 +111,44 @@ test('the first spreads come with the page of a book, before any program runs, a
   expect(older.headers()['cache-control']).toBe('no-store');
 });
 
+test('the worker that draws is told the puzzles of the first pages, and how their words are set', async ({
+  page,
+  browser,
+}) => {
+  const id = await openBook(page, 'Hedgerow Birds Word Search');
+  const [known] = await Promise.all([page.waitForResponse(/first-pages\.json\?of=/), page.reload()]);
+  expect(known.status()).toBe(200);
+  expect(known.headers()).toMatchObject({
+    'content-type': 'application/json; charset=utf-8',
+    'cache-control': 'private, max-age=86400',
+    'x-content-type-options': 'nosniff',
+  });
+  const { items, words } = await known.json();
+  expect(Object.keys(items).every((key) => key.startsWith('["word-search"'))).toBe(true);
+  expect(Object.keys(items).length).toBeGreaterThan(20);
+  expect(words.map(({ face }: { face: string }) => face)).toContain('alegreya-sans-regular');
+  await expect(page.locator('[data-page="12"] canvas')).toBeVisible();
+
+  const stranger = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+  const refused = await stranger.request.get(url(`/books/${id}/first-pages.json`), { maxRedirects: 0 });
+  expect(refused.status()).toBe(302);
+  await stranger.close();
+});
+
+test('a book is drawn all the same when the server has nothing to tell of its first pages', async ({
+  page,
+}) => {
+  await page.route(/first-pages\.json/, (route) => route.fulfill({ status: 200, body: '{"items":[]}' }));
+  await openBook(page, 'Night Skies Word Search');
+  await page.reload();
+  const ink = () =>
+    page.locator('[data-page="5"] canvas').evaluate((one: HTMLCanvasElement) => {
+      const { data } = one.getContext('2d')!.getImageData(0, 0, one.width, one.height);
+      return data.filter((value, i) => i % 4 === 0 && value < 128).length;
+    });
+  await expect.poll(ink).toBeGreaterThan(100);
+});
+
 test('the words of a bank are there to be edited', async ({ page }) => {
   await openBook(page, 'Night Skies Word Search');
   await page.getByRole('button', { name: /Edit word list/ }).click();

@@ -10,7 +10,7 @@ import { strToU8, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { Recipe } from '#core/book/index.ts';
-import { firstPagesPng } from '#core/export/first-pages.ts';
+import { firstPages } from '#core/export/first-pages.ts';
 import { readFace } from '#core/faces/faces-from-disk.ts';
 import { withFsType } from '#core/faces/fonts.sample.ts';
 import { gather, hashOf, writeWords } from '#core/resources/index.ts';
@@ -392,7 +392,7 @@ describe('a book whose words are missing', () => {
     const { bookFrom } = await import('#core/book/index.ts');
     const { typesetterFromDisk } = await import('#core/faces/faces-from-disk.ts');
     const lacking = bookFrom(recipe, await gather(recipe.resources, storeLoader([])));
-    expect(await firstPagesPng(lacking, typesetterFromDisk())).not.toBeNull();
+    expect(await firstPages(lacking, typesetterFromDisk())).not.toBeNull();
     const queued = await enqueueFiles(own, id, 1);
     const { default: makeInThread } = await import('#server/jobs/thread.ts');
     const { port1, port2 } = new MessageChannel();
