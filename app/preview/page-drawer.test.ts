@@ -75,6 +75,16 @@ describe('the drawer of pages', () => {
     expect(ahead).toEqual([...pageNumbers(31, 60), ...pageNumbers(1, 9)]);
   });
 
+  it('draws a screenful ahead at once as long as nothing is in view', async () => {
+    const renderer = rendererOnDemand(100);
+    const drawer = new PageDrawer(renderer.draw);
+    drawer.want({ recipe: states[0]!, width: 74, inView: [], ahead: pageNumbers(1, 60) });
+    expect(renderer.open[0]!.asked).toEqual(pageNumbers(1, 32));
+    drawer.want({ recipe: states[0]!, width: 74, inView: pageNumbers(1, 20), ahead: pageNumbers(21, 60) });
+    await renderer.answer();
+    expect(renderer.open[0]!.asked).toEqual(pageNumbers(33, 40));
+  });
+
   it('asks again for what a broken-off answer lacks', async () => {
     const renderer = rendererOnDemand(100);
     const drawer = new PageDrawer(renderer.draw);

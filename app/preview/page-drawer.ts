@@ -5,6 +5,8 @@ import type { DrawnPage, Picture } from './renderer.ts';
 export const PAGES_KEPT = 240;
 /** Pages drawn ahead in one go: so few that a change need not wait long for its turn. */
 const AHEAD_AT_ONCE = 8;
+/** As long as nothing is in view nobody waits for a turn: a screenful is drawn while the screen is put together. */
+const FIRST_AT_ONCE = 32;
 
 /** What is wanted of the drawer until it is told otherwise. */
 export interface Wanted {
@@ -132,7 +134,8 @@ export class PageDrawer {
     const inView = this.#missing(wanted.inView);
     if (inView.length) return { wanted, pages: inView };
     const ahead = this.#missing(wanted.ahead);
-    return ahead.length ? { wanted, pages: ahead.slice(0, AHEAD_AT_ONCE) } : null;
+    const atOnce = wanted.inView.length ? AHEAD_AT_ONCE : FIRST_AT_ONCE;
+    return ahead.length ? { wanted, pages: ahead.slice(0, atOnce) } : null;
   }
 
   /** Of the pages, those that are not there as they are wanted. */
