@@ -10,7 +10,7 @@ const Known = v.object({
 }) satisfies v.GenericSchema<unknown, Omit<FirstPages, 'picture'>>;
 
 /** What the server has at hand comes sooner than it can be found out here; for the rest nobody waits. In ms. */
-const LONGEST_WAIT = 300;
+const LONGEST_WAIT = 150;
 
 let asked = '';
 let waiting: Promise<void> = Promise.resolve();

@@ -1,6 +1,8 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
 import { pageKinds } from '../pages/index.ts';
+import { gather, type ResourceLoader } from '../resources/index.ts';
+import { NODE_TOOLS } from '../resources/node-tools.ts';
 import { PUZZLE_SOURCES, recipeOf } from './book.sample.ts';
 import { type Book, bookFrom } from './book.ts';
 import { drawPage } from './draw.ts';
@@ -52,7 +54,14 @@ it('of some pages are those that are on them, and whose answers are', () => {
   expect(writtenItems(book, [])).toEqual({});
 });
 
-it('of a section without words there are none', () => {
-  const book = bookFrom(recipeOf([{ id: 's', kind: 'word-search', items: 2 }], { quill: 4 }));
+it('of a section whose words are missing there are none', async () => {
+  const bees = { type: 'words', hash: `sha256-${'0'.repeat(64)}`, name: 'Bees', facts: { words: 10 } };
+  const recipe = recipeOf(
+    [{ id: 's', kind: 'word-search', items: 2, options: { words: { bank: 'bees' }, wordsPerPuzzle: 10 } }],
+    { quill: 4, resources: { bees } },
+  );
+  const nowhere: ResourceLoader = { ...NODE_TOOLS, load: async () => null };
+  const book = bookFrom(recipe, await gather(recipe.resources, nowhere));
+  expect(book.plan.pages.flatMap(({ items }) => items)).toEqual([1, 2]);
   expect(writtenItems(book, book.plan.pages)).toEqual({});
 });
