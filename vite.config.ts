@@ -27,7 +27,7 @@ export default defineConfig({
   resolve: {
     alias: [
       { find: 'brotli/decompress.js', replacement: resolve(import.meta.dirname, 'app/preview/no-brotli.ts') },
-      { find: /^unicode-trie$/, replacement: resolve(import.meta.dirname, 'app/preview/late-trie.ts') },
+      { find: /^unicode-trie$/, replacement: resolve(import.meta.dirname, 'core/faces/late-trie.ts') },
       {
         find: 'decode-named-character-reference',
         replacement: resolve(import.meta.dirname, 'node_modules/decode-named-character-reference/index.js'),

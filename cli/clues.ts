@@ -2,8 +2,9 @@ import { finished, kindOf, savedItems } from '#core/book/index.ts';
 import { definitionOf } from '#core/lexicon/index.ts';
 import { makesItems } from '#core/pages/index.ts';
 import { clueLine, hasCluesInGrid, NO_CLUE } from '#core/pages/puzzle/clued-words.ts';
+import { BadCall } from './bad-call.ts';
 import { lexicon } from './lexicon.ts';
-import { BadCall, wholeBookFromFile } from './reading.ts';
+import { wholeBookFromFile } from './reading.ts';
 
 interface Clues {
   section: string;

@@ -12,7 +12,8 @@ import {
 import { itemFiles } from '#core/export/item-files.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { formatsOf, makesItems, PICTURE_FORMS, type PictureForm } from '#core/pages/index.ts';
-import { BadCall, wholeBookFromFile } from './reading.ts';
+import { BadCall } from './bad-call.ts';
+import { wholeBookFromFile } from './reading.ts';
 
 const sectionsWithItems = (book: Book): Section[] =>
   [...book.sections.values()].filter((section) => makesItems(kindOf(section)));

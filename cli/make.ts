@@ -5,7 +5,8 @@ import { bookZip, smallFiles } from '#core/export/files.ts';
 import { writeInteriorFile } from '#core/export/interior-file.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { proofSteps } from '#core/proof/index.ts';
-import { BadCall, saying, wholeBookFromFile } from './reading.ts';
+import { BadCall } from './bad-call.ts';
+import { saying, wholeBookFromFile } from './reading.ts';
 
 /** Makes all files of a book into a folder, unless something must be fixed first. A file appears only when it is whole. */
 export async function make(

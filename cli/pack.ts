@@ -3,7 +3,8 @@ import { createReadStream, createWriteStream } from 'node:fs';
 import { copyFile, mkdir, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { packBook, resourceFileName } from '#core/export/book-file.ts';
-import { BadCall, readBookFile, saying } from './reading.ts';
+import { BadCall } from './bad-call.ts';
+import { readBookFile, saying } from './reading.ts';
 
 /** Writes a recipe and its resources as one ZIP; 1 when something that it names is missing. */
 export async function pack(file: string, out: string | undefined, json: boolean): Promise<number> {

@@ -5,7 +5,8 @@ import { pixelsOf, scenePng } from '#core/export/picture.ts';
 import { sceneToSvg } from '#core/export/svg.ts';
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { pagesIn, wrongIn } from '#core/pages/imported/page-list.ts';
-import { BadCall, bookFromFile, saying } from './reading.ts';
+import { BadCall } from './bad-call.ts';
+import { bookFromFile, saying } from './reading.ts';
 
 /** Pixels across a picture of a page. */
 const PNG_WIDTH = 1200;

@@ -1,16 +1,5 @@
 import { parseArgs } from 'node:util';
-import { recipeJsonSchema } from '#core/book/schema.ts';
-import { check } from './check.ts';
-import { clues } from './clues.ts';
-import { describe } from './describe.ts';
-import { items } from './items.ts';
-import { kinds } from './kinds.ts';
-import { make } from './make.ts';
-import { pack, unpack } from './pack.ts';
-import { pages } from './pages.ts';
-import { BadCall } from './reading.ts';
-import { reference } from './reference.ts';
-import { topic } from './topic.ts';
+import { BadCall } from './bad-call.ts';
 
 const USAGE = `quill: books from recipes, without a server
 
@@ -58,25 +47,27 @@ async function run(): Promise<number> {
     return help ? 0 : 2;
   }
   if (more.length > 0) throw new BadCall(`“${more[0]}” is one word too many.\n\n${USAGE}`);
+  // Each reads what it needs when it is called.
   if (command === 'schema') {
+    const { recipeJsonSchema } = await import('#core/book/schema.ts');
     console.log(JSON.stringify(recipeJsonSchema(), null, 2));
     return 0;
   }
   if (command === 'reference') {
-    console.log(reference());
+    console.log((await import('./reference.ts')).reference());
     return 0;
   }
-  if (command === 'kinds') return kinds(json);
+  if (command === 'kinds') return (await import('./kinds.ts')).kinds(json);
   const commands = {
-    make: () => make(file!, { out, anyway, json }),
-    check: () => check(file!, json),
-    describe: () => describe(file!, json),
-    items: () => items(file!, { json, as, out }),
-    pages: () => pages(file!, { list, out, svg, json }),
-    pack: () => pack(file!, out, json),
-    clues: () => clues(file!, json),
-    topic: () => topic(file!, json),
-    unpack: () => unpack(file!, out, json),
+    make: async () => (await import('./make.ts')).make(file!, { out, anyway, json }),
+    check: async () => (await import('./check.ts')).check(file!, json),
+    describe: async () => (await import('./describe.ts')).describe(file!, json),
+    items: async () => (await import('./items.ts')).items(file!, { json, as, out }),
+    pages: async () => (await import('./pages.ts')).pages(file!, { list, out, svg, json }),
+    pack: async () => (await import('./pack.ts')).pack(file!, out, json),
+    clues: async () => (await import('./clues.ts')).clues(file!, json),
+    topic: async () => (await import('./topic.ts')).topic(file!, json),
+    unpack: async () => (await import('./pack.ts')).unpack(file!, out, json),
   };
   if (!Object.hasOwn(commands, command)) throw new BadCall(`There is no command “${command}”.\n\n${USAGE}`);
   if (file === undefined)

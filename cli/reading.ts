@@ -14,9 +14,7 @@ import {
 import { typesetterFromDisk } from '#core/faces/faces-from-disk.ts';
 import { type ResourceLoader, ResourceTrouble } from '#core/resources/index.ts';
 import { NODE_TOOLS } from '#core/resources/node-tools.ts';
-
-/** The caller's mistake: shown as it is, without a stack. */
-export class BadCall extends Error {}
+import { BadCall } from './bad-call.ts';
 
 /** A recipe and where the contents that it names are. */
 export interface ReadBook {

@@ -1,8 +1,8 @@
 import * as v from 'valibot';
 import { lookUpTopic, TopicQuestion } from '#core/lexicon/index.ts';
 import { loadUnwanted } from '#core/words/index.ts';
+import { BadCall } from './bad-call.ts';
 import { lexicon } from './lexicon.ts';
-import { BadCall } from './reading.ts';
 
 /** Prints lists of words for a topic, each below its title, as a list of words may be brought in again. */
 export async function topic(asked: string, json: boolean): Promise<number> {

@@ -23,14 +23,14 @@ run(async () => {
   checkNode();
   installPackages();
   // Not before the packages are there.
-  const { build } = await import('esbuild');
+  const { bundleForNode } = await import('./lib/bundle-for-node.mjs');
   const { benchBooks, benchBrowser, benchCurves } = await import('../tests/bench/browser.mjs');
   const { benchInteriors } = await import('../tests/bench/interiors.mjs');
   const { benchNiches } = await import('../tests/bench/niches.mjs');
   // Before what is built here: it begins anew.
   buildIfNeeded();
-  await build({
-    entryPoints: {
+  await bundleForNode(
+    {
       bench: 'tests/bench/bench.ts',
       puzzles: 'tests/bench/puzzles.ts',
       'known-puzzles': 'tests/bench/known-puzzles.ts',
@@ -39,16 +39,8 @@ run(async () => {
       topics: 'tests/bench/topics.ts',
       quill: 'cli/quill.ts',
     },
-    outdir: 'build/bench',
-    outExtension: { '.js': '.mjs' },
-    bundle: true,
-    splitting: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20.20',
-    packages: 'external',
-    logLevel: 'warning',
-  });
+    'build/bench',
+  );
   installDebianPackages([postgresql, program('chromium'), program('qqwing')]);
   const part = (name, env = {}) => {
     const done = spawnSync(process.execPath, [`build/bench/${name}.mjs`], {

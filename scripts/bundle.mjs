@@ -1,9 +1,9 @@
 // Bundles the programs that run in Node beside the application: the command, the worker and the stand-ins; and packs the lexicon.
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { build } from 'esbuild';
+import { bundleForNode } from './lib/bundle-for-node.mjs';
 
-await build({
-  entryPoints: {
+await bundleForNode(
+  {
     quill: 'cli/quill.ts',
     worker: 'server/worker.ts',
     'files-thread': 'server/jobs/thread.ts',
@@ -15,16 +15,8 @@ await build({
     migrate: 'server/db/migrate.ts',
     lexicon: 'core/lexicon/lexicon-from-disk.ts',
   },
-  outdir: 'build/node',
-  outExtension: { '.js': '.mjs' },
-  bundle: true,
-  splitting: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20.20',
-  packages: 'external',
-  logLevel: 'warning',
-});
+  'build/node',
+);
 
 const LEXICON = 'build/lexicon.bin';
 const madeFrom = ['package-lock.json', ...readdirSync('core/lexicon').map((file) => `core/lexicon/${file}`)];

@@ -1,4 +1,3 @@
-import sharp from 'sharp';
 import type { Raster } from '../scene/index.ts';
 import { MOST_PIXELS, ResourceTrouble } from './resource.ts';
 
@@ -10,6 +9,8 @@ const WITH_ALPHA = new Set([2, 4]);
  * @throws ResourceTrouble for what is no such picture, is cut off, or has too many pixels
  */
 export async function decodePicture(bytes: Uint8Array): Promise<Omit<Raster, 'id'>> {
+  // Most books have no picture, and it takes long to begin.
+  const { default: sharp } = await import('sharp');
   try {
     const image = sharp(bytes, { limitInputPixels: false, failOn: 'truncated' });
     const { format, width, height, space, orientation = 1, hasAlpha } = await image.metadata();

@@ -72,6 +72,8 @@ const BUILT_FROM = [
   'vite.config.ts',
   'react-router.config.ts',
   'scripts/bundle.mjs',
+  'scripts/lib/brotli-of-node.mjs',
+  'scripts/lib/bundle-for-node.mjs',
 ];
 
 /** Builds application and programs, unless nothing they are built from has changed. */

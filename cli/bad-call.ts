@@ -1,0 +1,2 @@
+/** The caller's mistake: shown as it is, without a stack. */
+export class BadCall extends Error {}
