@@ -136,6 +136,51 @@ describe('the drawer of pages', () => {
     expect(told).toEqual(['begun', 'ended', 'begun', 'ended']);
   });
 
+  it('has begun and ended with what comes into view when it was drawn ahead', async () => {
+    const renderer = rendererOnDemand(100);
+    const told: string[] = [];
+    const drawer = new PageDrawer(renderer.draw, () => {
+      told.push('begun');
+      return () => told.push('ended');
+    });
+    drawer.want({ recipe: states[0]!, width: 74, inView: [], ahead: pageNumbers(1, 9) });
+    await renderer.answer();
+    expect(told).toEqual([]);
+    drawer.want({ recipe: states[0]!, width: 74, inView: pageNumbers(1, 6), ahead: [] });
+    expect(told).toEqual(['begun', 'ended']);
+  });
+
+  it('leaves what is ahead until nothing in view is drawn, by it or another, and waits with nothing in view', async () => {
+    const renderer = rendererOnDemand(100);
+    let underWay = 0;
+    const atRest: (() => void)[] = [];
+    const begin = () => {
+      underWay++;
+      return () => {
+        underWay--;
+        if (underWay === 0) for (const go of atRest.splice(0)) go();
+      };
+    };
+    const drawer = new PageDrawer(renderer.draw, begin, () =>
+      underWay ? new Promise((resolve) => atRest.push(resolve)) : undefined,
+    );
+    const asked = async () => {
+      await new Promise((next) => setTimeout(next, 0));
+      return renderer.open.map(({ wanted, asked }) => [states.indexOf(wanted.recipe), ...asked]);
+    };
+    const endOther = begin();
+    drawer.want({ recipe: states[0]!, width: 74, inView: [], ahead: [2, 3] });
+    expect(await asked()).toEqual([]);
+    // What comes into view is not held up by what is in view elsewhere.
+    drawer.want({ recipe: states[0]!, width: 74, inView: [1], ahead: [2, 3] });
+    expect(await asked()).toEqual([[0, 1]]);
+    await renderer.answer();
+    drawer.want({ recipe: states[1]!, width: 74, inView: [], ahead: [4, 5] });
+    expect(await asked()).toEqual([]);
+    endOther();
+    expect(await asked()).toEqual([[1, 4, 5]]);
+  });
+
   it('tells who watches a page each time it is drawn anew, and nobody who has left', async () => {
     const renderer = rendererOnDemand(100);
     const drawer = new PageDrawer(renderer.draw);

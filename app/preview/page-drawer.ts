@@ -47,19 +47,25 @@ export class PageDrawer {
   /** All in view was there when it was last looked at. */
   #whole = false;
   readonly #beginInView: () => () => void;
+  readonly #allInViewDrawn: () => Promise<void> | undefined;
+  /** Ends a wait for others. */
+  #wake = () => {};
   /** Says that nothing in view is being drawn any more; null while nothing is. */
   #endInView: (() => void) | null = null;
 
   /**
    * @param draw draws pages as wanted; those missing from its answer are asked for again
    * @param beginInView called when something in view has to be drawn; what it answers, when nothing has to any more
+   * @param allInViewDrawn resolves when nothing in view is being drawn any more, by any drawer, and is nothing while nothing is: what is ahead waits for it
    */
   constructor(
     draw: (wanted: Wanted, pages: number[]) => Promise<DrawnPage[]>,
     beginInView: () => () => void = () => () => {},
+    allInViewDrawn: () => Promise<void> | undefined = () => undefined,
   ) {
     this.#draw = draw;
     this.#beginInView = beginInView;
+    this.#allInViewDrawn = allInViewDrawn;
   }
 
   picture(page: number): Picture | undefined {
@@ -88,11 +94,13 @@ export class PageDrawer {
   #tellProgress(): void {
     const of = this.#wanted?.width ? this.#wanted.inView.length : 0;
     const done = of - this.#missing(this.#wanted?.inView ?? []).length;
+    const whole = of > 0 && done === of && !this.#whole;
     // For whoever measures: everything in view is there, drawn just now or ahead of need.
-    if (of > 0 && done === of && !this.#whole) performance.mark('quill-drawn', { detail: { pages: of } });
+    if (whole) performance.mark('quill-drawn', { detail: { pages: of } });
     if (of > 0) this.#whole = done === of;
-    if (done < of) this.#endInView ??= this.#beginInView();
-    else this.#restInView();
+    // What was drawn ahead of need has come into view drawn, which somebody may wait for as well.
+    if (done < of || whole) this.#endInView ??= this.#beginInView();
+    if (done === of) this.#restInView();
     const before = this.#progress;
     this.#progress = done === of ? null : { done, of };
     if (before?.done !== this.#progress?.done || before?.of !== this.#progress?.of)
@@ -112,6 +120,7 @@ export class PageDrawer {
       ahead: wanted.ahead.slice(0, Math.max(0, PAGES_KEPT - wanted.inView.length)),
     };
     this.#tellProgress();
+    this.#wake();
     void this.#work();
   }
 
@@ -119,8 +128,16 @@ export class PageDrawer {
     if (this.#busy) return;
     this.#busy = true;
     try {
-      for (let next = this.#next(); next; next = this.#next())
+      for (let next = this.#next(); next; next = this.#next()) {
+        const others = next.ahead && this.#allInViewDrawn();
+        if (others) {
+          await this.#untilWantedOr(others);
+          continue;
+        }
         this.#keep(next.wanted, await this.#draw(next.wanted, next.pages));
+      }
+      const { length: pages } = this.#wanted?.ahead ?? [];
+      if (pages) performance.mark('quill-drawn-ahead', { detail: { pages } });
     } finally {
       this.#busy = false;
       // What cannot be drawn holds up nothing.
@@ -128,14 +145,22 @@ export class PageDrawer {
     }
   }
 
-  #next(): { wanted: Wanted; pages: number[] } | null {
+  /** Resolves with a promise, or when something else is wanted: that may be in view, and nobody would draw it. */
+  #untilWantedOr(promise: Promise<void>): Promise<void> {
+    return new Promise((resolve) => {
+      this.#wake = resolve;
+      void promise.then(resolve);
+    });
+  }
+
+  #next(): { wanted: Wanted; pages: number[]; ahead: boolean } | null {
     const wanted = this.#wanted;
     if (!wanted || wanted.width < 1) return null;
     const inView = this.#missing(wanted.inView);
-    if (inView.length) return { wanted, pages: inView };
+    if (inView.length) return { wanted, pages: inView, ahead: false };
     const ahead = this.#missing(wanted.ahead);
     const atOnce = wanted.inView.length ? AHEAD_AT_ONCE : FIRST_AT_ONCE;
-    return ahead.length ? { wanted, pages: ahead.slice(0, atOnce) } : null;
+    return ahead.length ? { wanted, pages: ahead.slice(0, atOnce), ahead: true } : null;
   }
 
   /** Of the pages, those that are not there as they are wanted. */

@@ -89,9 +89,9 @@ export function beginInView(): () => void {
   };
 }
 
-/** Resolves as soon as everything in view is drawn: work that can wait leaves the processor to it. */
-export const viewDrawn = (): Promise<void> =>
-  underWay === 0 ? Promise.resolve() : new Promise((resolve) => atRest.push(resolve));
+/** Resolves as soon as everything in view is drawn, and is nothing where it is: work that can wait leaves the processor to it. */
+export const viewDrawn = (): Promise<void> | undefined =>
+  underWay === 0 ? undefined : new Promise((resolve) => atRest.push(resolve));
 
 /** A first drawing that takes longer than this holds up nothing more. In ms. */
 const LONGEST_WAIT = 3000;

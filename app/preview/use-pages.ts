@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import { useBookStore } from '../book/store.ts';
 import { PageDrawer } from './page-drawer.ts';
-import { beginInView, renderers } from './renderers.ts';
+import { beginInView, renderers, viewDrawn } from './renderers.ts';
 
 /** The pages that one of several workers draws. */
 type Share = (pages: number[], hand: number, hands: number) => number[];
@@ -18,16 +18,20 @@ const stretches: Share = (pages, hand, hands) => {
 
 /** A drawer that shares out pages among the workers. */
 const newDrawer = (share: Share): PageDrawer =>
-  new PageDrawer(async ({ recipe, width: pixels }, pages) => {
-    const hands = renderers(recipe);
-    const drawn = await Promise.all(
-      hands.map((renderer, i) => {
-        const own = share(pages, i, hands.length);
-        return own.length ? renderer.pages(own, pixels) : [];
-      }),
-    );
-    return drawn.flat();
-  }, beginInView);
+  new PageDrawer(
+    async ({ recipe, width: pixels }, pages) => {
+      const hands = renderers(recipe);
+      const drawn = await Promise.all(
+        hands.map((renderer, i) => {
+          const own = share(pages, i, hands.length);
+          return own.length ? renderer.pages(own, pixels) : [];
+        }),
+      );
+      return drawn.flat();
+    },
+    beginInView,
+    viewDrawn,
+  );
 
 /**
  * Drawings of the pages asked for, made in the workers from the recipe as it is now and after every change of it.

@@ -13,8 +13,19 @@ test('pages are chosen from small pages of the book’s own trim, several at onc
 }) => {
   await emptyBook(page);
   await expect(sections(page)).toHaveCount(2);
-  await page.getByRole('button', { name: 'Add pages' }).click();
   const dialog = page.getByRole('dialog', { name: 'Add pages' });
+  // A book without pages has its gallery drawn before anybody opens it.
+  await page.waitForFunction(
+    () =>
+      (performance.getEntriesByName('quill-drawn-ahead') as PerformanceMark[]).some(
+        ({ detail }) => detail.pages > 100,
+      ),
+    null,
+    { timeout: 60_000 },
+  );
+  await page.getByRole('button', { name: 'Add pages' }).click();
+  await dialog.getByRole('button', { name: 'Hive inspection', exact: true }).waitFor();
+  expect(await undrawn(dialog)).toBe(0);
 
   // Every small page is drawn.
   const hive = dialog.getByRole('img', { name: 'A page of Hive inspection' });

@@ -7,33 +7,13 @@ import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { findInGallery, type GalleryEntry, gallery, galleryBook } from '#core/book/gallery.ts';
+import { findInGallery, type GalleryEntry, gallery } from '#core/book/gallery.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { parseLength } from '#core/units.ts';
-import type { PageDrawer } from '../../preview/page-drawer.ts';
 import { PagePicture } from '../../preview/picture.tsx';
-import { newPagesOf, usePagesOf } from '../../preview/use-pages.ts';
+import { usePagesOf } from '../../preview/use-pages.ts';
 import { useOpenBook } from '../open-book.tsx';
-
-/** Width of a small page, in CSS pixels. */
-const WIDTH = 118;
-
-interface Gallery extends ReturnType<typeof galleryBook> {
-  /** What the samples say, to know them by. */
-  says: string;
-  drawer: PageDrawer;
-}
-
-/** The gallery as it was seen last, drawings and all: mostly it looks the same the next time. */
-let seen: Gallery | undefined;
-
-/** The gallery of a book: the one that was seen last, if nothing that shows in it is otherwise. */
-function galleryOf(recipe: Recipe, entries: readonly GalleryEntry[]): Gallery {
-  const samples = galleryBook(recipe, entries);
-  const says = JSON.stringify(samples.recipe);
-  if (seen?.says !== says) seen = { ...samples, says, drawer: newPagesOf() };
-  return seen;
-}
+import { galleryOf, SMALL_PAGE, smallPagePixels } from './gallery-drawings.ts';
 
 /** Every kind and design as a small page of the book's own trim and style, to choose from. */
 export function AddPagesDialog({
@@ -58,10 +38,9 @@ export function AddPagesDialog({
   const [chosen, setChosen] = useState<string[]>([]);
   const found = useMemo(() => findInGallery(entries, typed), [entries, typed]);
   const inView = useMemo(() => found.map(({ id }) => pageOf.get(id)!), [found, pageOf]);
-  const pixels = Math.round(WIDTH * (globalThis.devicePixelRatio ?? 1));
-  const pages = usePagesOf(samples.recipe, inView, pixels, samples.drawer);
+  const pages = usePagesOf(samples.recipe, inView, smallPagePixels(), samples.drawer);
   const { width, height } = recipe.print.trim;
-  const tall = Math.round((WIDTH * parseLength(height)) / parseLength(width));
+  const tall = Math.round((SMALL_PAGE * parseLength(height)) / parseLength(width));
   const families = [...new Set(found.map(({ family }) => family))];
   const toggle = (id: string) =>
     setChosen((now) => (now.includes(id) ? now.filter((one) => one !== id) : [...now, id]));
@@ -104,7 +83,7 @@ export function AddPagesDialog({
             <Box
               sx={{
                 display: 'grid',
-                gridTemplateColumns: `repeat(auto-fill, minmax(${WIDTH + 24}px, 1fr))`,
+                gridTemplateColumns: `repeat(auto-fill, minmax(${SMALL_PAGE + 24}px, 1fr))`,
                 gap: 2,
               }}
             >
@@ -121,7 +100,7 @@ export function AddPagesDialog({
                     <PagePicture
                       pages={pages}
                       page={pageOf.get(entry.id)!}
-                      width={WIDTH}
+                      width={SMALL_PAGE}
                       height={tall}
                       label={`A page of ${entry.name}`}
                     />

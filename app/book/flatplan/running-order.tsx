@@ -26,6 +26,7 @@ import { useLargeType } from '../use-large-type.ts';
 import { AddPagesDialog } from './add-pages-dialog.tsx';
 import { ArrangingMenu } from './arranging-menu.tsx';
 import { nameOf } from './entries.ts';
+import { useGalleryAhead } from './gallery-drawings.ts';
 import { PuzzleMixDialog } from './puzzle-mix-dialog.tsx';
 import { Row } from './running-row.tsx';
 import { useArranging } from './use-arranging.ts';
@@ -58,6 +59,7 @@ export function RunningOrder({
   const edit = useBook((state) => state.edit);
   /** The book as it was when pages were to be added; null while they are not. */
   const [opened, setOpened] = useState<Recipe | null>(null);
+  useGalleryAhead(opened !== null);
   /** As `opened`, where puzzles were to be added by kind and level. */
   const [mixing, setMixing] = useState<Recipe | null>(null);
   const store = useBookStore();
