@@ -26,7 +26,7 @@ export default defineConfig({
   // Of what reads Markdown, browsers would get the part that asks the document, and a worker has none.
   resolve: {
     alias: [
-      { find: 'brotli/decompress.js', replacement: resolve(import.meta.dirname, 'app/preview/no-brotli.ts') },
+      { find: 'brotli/decompress.js', replacement: resolve(import.meta.dirname, 'core/faces/no-brotli.ts') },
       { find: /^unicode-trie$/, replacement: resolve(import.meta.dirname, 'core/faces/late-trie.ts') },
       {
         find: 'decode-named-character-reference',

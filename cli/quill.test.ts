@@ -53,6 +53,13 @@ describe('quill, without a server', () => {
     expect(JSON.parse(done.stdout).files.sort()).toEqual(files);
   });
 
+  it('ends quietly when nobody reads on', () => {
+    // From its sources, as in a checkout that was never built.
+    const command = `"${process.execPath}" --import tsx cli/quill.ts kinds | true`;
+    const done = spawnSync('bash', ['-o', 'pipefail', '-c', command], { encoding: 'utf8' });
+    expect(done).toMatchObject({ status: 0, stderr: '' });
+  });
+
   it('topic prints lists with titles that are read in again as they are, and says when there are none', () => {
     const done = quill('topic', 'musical instruments');
     expect(done.status, done.stderr).toBe(0);

@@ -94,6 +94,12 @@ const parse = () =>
     },
   });
 
+// Whoever reads only the beginning, as `head` does, has what was asked for.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+  process.exit();
+});
+
 run().then(
   (code) => {
     process.exitCode = code;

@@ -33,6 +33,16 @@ function rendererOnDemand(pages: number) {
   return { open, draw, answer };
 }
 
+/** A drawer that says when it begins and ends with what is in view. */
+function tellingDrawer(draw: ReturnType<typeof rendererOnDemand>['draw']) {
+  const told: string[] = [];
+  const drawer = new PageDrawer(draw, () => {
+    told.push('begun');
+    return () => told.push('ended');
+  });
+  return { told, drawer };
+}
+
 const pageNumbers = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
 describe('the drawer of pages', () => {
@@ -116,11 +126,7 @@ describe('the drawer of pages', () => {
 
   it('has something in view to draw from the first question to the last answer', async () => {
     const renderer = rendererOnDemand(100);
-    const told: string[] = [];
-    const drawer = new PageDrawer(renderer.draw, () => {
-      told.push('begun');
-      return () => told.push('ended');
-    });
+    const { told, drawer } = tellingDrawer(renderer.draw);
     drawer.want({ recipe: states[0]!, width: 74, inView: [], ahead: pageNumbers(1, 3) });
     await renderer.answer();
     expect(told).toEqual([]);
@@ -138,11 +144,7 @@ describe('the drawer of pages', () => {
 
   it('has begun and ended with what comes into view when it was drawn ahead', async () => {
     const renderer = rendererOnDemand(100);
-    const told: string[] = [];
-    const drawer = new PageDrawer(renderer.draw, () => {
-      told.push('begun');
-      return () => told.push('ended');
-    });
+    const { told, drawer } = tellingDrawer(renderer.draw);
     drawer.want({ recipe: states[0]!, width: 74, inView: [], ahead: pageNumbers(1, 9) });
     await renderer.answer();
     expect(told).toEqual([]);

@@ -7,7 +7,7 @@ const READ_IN_ONE =
 
 /** Parts of packages that are slow to begin with, and what is read in their place. */
 const IN_PLACE_OF = {
-  'brotli/decompress.js': resolve('scripts/lib/brotli-of-node.mjs'),
+  'brotli/decompress.js': resolve('core/faces/no-brotli.ts'),
   'unicode-trie': resolve('core/faces/late-trie.ts'),
 };
 

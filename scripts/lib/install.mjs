@@ -72,7 +72,6 @@ const BUILT_FROM = [
   'vite.config.ts',
   'react-router.config.ts',
   'scripts/bundle.mjs',
-  'scripts/lib/brotli-of-node.mjs',
   'scripts/lib/bundle-for-node.mjs',
 ];
 

@@ -184,7 +184,7 @@ export async function benchCurves() {
     write: false,
     format: 'iife',
     platform: 'browser',
-    alias: { 'brotli/decompress.js': resolve('app/preview/no-brotli.ts') },
+    alias: { 'brotli/decompress.js': resolve('core/faces/no-brotli.ts') },
     define: { global: 'globalThis' },
     logLevel: 'error',
   });
