@@ -3,10 +3,10 @@ import { useCallback, useState } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
 import { sectionIn, sectionsOf } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
-import { RunningOrder } from '../book/flatplan/running-order.tsx';
+import { type AddingBehind, RunningOrder } from '../book/flatplan/running-order.tsx';
 import { SectionSettings } from '../book/flatplan/section-settings.tsx';
 import { Spreads } from '../book/flatplan/spreads.tsx';
-import { useBook } from '../book/store.ts';
+import { useBook, useBookStore } from '../book/store.ts';
 
 /** Says of an address that it follows what was chosen here, and has nothing to tell. */
 const FOLLOWS = { follows: true };
@@ -45,6 +45,9 @@ export default function Flatplan() {
     sections[0]?.id ??
     null;
   const [page, setPage] = useState<number | null>(null);
+  /** Where pages are to be added, while somebody chooses which. */
+  const [adding, setAdding] = useState<AddingBehind | null>(null);
+  const store = useBookStore();
   const choose = useCallback(
     (section: string, at: number | null = null) => {
       setPage(at);
@@ -60,8 +63,19 @@ export default function Flatplan() {
         minHeight: 0,
       }}
     >
-      <RunningOrder chosen={chosen} after={asked} onChoose={choose} />
-      <Spreads chosen={chosen} page={page} onChoose={choose} />
+      <RunningOrder
+        chosen={chosen}
+        after={asked}
+        adding={adding}
+        onChoose={choose}
+        onAdded={() => setAdding(null)}
+      />
+      <Spreads
+        chosen={chosen}
+        page={page}
+        onChoose={choose}
+        onAdd={(behind) => setAdding({ behind, recipe: store.getState().value })}
+      />
       <SectionSettings chosen={chosen} page={page} onPage={setPage} />
     </Box>
   );

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { pageKinds } from '../pages/index.ts';
-import { HIVE_WORDS, recipeOf, sectionAt } from './book.sample.ts';
+import { HIVE_WORDS, planOf, recipeOf, sectionAt } from './book.sample.ts';
 import {
   addSection,
   alternate,
@@ -8,9 +8,11 @@ import {
   changeSection,
   changesBetween,
   fillTo,
+  movePages,
   moveSections,
   parseRecipe,
   type Recipe,
+  removePages,
   removeSection,
   reroll,
   togglePin,
@@ -83,6 +85,16 @@ describe('what was changed between two states of a book', () => {
     ],
     ['a section less', removeSection(book, 'log'), ['Ruled pages removed']],
     ['order', moveSections(book, [book.sections[1]!.id], 3), ['Running order changed']],
+    [
+      'puzzles moved',
+      movePages(book, planOf(book), [26, 26], 25).recipe,
+      ['Word search: puzzles moved or taken out'],
+    ],
+    [
+      'puzzles taken out',
+      removePages(book, planOf(book), 26, 26).recipe,
+      ['Word search: puzzles 4 → 3', 'Word search: puzzles moved or taken out'],
+    ],
     ['a re-roll', reroll(book, 'puzzles', 3), ['Word search: puzzle 3 re-rolled']],
     [
       'blurb',

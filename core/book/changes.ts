@@ -201,7 +201,10 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
     return change(lower(field?.label ?? key), a, b, (value) => shownOption(field, value));
   });
   const item = kind.itemName ?? 'item';
+  const isParted = !same(was.partOf, now.partOf);
   const perItem = (key: 'rolls' | 'pins', said: (number: string) => string | null): string[] => {
+    // Among others they have other numbers.
+    if (isParted) return [];
     const numbers = new Set([...Object.keys(was[key] ?? {}), ...Object.keys(now[key] ?? {})]);
     return [...numbers].flatMap((number) =>
       same(was[key]?.[number], now[key]?.[number]) ? [] : (said(number) ?? []),
@@ -212,6 +215,7 @@ function withinSection(was: Section, now: Section, before: Recipe, after: Recipe
     ...change('pages', was.pages, now.pages, number),
     ...change('page numbers', was.pageNumbers !== false, now.pageNumbers !== false),
     ...change(`${item}s`, was.items, now.items, number),
+    ...(isParted ? [`${kind.extent === 'items' ? item : 'page'}s moved or taken out`] : []),
     ...change('backs', was.backs, now.backs, number),
     ...change('times in a round', was.times ?? 1, now.times ?? 1, number),
     ...standingChanges(was, now),

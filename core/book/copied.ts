@@ -2,6 +2,7 @@ import { customAlphabet } from 'nanoid';
 import * as v from 'valibot';
 import { resourcesSchema, withResource } from '../resources/index.ts';
 import { exactObject } from '../schema.ts';
+import { anew, shareItems } from './part-of.ts';
 import type { Recipe } from './recipe.ts';
 import { type Entry, isGroup, needsOf, type Section, sectionsOf, sectionsSchema } from './sections.ts';
 
@@ -50,20 +51,29 @@ function withAt(value: unknown, [key, ...rest]: readonly string[], to: unknown):
 
 /**
  * Puts copied entries into a book. They keep their ids where the book has none such, as after a cut, and with them their puzzles;
- * otherwise they get new ones, and with them new puzzles, of which none is pinned. What would be a second entry that fills the
- * book has the length that it was given.
+ * otherwise, and where the book has puzzles of theirs, they get new ones, and with them new puzzles, of which none is pinned. What
+ * would be a second entry that fills the book has the length that it was given.
  * @returns the ids that they have now, in order, besides
  */
 export function paste(recipe: Recipe, copied: Copied, at: number): { recipe: Recipe; ids: string[] } {
   const taken = new Set([...recipe.sections, ...sectionsOf(recipe.sections)].map(({ id }) => id));
   const filling = recipe.sections.some(({ fillTo }) => fillTo !== undefined);
   let { resources } = recipe;
+  /** A part of a section that the book has whole, as when it was copied and not cut. */
+  const hasItemsOf = (entry: Entry): boolean =>
+    !isGroup(entry) &&
+    entry.items !== undefined &&
+    sectionsOf(recipe.sections).some(
+      (other) => other.items !== undefined && shareItems(other, entry, [other.items, entry.items!]),
+    );
   const placed = <One extends Entry>(entry: One): One => {
     const { fillTo: _, ...rest } = entry;
     const standing = (filling ? rest : entry) as One;
-    if (!taken.has(entry.id)) return standing;
+    if (!taken.has(entry.id) && !hasItemsOf(entry)) return standing;
     const { pins: __, rolls: ___, ...fresh } = { ...standing, id: sectionId() } as Section;
-    return ('pins' in standing ? { ...fresh, pins: {}, rolls: {} } : fresh) as unknown as One;
+    if (!('pins' in standing)) return fresh as unknown as One;
+    const partOf = fresh.partOf ? { partOf: anew(fresh.partOf, sectionId) } : {};
+    return { ...fresh, ...partOf, pins: {}, rolls: {} } as unknown as One;
   };
   const section = (one: Section): Section => {
     let options: unknown = one.options;

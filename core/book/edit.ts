@@ -127,6 +127,10 @@ export const changeSection = (recipe: Recipe, id: string, change: (section: Sect
   }),
 });
 
+/** Lets a part of a longer section be one of its own: its pages begin with the first, and its puzzles are new. */
+export const beginAnew = (recipe: Recipe, id: string): Recipe =>
+  changeSection(recipe, id, ({ partOf: _, ...section }) => section);
+
 /** Changes what an entry of the running order says, be it a section or a group. */
 export const changeEntry = (recipe: Recipe, id: string, change: (entry: Entry) => Entry): Recipe => ({
   ...recipe,
@@ -259,11 +263,10 @@ export const bringInItems = (recipe: Recipe, id: string, pins: readonly unknown[
     const taken = pins.slice(0, MOST_ITEMS - before);
     if (!taken.length) return section;
     const placed = Object.fromEntries(taken.map((pin, i) => [before + i + 1, pin]));
-    return {
-      ...section,
-      items: before + taken.length,
-      ...(to === 'behind' ? { pins: { ...section.pins, ...placed } } : { pins: placed, rolls: {} }),
-    };
+    const items = before + taken.length;
+    if (to === 'behind') return { ...section, items, pins: { ...section.pins, ...placed } };
+    const { partOf: _, ...anew } = section;
+    return { ...anew, items, pins: placed, rolls: {} };
   });
 
 /** What the newest version of a section's kind would change; null where the section has it. */

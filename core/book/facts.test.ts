@@ -6,7 +6,7 @@ import { proofBook } from '../proof/index.ts';
 import { loadVocabularies } from '../puzzles/vocabulary/index.ts';
 import { boundsOf, type Mark, type TextMark } from '../scene/index.ts';
 import { PUZZLE_SOURCES, recipeOf } from './book.sample.ts';
-import { bookFrom, changesBetween, drawContext, drawPage } from './index.ts';
+import { bookFrom, changesBetween, drawContext, drawPage, movePages } from './index.ts';
 
 const type = typesetterFromDisk();
 beforeAll(loadVocabularies);
@@ -39,6 +39,17 @@ describe('facts at the foot', () => {
     expect(book.plan.pages).toHaveLength(4);
     for (const [i, text] of said.entries()) expect(textsOn(book, i + 1)).toContain(text);
     expect(textsOn(book, 2)).toContain('A queen lays two thousand eggs a day.');
+  });
+
+  it('stay with their puzzles where these are parted and moved', () => {
+    const book = bookWith('sudoku', { options: { level: 1, perPage: 1 }, solutions: { place: 'none' } });
+    const { recipe } = movePages(book.recipe, book.plan, [4, 5], 1);
+    const moved = bookFrom(recipe);
+    for (const [i, from] of [4, 5, 1, 2, 3, 6, 7, 8].entries()) {
+      const text = FACTS.split('\n')[(from - 1) % 3]!.split(' | ')[0];
+      expect(textsOn(book, from)).toContain(text);
+      expect(textsOn(moved, i + 1)).toContain(text);
+    }
   });
 
   it.each(

@@ -5,6 +5,7 @@ import type { Rect } from '../print/index.ts';
 import { BLACK, breakLines, linePath, type Mark, type Typesetter, textLine } from '../scene/index.ts';
 import { type ListedText, readTexts } from '../text-lists/index.ts';
 import type { Book } from './book.ts';
+import { sourceOf } from './part-of.ts';
 import type { PlannedPage } from './planned.ts';
 import { kindOf, type Section } from './sections.ts';
 
@@ -75,7 +76,8 @@ function factsOf(
   const most = Math.max(LEAST, SIZE * scale);
   const { facts, height } = allSet(section.facts!, face, body.width * MEASURE, most, type);
   const perPage = kindOf(section).itemsPerUnit?.(section.options) ?? 1;
-  const turn = Math.floor((page.items[0]! - 1) / perPage);
+  const { number } = sourceOf(section, page.items[0]!, book.plan.items[section.id]!.count);
+  const turn = Math.floor((number - 1) / perPage);
   return { fact: facts[turn % facts.length], height, face };
 }
 

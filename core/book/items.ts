@@ -4,6 +4,7 @@ import type { Resources } from '../resources/index.ts';
 import { valueKey } from '../value-key.ts';
 import type { Book } from './book.ts';
 import { folioNumber } from './numbers.ts';
+import { sourceOf } from './part-of.ts';
 import type { PlannedPage } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 import { kindOf, needsOf, type Section } from './sections.ts';
@@ -46,14 +47,15 @@ export function fillContext(
   total: number,
   resources: Resources,
 ): FillContext<Record<string, unknown>> {
+  const { stream, number, of } = sourceOf(section, item, total);
   return {
     options: section.options,
     resources,
-    streamKey: [recipe.seed, section.id],
-    item,
+    streamKey: [recipe.seed, stream],
+    item: number,
     roll: section.rolls?.[item] ?? 0,
     pin: section.pins?.[item],
-    ...(kindOf(section).usesPlace ? { total } : {}),
+    ...(kindOf(section).usesPlace ? { total: of } : {}),
   };
 }
 
@@ -71,10 +73,11 @@ export const troublesOfBook = (book: Book): string[] => [
 
 /** The value of everything that can change an item. */
 export function itemKey({ recipe, plan, resources }: Book, section: Section, item: number): string {
-  const { roll, total, pin } = fillContext(recipe, section, item, plan.items[section.id]!.count, resources);
+  const context = fillContext(recipe, section, item, plan.items[section.id]!.count, resources);
+  const { streamKey, roll, total, pin } = context;
   const { id, version } = kindOf(section);
   return JSON.stringify([
-    ...[id, version, recipe.seed, section.id, item, roll],
+    ...[id, version, ...streamKey, context.item, roll],
     total ?? null,
     pin ?? null,
     valueKey(section.options),

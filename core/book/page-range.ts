@@ -1,10 +1,11 @@
 import equal from 'fast-deep-equal';
 import { bookFrom } from './book.ts';
 import { sectionId } from './copied.ts';
-import { moveSections } from './edit.ts';
+import { moveSections, removeSection } from './edit.ts';
+import { arePartsOfOne, joinedParts, partOfSection } from './part-of.ts';
 import type { Plan } from './planned.ts';
 import type { Recipe } from './recipe.ts';
-import { type Entry, isGroup, type Section } from './sections.ts';
+import { canBeParted, type Entry, isGroup, kindOf, type Section } from './sections.ts';
 
 /** Items on some pages, each with its section. */
 export interface ItemOnPage {
@@ -19,26 +20,40 @@ export const itemsBetween = ({ pages }: Plan, first: number, last: number): Item
     .filter(({ role, part }) => role === 'body' && part !== 'back' && part !== 'right')
     .flatMap(({ section, items }) => items.map((item) => ({ section: section!, item })));
 
-/** The numbers of the pages that begin a unit of a section. */
-const unitPages = ({ pages }: Plan, section: string): number[] =>
+/** The units of a section: its pages that belong together, and how many of what it is counted in stand on them: items, or one. */
+const unitPages = ({ pages }: Plan, section: Section): { first: number; last: number; has: number }[] =>
   pages
     .filter(
       (page) =>
-        page.section === section && page.role === 'body' && page.part !== 'right' && page.part !== 'back',
+        page.section === section.id && page.role === 'body' && page.part !== 'right' && page.part !== 'back',
     )
-    .map(({ number }) => number);
+    .map(({ number, items, unit }) => ({
+      first: number,
+      last: number + (unit?.side === 'facing' || unit?.back ? 1 : 0),
+      has: section.items === undefined ? 1 : items.length,
+    }));
 
-/** Whether the pages of a section are all alike: those that take words or pictures in turn would begin anew in every part. */
-const isAlike = ({ pages }: Plan, section: string): boolean => {
-  const looks = pages.flatMap(({ section: of, role, unit }) =>
-    of === section && role === 'body' && unit ? [unit.key ?? JSON.stringify(unit.data ?? null)] : [],
-  );
-  return new Set(looks).size <= 1;
+/** Pages or items of a section, as it says or as its options make it. */
+const countOf = (plan: Plan, section: Section): number =>
+  section.pages ?? section.items ?? unitPages(plan, section).length;
+const ofLength = (section: Section, count: number): Section => {
+  if (section.items !== undefined) return { ...section, items: count };
+  return section.pages === undefined ? section : { ...section, pages: count };
 };
 
+/** Whether sections say no more of their pages than how many: of others, such as those that take words in turn, the order is kept. */
+function areAlike({ pages }: Plan, ...sections: readonly Section[]): boolean {
+  if (sections.some(({ pages: count, partOf }) => count === undefined || partOf)) return false;
+  const ids = new Set<string | null>(sections.map(({ id }) => id));
+  const looks = pages.flatMap(({ section, role, unit }) =>
+    ids.has(section) && role === 'body' && unit ? [unit.key ?? JSON.stringify(unit.data ?? null)] : [],
+  );
+  return new Set(looks).size <= 1;
+}
+
 /**
- * Parts sections so that the pages from one to another are entries of their own. Only sections that say how many pages they have
- * can be parted, and whose pages are all alike: items and dated pages belong together, and so do the members of a group.
+ * Parts sections so that the pages from one to another are entries of their own, and every page stays what it was. A section
+ * that fills the book stays whole, and so does a list of the pages of a book; the members of a group belong together.
  * @returns the entries that hold nothing but these pages, and those that hold some of them and others as well
  */
 export function isolate(
@@ -56,26 +71,30 @@ export function isolate(
       ids.push(entry.id);
       return [entry];
     }
-    const whole =
-      isGroup(entry) || entry.pages === undefined || entry.fillTo !== undefined || !isAlike(plan, entry.id);
-    if (whole) {
+    if (isGroup(entry) || !canBeParted(kindOf(entry)) || entry.fillTo !== undefined) {
       shared.push(entry.id);
       return [entry];
     }
-    const pages = unitPages(plan, entry.id);
-    const before = pages.filter((page) => page < first).length;
-    const inside = pages.filter((page) => page >= first && page <= last).length;
+    const pages = unitPages(plan, entry);
+    const sum = (of: (unit: (typeof pages)[number]) => boolean) =>
+      pages.reduce((count, unit) => (of(unit) ? count + unit.has : count), 0);
+    const before = sum((unit) => unit.last < first);
+    const inside = sum((unit) => unit.last >= first && unit.first <= last);
     if (inside === 0) return [entry];
     const { starts: _, ...rest } = entry;
+    const all = countOf(plan, entry);
     const parts = [
-      { count: before, inside: false },
-      { count: inside, inside: true },
-      { count: pages.length - before - inside, inside: false },
+      { at: 1, count: before, inside: false },
+      { at: 1 + before, count: inside, inside: true },
+      { at: 1 + before + inside, count: all - before - inside, inside: false },
     ].filter(({ count }) => count > 0);
+    const alike = areAlike(plan, entry);
     return parts.map((part, i): Section => {
       const id = i === 0 ? entry.id : sectionId();
       if (part.inside) ids.push(id);
-      return { ...(i === 0 ? entry : rest), id, pages: part.count };
+      const standing = i === 0 ? entry : rest;
+      const own = alike ? { ...standing, id } : partOfSection(standing, id, part.at, part.count, all);
+      return ofLength(own, part.count);
     });
   });
   return { recipe: { ...recipe, sections }, ids, shared };
@@ -123,9 +142,8 @@ export function movePages(
   if (ids.length === 0) return { ...still, shared };
   const opened = openAt(parted, bookFrom(parted).plan, before);
   const after = moveSections(opened.recipe, ids, opened.at);
-  const runs = bookFrom(after).plan.runs.filter(
-    ({ section, role }) => role === 'body' && ids.includes(section),
-  );
+  const planned = bookFrom(after).plan;
+  const runs = planned.runs.filter(({ section, role }) => role === 'body' && ids.includes(section));
   const next = parted.sections[at(parted, ids.at(-1)!) + 1];
   const behind = next ? at(after, next.id) : -1;
   // Where they were taken out, and on both sides of where they were put in.
@@ -134,40 +152,73 @@ export function movePages(
     [after.sections.at(at(after, ids[0]!) - 1), after.sections[at(after, ids[0]!)]],
     [after.sections[at(after, ids.at(-1)!)], after.sections[at(after, ids.at(-1)!) + 1]],
   ].map((pair) => pair.map((entry) => entry?.id).join(' '));
-  const joined = joinedAt(after, seams, new Set(recipe.sections.map(({ id }) => id)));
+  const joined = joinedAt(after, planned, seams, new Set(recipe.sections.map(({ id }) => id)));
   if (equal(joined, recipe)) return { ...still, shared };
   return { recipe: joined, moved: [runs[0]!.first, runs.at(-1)!.last], shared };
 }
 
+/**
+ * Takes out the pages from one to another; see `isolate` for what cannot be parted. What is the same on both sides of the gap
+ * becomes one section again.
+ */
+export function removePages(
+  recipe: Recipe,
+  plan: Plan,
+  first: number,
+  last: number,
+): { recipe: Recipe; removed: boolean; shared: string[] } {
+  const { ids, shared, recipe: parted } = isolate(recipe, plan, first, last);
+  if (ids.length === 0) return { recipe, removed: false, shared };
+  const before = parted.sections[at(parted, ids[0]!) - 1];
+  const behind = parted.sections[at(parted, ids.at(-1)!) + 1];
+  const after = ids.reduce(removeSection, parted);
+  const kept = new Set(recipe.sections.map(({ id }) => id));
+  return {
+    recipe: joinedAt(after, bookFrom(after).plan, [`${before?.id} ${behind?.id}`], kept),
+    removed: true,
+    shared,
+  };
+}
+
 const at = ({ sections }: Recipe, id: string): number => sections.findIndex((entry) => entry.id === id);
+
+/** What two sections have to say alike to be one. */
+const saidByBoth = ({ id: _, pages: __, items: ___, partOf, rolls, pins, starts, ...one }: Section) => one;
+
+/** Whether a section can be one with another behind it, so that every page stays what it was. */
+function joins(plan: Plan, a: Section, b: Section): boolean {
+  if (!canBeParted(kindOf(a)) || a.fillTo !== undefined || b.starts !== undefined) return false;
+  if (!equal(saidByBoth(a), saidByBoth(b))) return false;
+  if (areAlike(plan, a, b)) return true;
+  // Sections of puzzles that merely say the same are somebody's choice; and a page that is not full stays one.
+  const perUnit = kindOf(a).itemsPerUnit?.(a.options) ?? 1;
+  return arePartsOfOne(a, b) && (a.items ?? 0) % perUnit === 0;
+}
 
 /**
  * Joins neighbors that say the same but for their pages.
+ * @param plan of the recipe
  * @param seams the ids of two neighbors, each
  * @param kept ids that were there before, which the whole keeps
  */
-function joinedAt(recipe: Recipe, seams: readonly string[], kept: ReadonlySet<string>): Recipe {
-  const rest = ({ id: _, pages: __, ...one }: Section) => one;
+function joinedAt(recipe: Recipe, plan: Plan, seams: readonly string[], kept: ReadonlySet<string>): Recipe {
   const sections: Entry[] = [];
+  const counts = new Map<Section, number>();
+  const count = (section: Section) => counts.get(section) ?? countOf(plan, section);
   recipe.sections.forEach((entry, i) => {
-    const last = sections.at(-1);
-    const joins =
-      last &&
-      seams.includes(`${recipe.sections[i - 1]!.id} ${entry.id}`) &&
-      !isGroup(last) &&
-      !isGroup(entry) &&
-      last.pages !== undefined &&
-      entry.pages !== undefined &&
-      last.fillTo === undefined &&
-      entry.starts === undefined &&
-      equal(rest(last), { ...rest(entry), ...(last.starts ? { starts: last.starts } : {}) });
-    if (joins)
-      sections[sections.length - 1] = {
-        ...last,
-        id: kept.has(last.id) ? last.id : entry.id,
-        pages: last.pages! + entry.pages!,
-      };
-    else sections.push(entry);
+    const a = sections.at(-1);
+    const b = entry;
+    const seam = `${recipe.sections[i - 1]?.id} ${entry.id}`;
+    if (!a || isGroup(a) || isGroup(b) || !seams.includes(seam) || !joins(plan, a, b)) {
+      sections.push(entry);
+      return;
+    }
+    const both = [count(a), count(b)] as const;
+    const id = kept.has(a.id) ? a.id : b.id;
+    const one = a.partOf || b.partOf ? joinedParts(a, b, id, both) : { ...a, id };
+    const whole = ofLength(one, both[0] + both[1]);
+    counts.set(whole, both[0] + both[1]);
+    sections[sections.length - 1] = whole;
   });
   return { ...recipe, sections };
 }

@@ -18,6 +18,7 @@ import { filedUnder } from './filed-under.ts';
 import { pagesOfHints } from './hint-pages.ts';
 import { answersScale } from './large-answers.ts';
 import { folioNumber, romanNumeral } from './numbers.ts';
+import { arePartsOfOne, derivedSources, type PartOf, sourceOf } from './part-of.ts';
 import type { Filled, Plan, PlannedPage, PlannedRun } from './planned.ts';
 import type { Recipe } from './recipe.ts';
 import {
@@ -139,19 +140,40 @@ function unitsOf(
   const facts = <Facts>(type: ResourceType<unknown, Facts>, id: string) =>
     recipe.resources[id]?.type === type.id ? (recipe.resources[id].facts as Facts) : null;
   const language = printedLanguage(recipe);
-  const units = kind.units({
-    options,
-    language,
-    streamKey: [recipe.seed, section.id],
-    ...told,
-    count: counts[kind.extent],
-    frame,
-    facts,
-  });
+  const of = (stream: string, count: number) =>
+    kind.units({ options, language, streamKey: [recipe.seed, stream], ...told, count, frame, facts });
+  const { partOf } = section;
+  const units =
+    partOf && kind.extent !== 'items'
+      ? partUnits(section, partOf, kind.extent === 'derived' ? null : counts.pages, of)
+      : of(section.id, counts[kind.extent]);
   // A single page comes in every round.
   if (rounds !== undefined && kind.extent === 'single')
     return Array.from({ length: rounds }, () => units[0] ?? {});
   return rounds === undefined ? units : units.slice(0, rounds);
+}
+
+/**
+ * The units of a section that was parted: those that it had as it was.
+ * @param count how many it says that it has; null where its options say so
+ * @param of all of a section by its id and length
+ */
+function partUnits(
+  section: Section,
+  partOf: PartOf,
+  count: number | null,
+  of: (stream: string, count: number) => readonly Unit[],
+): Unit[] {
+  const derived = count === null ? of(partOf.runs[0]!.stream, 0).length : 0;
+  const sources =
+    count === null
+      ? derivedSources(partOf, derived)
+      : Array.from({ length: count }, (_, i) => sourceOf(section, i + 1, count));
+  const lengths = new Map<string, number>();
+  for (const { stream, number, of: all } of sources)
+    lengths.set(stream, Math.max(lengths.get(stream) ?? 0, number, all));
+  const whole = new Map([...lengths].map(([stream, length]) => [stream, of(stream, length)]));
+  return sources.flatMap(({ stream, number }) => whole.get(stream)![number - 1] ?? []);
 }
 
 /** How many items stand on units. */
@@ -323,8 +345,8 @@ function paginate(
     if (solutions.place === 'end') late.push(stream);
     else addStream(stream);
   }
-  for (const stream of joined(lateHints)) addHints(stream);
-  for (const stream of joined(late)) addStream(stream);
+  for (const stream of joined(recipe, lateHints)) addHints(stream);
+  for (const stream of joined(recipe, late)) addStream(stream);
   // Counts are even: the sheet has two sides.
   if (plan.pages.length % 2 === 1) add({ role: 'blank', section: null });
   numberPages(recipe, plan);
@@ -381,12 +403,15 @@ function nounOf(entry: Entry, section: Section): string {
   return capitalized(names.size === 1 ? [...names][0]! : 'puzzle');
 }
 
-/** Streams at the end that go on where the one before stops. */
-function joined(streams: readonly SolutionStream[]): SolutionStream[] {
+/** Streams at the end that go on where the one before stops, as parts of one section do. */
+function joined({ sections }: Recipe, streams: readonly SolutionStream[]): SolutionStream[] {
+  const entries = new Map(sections.map((entry) => [entry.id, entry]));
   const all: SolutionStream[] = [];
-  for (const stream of streams) {
+  for (const [i, stream] of streams.entries()) {
     const last = all.at(-1);
-    if (last && stream.together && JSON.stringify(last.layout) === JSON.stringify(stream.layout))
+    const [entry, before] = [entries.get(stream.id), entries.get(streams[i - 1]?.id ?? '')];
+    const parts = entry && before && !isGroup(entry) && !isGroup(before) && arePartsOfOne(before, entry);
+    if (last && (stream.together || parts) && JSON.stringify(last.layout) === JSON.stringify(stream.layout))
       all[all.length - 1] = { ...last, answers: [...last.answers, ...stream.answers] };
     else all.push(stream);
   }

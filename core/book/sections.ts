@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { type Need, type PageKind, pageKind, pageKinds } from '../pages/index.ts';
 import { chosenBy, enumOf, exactObject, identifier, integerBetween, text } from '../schema.ts';
 import { ofAny, versionSchema } from '../versions.ts';
+import { type PartOf, partOfSchema } from './part-of.ts';
 
 /** The most pages or items one section may ask for: no service prints more than 828 pages. */
 const MOST_IN_SECTION = 828;
@@ -68,6 +69,8 @@ export interface Section extends Standing {
   times?: number;
   rolls?: Record<string, number>;
   pins?: Record<string, unknown>;
+  /** Where its pages or items come from, where it was parted from others. */
+  partOf?: PartOf;
   /** The standing page that it shows: the publisher keeps it for all books, and a change of it changes this section. */
   standingPage?: string;
 }
@@ -139,6 +142,10 @@ const standing = {
   fillTo: v.optional(integerBetween(2, MOST_IN_SECTION)),
 };
 
+/** Whether some pages of a kind can stand apart from the others. Those of a list of pages follow from all that is in the book. */
+export const canBeParted = ({ extent, listsPages, indexesPages }: PageKind): boolean =>
+  extent !== 'single' && !listsPages && !indexesPages;
+
 /** What every section of a kind says, and how items of it were re-rolled and pinned. */
 function commonEntries(kind: PageKind) {
   const common = {
@@ -149,9 +156,11 @@ function commonEntries(kind: PageKind) {
     pageNumbers: v.optional(v.boolean('should be true or false.')),
     backs,
   };
-  if (kind.extent !== 'items') return { ...common, standingPage: v.optional(identifier) };
+  const partOf: v.ObjectEntries = canBeParted(kind) ? { partOf: v.optional(partOfSchema(identifier)) } : {};
+  if (kind.extent !== 'items') return { ...common, ...partOf, standingPage: v.optional(identifier) };
   return {
     ...common,
+    ...partOf,
     facts: v.optional(text(0, MOST_FACTS)),
     /** How often each item was re-rolled. */
     rolls: v.optional(v.record(itemNumber, integerBetween(0, 1_000_000)), {}),

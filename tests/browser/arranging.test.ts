@@ -1,5 +1,5 @@
 import { noSeriousFindings, picture } from './look.ts';
-import { emptyBook, expect, inkOf, saved, sections, test, ticket, url } from './quill.ts';
+import { addFirst, emptyBook, expect, inkOf, saved, sections, test, ticket, url } from './quill.ts';
 
 const addPages = async (page: Parameters<typeof emptyBook>[0], ...names: string[]) => {
   await page.getByRole('button', { name: 'Add pages' }).click();
@@ -79,9 +79,8 @@ test('sections are selected, copied into another book, filled to a length and ta
   await spreads.locator('button[data-page="5"]').click();
   await spreads.locator('button[data-page="7"]').click({ modifiers: ['Shift'] });
   await bar.getByRole('button', { name: 'Remove' }).click();
-  await expect(sections(page)).toHaveCount(5);
-  await expect(sections(page).nth(2)).toContainText('2 pp');
-  await expect(sections(page).nth(3)).toContainText('25 pp');
+  await expect(sections(page).nth(2)).toContainText('27 pp');
+  await expect(sections(page)).toHaveCount(4);
   await expect(ticket(page, 'Pages')).toContainText('90');
 
   // Cut here, pasted into another book.
@@ -91,14 +90,79 @@ test('sections are selected, copied into another book, filled to a length and ta
     .click({ modifiers: ['Shift'] });
   await page.getByRole('button', { name: 'Arrange sections' }).click();
   await page.getByRole('menuitem', { name: /^Cut/ }).click();
-  await expect(sections(page)).toHaveCount(3);
+  await expect(sections(page)).toHaveCount(2);
   await saved(page);
   await emptyBook(page);
   await expect(sections(page)).toHaveCount(2);
   await sections(page).last().focus();
   await page.keyboard.press('ControlOrMeta+v');
   await expect(sections(page)).toHaveCount(4);
-  await expect(sections(page).nth(3)).toContainText('25 pp');
+  await expect(sections(page).nth(2)).toContainText('27 pp');
+});
+
+test('puzzles and dated pages are moved and taken out one by one, and stay what they were', async ({
+  page,
+}) => {
+  await addFirst(page, 'Number pyramid');
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  const bar = page.getByRole('toolbar', { name: 'Selected pages' });
+  const pages = page.getByRole('region', { name: 'Spreads' }).locator('button[data-page]');
+  const at = (number: number) => pages.and(page.locator(`[data-page="${number}"]`));
+  /** Of the first puzzle on a page. */
+  const isOfLevel = async (number: number, level: string) => {
+    await at(number).click();
+    await expect(settings.getByText(`page ${number}`, { exact: true })).toBeVisible();
+    await expect(settings.getByText(new RegExp(`^${level},`))).toBeVisible();
+  };
+  await expect(sections(page).nth(2)).toContainText('60 items · p. 3–12');
+  await isOfLevel(3, 'Very easy');
+  await isOfLevel(12, 'Very hard');
+
+  // The last page, with the hardest, comes first.
+  await at(12).click({ modifiers: ['Shift'] });
+  await bar.getByRole('button', { name: 'Cut' }).click();
+  await expect(sections(page).nth(2)).toContainText('54 items · p. 3–11');
+  await at(2).click();
+  await at(2).click({ modifiers: ['Shift'] });
+  await bar.getByRole('button', { name: 'Paste behind' }).click();
+  await expect(sections(page).nth(2)).toContainText('6 items · p. 3');
+  await isOfLevel(3, 'Very hard');
+  await isOfLevel(4, 'Very easy');
+  // Behind the others it is one section with them again.
+  await at(3).click();
+  await at(3).press('Alt+ArrowRight');
+  await expect(bar).toContainText('Moved to page 4.');
+  await expect(sections(page)).toHaveCount(3);
+  await expect(sections(page).nth(2)).toContainText('60 items · p. 3–12');
+  await isOfLevel(4, 'Very hard');
+  await expect(settings.getByText('Puzzles were moved or taken out.')).toBeVisible();
+  await noSeriousFindings(page, 'a section that was parted');
+  await settings.getByRole('button', { name: 'Make all of them anew' }).click();
+  await isOfLevel(4, 'Very easy');
+  await expect(settings.getByText('Puzzles were moved or taken out.')).toHaveCount(0);
+
+  // Weeks: one is taken out, and notes come between two others.
+  await addPages(page, 'Week on one page');
+  await expect(sections(page).nth(3)).toContainText('53 pp');
+  await at(14).click();
+  await at(14).press('Delete');
+  await expect(sections(page).nth(3)).toContainText('52 pp');
+  await expect(settings.getByText('Pages were moved or taken out.')).toBeVisible();
+  await at(14).click();
+  await at(14).click({ modifiers: ['Shift'] });
+  await bar.getByRole('button', { name: 'Add behind' }).click();
+  const gallery = page.getByRole('dialog', { name: 'Add pages' });
+  await gallery.getByLabel('Find').fill('Notes');
+  await gallery.getByRole('button', { name: 'Notes', exact: true }).dblclick();
+  await expect(gallery).toHaveCount(0);
+  await expect(sections(page)).toHaveCount(6);
+  await expect(sections(page).nth(3)).toContainText('2 pp');
+  await expect(sections(page).nth(5)).toContainText('50 pp');
+  await sections(page).nth(5).click();
+  await settings.getByRole('button', { name: 'Have all of them' }).click();
+  await expect(sections(page).nth(5)).toContainText('53 pp');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(sections(page).nth(5)).toContainText('50 pp');
 });
 
 test('a page of blocks is put together by mouse and keyboard, seen on other trims, saved and used again', async ({

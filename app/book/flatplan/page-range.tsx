@@ -4,7 +4,15 @@ import Typography from '@mui/material/Typography';
 import type { PageActions } from './use-page-range.ts';
 
 /** What can be done to pages that are selected, by pointer. */
-export function PageRange({ actions, onDone }: { actions: PageActions; onDone: () => void }) {
+export function PageRange({
+  actions,
+  onAdd,
+  onDone,
+}: {
+  actions: PageActions;
+  onAdd: (page: number) => void;
+  onDone: () => void;
+}) {
   const { range, told, items, pinned } = actions;
   const [first, last] = range!;
   /** What takes the pages away leaves nothing selected. */
@@ -53,6 +61,9 @@ export function PageRange({ actions, onDone }: { actions: PageActions; onDone: (
       </Button>
       <Button size="small" onClick={actions.paste}>
         Paste behind
+      </Button>
+      <Button size="small" onClick={() => onAdd(last)} aria-haspopup="dialog">
+        Add behind
       </Button>
       <Button size="small" onClick={() => done(actions.remove())}>
         Remove

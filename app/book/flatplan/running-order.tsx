@@ -14,6 +14,7 @@ import { Grid2x2Plus, Plus } from 'lucide-react';
 import { type KeyboardEvent, useState } from 'react';
 import { addSection, moveSections } from '#core/book/edit.ts';
 import type { GalleryEntry } from '#core/book/gallery.ts';
+import { openAt } from '#core/book/page-range.ts';
 import { addMix, type MixOrder, type MixPart } from '#core/book/puzzle-mix.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { isGroup, sectionsOf } from '#core/book/sections.ts';
@@ -21,6 +22,7 @@ import { addStandingPage } from '#core/book/standing-page.ts';
 import { type PageKind, pageKinds } from '#core/pages/index.ts';
 import { pageNonce } from '../../emotion.ts';
 import { useCommand } from '../../parts/shortcuts.tsx';
+import { useOpenBook } from '../open-book.tsx';
 import { useBook, useBookStore } from '../store.ts';
 import { useLargeType } from '../use-large-type.ts';
 import { AddPagesDialog } from './add-pages-dialog.tsx';
@@ -44,22 +46,36 @@ function AddCommand({
   return null;
 }
 
+/** Pages that are to be added behind one. */
+export interface AddingBehind {
+  behind: number;
+  /** The book as it was then. */
+  recipe: Recipe;
+}
+
 /** The sections in order: chosen by click, moved by dragging or Alt and an arrow, removed by Delete. */
 export function RunningOrder({
   chosen,
   after,
+  adding,
   onChoose,
+  onAdded,
 }: {
   chosen: string | null;
   /** New pages come after this section, or at the end. */
   after: string | null;
+  /** Where they come instead, while somebody chooses them. */
+  adding: AddingBehind | null;
   onChoose: (section: string) => void;
+  /** Nothing is to be added there any more. */
+  onAdded: () => void;
 }) {
   const sections = useBook((state) => state.value.sections);
   const edit = useBook((state) => state.edit);
+  const { plan } = useOpenBook();
   /** The book as it was when pages were to be added; null while they are not. */
   const [opened, setOpened] = useState<Recipe | null>(null);
-  useGalleryAhead(opened !== null);
+  useGalleryAhead(opened !== null || adding !== null);
   /** As `opened`, where puzzles were to be added by kind and level. */
   const [mixing, setMixing] = useState<Recipe | null>(null);
   const store = useBookStore();
@@ -125,17 +141,19 @@ export function RunningOrder({
   const place = sections.findIndex(({ id }) => id === after) + 1 || sections.length;
   const giveLargeType = useLargeType();
   /** One edit, so that one undo takes all of them away again, with what large print makes of them. */
-  const grow = (grown: (recipe: Recipe) => { recipe: Recipe; id: string }) => {
+  const grow = (grown: (recipe: Recipe) => { from: Recipe; recipe: Recipe; id: string }) => {
     const key = `add to ${sections.length}`;
+    let before: ReadonlySet<string> = new Set();
     let added = '';
     const refused = edit((recipe) => {
-      const { recipe: longer, id } = grown(recipe);
+      const { from, recipe: longer, id } = grown(recipe);
+      // Parts of a section that they were put into are as they were.
+      before = new Set(sectionsOf(from.sections).map((section) => section.id));
       added = id;
       return longer;
     }, key);
     if (refused) return;
     onChoose(added);
-    const before = new Set(sectionsOf(sections).map(({ id }) => id));
     const all = sectionsOf(store.getState().value.sections).map(({ id }) => id);
     void giveLargeType(
       key,
@@ -144,20 +162,28 @@ export function RunningOrder({
   };
   const addMixed = (parts: readonly MixPart[], order: MixOrder) => {
     setMixing(null);
-    grow((recipe) => addMix(recipe, parts, order, place));
+    grow((from) => ({ from, ...addMix(from, parts, order, place) }));
   };
   useCommand({ does: 'Add puzzles by kind and level', group: 'Running order' }, () =>
     setMixing(store.getState().value),
   );
-  const add = (entries: readonly Pick<GalleryEntry, 'kind' | 'options' | 'standing'>[]) => {
+  const toAddTo = opened ?? adding?.recipe;
+  const closeGallery = () => {
     setOpened(null);
-    grow((recipe) => {
+    onAdded();
+  };
+  const add = (entries: readonly Pick<GalleryEntry, 'kind' | 'options' | 'standing'>[]) => {
+    closeGallery();
+    grow((before) => {
+      const { recipe: from, at } = adding
+        ? openAt(before, plan, adding.behind + 1)
+        : { recipe: before, at: place };
       const longer = entries.reduce(
         (so, { kind, options, standing }, i) =>
-          standing ? addStandingPage(so, standing, place + i) : addSection(so, kind, place + i, options),
-        recipe,
+          standing ? addStandingPage(so, standing, at + i) : addSection(so, kind, at + i, options),
+        from,
       );
-      return { recipe: longer, id: longer.sections[place]!.id };
+      return { from, recipe: longer, id: longer.sections[at]!.id };
     });
   };
   return (
@@ -233,7 +259,7 @@ export function RunningOrder({
       {mixing && (
         <PuzzleMixDialog recipe={mixing} at={place} onAdd={addMixed} onClose={() => setMixing(null)} />
       )}
-      {opened && <AddPagesDialog recipe={opened} onAdd={add} onClose={() => setOpened(null)} />}
+      {toAddTo && <AddPagesDialog recipe={toAddTo} onAdd={add} onClose={closeGallery} />}
       <Box
         role="status"
         sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}

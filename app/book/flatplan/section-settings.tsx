@@ -24,6 +24,7 @@ import { GroupSettings } from './group-settings.tsx';
 import { ImportedFiles } from './imported-files.tsx';
 import { ItemPanel } from './item-panel.tsx';
 import { OtherBooksField } from './other-books-field.tsx';
+import { PartedFrom } from './parted-from.tsx';
 import { PictureField } from './picture-field.tsx';
 import { RichTextField } from './rich-text/rich-text-field.tsx';
 import { SolutionSettings } from './solution-settings.tsx';
@@ -158,6 +159,7 @@ function OneSection({
             onCommit={(pages) => change('pages', (now) => ({ ...now, pages }))}
           />
         )}
+        <PartedFrom section={section} />
         {(kind.numbered || kind.romanNumbers) && (
           <FormControlLabel
             control={

@@ -33,10 +33,13 @@ export function Spreads({
   chosen,
   page,
   onChoose,
+  onAdd,
 }: {
   chosen: string | null;
   page: number | null;
   onChoose: (section: string, page: number) => void;
+  /** Pages are to be added behind one. */
+  onAdd: (page: number) => void;
 }) {
   const { plan, firstPages } = useOpenBook();
   const [first] = useState(firstPages);
@@ -64,11 +67,11 @@ export function Spreads({
   );
   const drawn = usePages(inView, pixels, around);
   const [found, setFound] = useState<ReadonlySet<number>>(NONE);
-  /** The other end of a range of pages that is selected with the one that is chosen. */
+  /** The other end of a range of pages that is selected with the one that is chosen, which it may be itself. */
   const [anchor, setAnchor] = useState<number | null>(null);
   const last = plan.pages.length;
   const range: Range | null =
-    anchor === null || page === null || anchor > last || page > last || anchor === page
+    anchor === null || page === null || anchor > last || page > last
       ? null
       : [Math.min(anchor, page), Math.max(anchor, page)];
   /** Pages that were moved, to be selected where they stand in the plan that follows. */
@@ -77,7 +80,7 @@ export function Spreads({
   useEffect(() => {
     if (!moved) return;
     setMoved(null);
-    setAnchor(moved[0] === moved[1] ? null : moved[0]);
+    setAnchor(moved[0]);
     onChoose(plan.pages[moved[1] - 1]!.section!, moved[1]);
   }, [moved, plan, onChoose]);
   const { clear } = actions;
@@ -193,7 +196,7 @@ export function Spreads({
           <Plus size={16} />
         </Button>
       </Box>
-      {bar && <PageRange actions={actions} onDone={letGo} />}
+      {bar && <PageRange actions={actions} onAdd={onAdd} onDone={letGo} />}
       <Box
         ref={scroller}
         role="region"

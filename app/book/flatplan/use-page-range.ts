@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { copyOf, paste } from '#core/book/copied.ts';
-import { duplicate, removeSection, reroll, togglePin } from '#core/book/edit.ts';
-import { isolate, itemsBetween, movePages, openAt } from '#core/book/page-range.ts';
+import { duplicate, reroll, togglePin } from '#core/book/edit.ts';
+import { isolate, itemsBetween, movePages, openAt, removePages } from '#core/book/page-range.ts';
 import { sectionIn } from '#core/book/sections.ts';
 import { gather } from '#core/resources/index.ts';
 import { browserLoader } from '../../preview/browser-loader.ts';
@@ -16,7 +16,7 @@ export type Range = readonly [first: number, last: number];
 /**
  * What can be done to pages that are selected. Each is one step of undo.
  * @param range null where none are: then nothing is done
- * @param onMoved is told where pages that were moved stand
+ * @param onMoved is told where pages stand that were moved, or are of another section now
  */
 export function usePageRange(range: Range | null, onMoved: (range: Range) => void) {
   const edit = useBook((state) => state.edit);
@@ -48,9 +48,9 @@ export function usePageRange(range: Range | null, onMoved: (range: Range) => voi
   };
   /** @returns whether all of them went */
   const remove = (): boolean => {
-    const { recipe: so, ids, shared } = parted();
-    if (ids.length) edit(() => ids.reduce(removeSection, so));
-    tell(shared.length ? `${ids.length ? 'Removed.' : 'Nothing removed.'}${aboutShared(shared)}` : '');
+    const { recipe: so, removed, shared } = removePages(recipe(), plan, first, last);
+    if (removed) edit(() => so);
+    tell(shared.length ? `${removed ? 'Removed.' : 'Nothing removed.'}${aboutShared(shared)}` : '');
     return shared.length === 0;
   };
   const move = (pages: Range, before: number) => {
@@ -95,7 +95,7 @@ export function usePageRange(range: Range | null, onMoved: (range: Range) => voi
     move,
     part() {
       const { recipe: so, ids, shared } = parted();
-      if (ids.length) edit(() => so);
+      if (ids.length && !edit(() => so)) onMoved(range!);
       tell(
         `${ids.length ? 'They are sections of their own now.' : 'Nothing changed.'}${aboutShared(shared)}`,
       );
