@@ -12,6 +12,7 @@ export * from './item-scenes.ts';
 export * from './items.ts';
 export * from './numbers.ts';
 export * from './page-range.ts';
+export * from './part-of.ts';
 export * from './plan.ts';
 export * from './planned.ts';
 export * from './puzzle-marks.ts';

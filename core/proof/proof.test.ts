@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recipeOf as book } from '../book/book.sample.ts';
-import { bookFrom, frameOf, jobTicket, type Recipe } from '../book/index.ts';
+import { bookFrom, frameOf, isolate, jobTicket, type Recipe } from '../book/index.ts';
 import { drawCover } from '../cover/index.ts';
 import { fingerprintsOf, type MadeFrom } from '../export/fingerprints.ts';
 import { typesetterFromDisk } from '../faces/faces-from-disk.ts';
@@ -139,6 +139,25 @@ describe('the proof of a whole book', () => {
       'look: “Hive”: 20 words serve 12 puzzles: each is in about 6 of them. Add words, or make fewer puzzles.',
       'look: 10 words serve 12 puzzles: each is in about 12 of them. Add words, or make fewer puzzles.',
     ]);
+  });
+
+  it('tells of a section that was parted what it told of the whole', () => {
+    const pairs = ['bee', 'fox', 'bird', 'spider', 'ant', 'badger', 'beaver', 'snail', 'mole', 'hare']
+      .map((animal, i) => `${animal} | home ${i}`)
+      .join('\n');
+    const whole = book([
+      { id: 'c', kind: 'word-cards', items: 4, options: { pairs, perSet: 6 } },
+      ruled(100),
+    ]);
+    const { plan } = bookFrom(whole);
+    const page = plan.items.c!.pages[1]!;
+    const { recipe, ids } = isolate(whole, plan, page, page);
+    expect(ids).toHaveLength(1);
+    const told = messages(whole).filter((message) => message.includes('come back'));
+    expect(told).toEqual([
+      'look: The list has 10 of the 24 pairs asked for, so that they come back. Add pairs, or ask for fewer.',
+    ]);
+    expect(messages(recipe)).toEqual(messages(whole));
   });
 
   it('knows files that are older than the book', () => {

@@ -1,4 +1,5 @@
 import {
+  arePartsOfOne,
   bodyOf,
   cutFact,
   filledItem,
@@ -83,18 +84,26 @@ export const items: Check = {
     const kind = kindOf(section);
     if (troublesOf(book, section).length) return [];
     if (!kind.inspectSection) return [];
-    const { count, pages } = book.plan.items[section.id]!;
-    const all = Array.from({ length: count }, (_, i) => ({
+    // What comes back, or does not suffice, does so throughout what was one section: its first part speaks for all.
+    const parts = [...book.sections.values()].filter(
+      (other) => other.kind === section.kind && arePartsOfOne(other, section),
+    );
+    if (parts[0] !== section) return [];
+    const all = parts.flatMap((part) =>
+      Array.from({ length: book.plan.items[part.id]!.count }, (_, i) => ({ part, place: i + 1 })),
+    );
+    const given = all.map(({ part, place }, i) => ({
       number: i + 1,
-      label: itemLabel(book, section.id, i + 1),
+      label: itemLabel(book, part.id, place),
       // Made when it is looked at: a section may have hundreds, and not every kind needs to see them all at once.
       get item() {
-        return filledItem(book, section, i + 1);
+        return filledItem(book, part, place);
       },
     }));
-    return kind
-      .inspectSection(all, section.options, book.resources)
-      .map((problem) => finding(problem, pages[(problem.item ?? 1) - 1] ?? 1, section.id));
+    return kind.inspectSection(given, section.options, book.resources).map((problem) => {
+      const { part, place } = all[(problem.item ?? 1) - 1] ?? all[0]!;
+      return finding(problem, book.plan.items[part.id]!.pages[place - 1] ?? 1, part.id);
+    });
   },
 };
 
