@@ -56,6 +56,7 @@ export default [
     ]),
     route('books', 'routes/books.tsx'),
     route('books/starting-points', 'routes/starting-points.tsx'),
+    route('books/standing-pages', 'routes/books-standing.tsx'),
     route('words', 'routes/word-banks.tsx'),
     route('submissions', 'routes/submissions.tsx'),
     route('about', 'routes/about.tsx'),

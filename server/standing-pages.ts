@@ -39,11 +39,62 @@ export async function listStandingPages(workspaceId: string): Promise<StandingPa
   });
 }
 
-/** Keeps a page under a name that is free. @returns its id, or why it is not kept */
+/** A standing page with the books that have it, by title. */
+export interface PageInUse extends StandingPage {
+  books: Reached[];
+}
+
+/** All standing pages of a workspace, each with its books, deleted ones left out. */
+export async function standingPagesInUse(workspaceId: string): Promise<PageInUse[]> {
+  const shown = sql<string[]>`jsonb_path_query_array(${book.recipe}, '$.sections.**.standingPage')`;
+  const [pages, books] = await Promise.all([
+    listStandingPages(workspaceId),
+    db()
+      .select({ id: book.id, title: sql<string>`${book.recipe}->>'title'`, shown })
+      .from(book)
+      .where(
+        and(
+          eq(book.workspaceId, workspaceId),
+          isNull(book.deletedAt),
+          sql`jsonb_path_exists(${book.recipe}, '$.sections.**.standingPage')`,
+        ),
+      )
+      .orderBy(sql`${book.recipe}->>'title'`),
+  ]);
+  return pages.map((page) => ({
+    ...page,
+    books: books.filter((one) => one.shown.includes(page.id)).map(({ id, title }) => ({ id, title })),
+  }));
+}
+
+/** Gives a standing page a name that is free. @returns why it keeps the one that it has */
+export async function renameStandingPage(
+  workspaceId: string,
+  id: string,
+  name: string,
+): Promise<string | null> {
+  const isFree = sql`not exists (select from ${standingPage} as other
+    where other.workspace_id = ${workspaceId} and other.name = ${name} and other.id <> ${id})`;
+  const renamed = await db()
+    .update(standingPage)
+    .set({ name })
+    .where(and(one(workspaceId, id), isFree))
+    .returning({ id: standingPage.id });
+  return renamed.length ? null : taken(name);
+}
+
+const taken = (name: string): string => `There is a standing page “${name}” already. Name it otherwise.`;
+
+/**
+ * Keeps a page under a name that is free.
+ * @param id of a page that was kept before and is to be kept again
+ * @returns its id, or why it is not kept
+ */
 export async function keepStandingPage(
   workspaceId: string,
   name: string,
   content: StandingContent,
+  id = newId(),
 ): Promise<{ id: string } | { refused: string }> {
   const [kept] = await db()
     .select({ pages: count() })
@@ -51,13 +102,12 @@ export async function keepStandingPage(
     .where(eq(standingPage.workspaceId, workspaceId));
   if (kept!.pages >= MOST_PAGES)
     return { refused: `You keep ${MOST_PAGES} standing pages already. Remove one first.` };
-  const id = newId();
   const made = await db()
     .insert(standingPage)
     .values({ id, workspaceId, name, content })
     .onConflictDoNothing()
     .returning({ id: standingPage.id });
-  return made.length ? { id } : { refused: `There is a standing page “${name}” already. Name it otherwise.` };
+  return made.length ? { id } : { refused: taken(name) };
 }
 
 /** The books that have a standing page in them, by title, deleted ones left out. */

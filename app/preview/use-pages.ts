@@ -85,7 +85,7 @@ export function usePagesOf(
   const [drawer] = useState(() => {
     const made = kept ?? newPagesOf();
     // The workers draw while the rest of the screen is still being put together.
-    made.want({ recipe, width, inView, ahead: [] });
+    if (typeof window !== 'undefined') made.want({ recipe, width, inView, ahead: [] });
     return made;
   });
   useEffect(() => {

@@ -7,10 +7,9 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import { Form, Link, redirect, useFetcher } from 'react-router';
 import * as v from 'valibot';
-import { parseRecipe, RECIPE_VERSION } from '#core/book/recipe.ts';
 import { MOST_LABEL } from '#core/labels.ts';
 import { createBook, listBooks, openBook } from '#server/books.ts';
-import { newId } from '#server/ids.ts';
+import { emptyRecipe } from '#server/empty-book.ts';
 import { enqueueFiles } from '#server/jobs/queue.ts';
 import {
   countDeleted,
@@ -21,7 +20,6 @@ import {
   listLabels,
   restoreBooks,
 } from '#server/many-books.ts';
-import { usualPenName } from '#server/pen-names.ts';
 import { keepAsStartingPoints } from '#server/starting-points.ts';
 import { BookCard } from '../books/book-card.tsx';
 import { addressOf, BookFilters } from '../books/book-filters.tsx';
@@ -99,7 +97,9 @@ export async function action({ request }: Route.ActionArgs): Promise<Answer | Re
   const { intent } = asked;
   switch (intent) {
     case 'new':
-      return redirect(`/books/${await startEmptyBook(workspaceId, workspaceName)}/flatplan`);
+      return redirect(
+        `/books/${await createBook(workspaceId, await emptyRecipe(workspaceId, workspaceName))}/flatplan`,
+      );
     case 'make files': {
       const done: string[] = [];
       for (const id of asked.ids) {
@@ -123,23 +123,6 @@ export async function action({ request }: Route.ActionArgs): Promise<Answer | Re
       await labelBooks(workspaceId, asked.ids, asked);
       return { intent, done: asked.ids };
   }
-}
-
-async function startEmptyBook(workspaceId: string, workspaceName: string): Promise<string> {
-  const recipe = parseRecipe({
-    quill: RECIPE_VERSION,
-    id: newId(),
-    seed: newId(),
-    title: 'Untitled',
-    penName: await usualPenName(workspaceId, workspaceName),
-    imprint: workspaceName,
-    print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
-    sections: [
-      { id: 'title', kind: 'title-page' },
-      { id: 'owner', kind: 'belongs-to' },
-    ],
-  });
-  return createBook(workspaceId, recipe);
 }
 
 type Shown = Route.ComponentProps['loaderData'];
@@ -234,6 +217,9 @@ export default function Books({ loaderData }: Route.ComponentProps) {
         >
           {opening ? 'Opening…' : 'Open a book file…'}
         </FileButton>
+        <Button component={Link} to="/books/standing-pages" variant="outlined">
+          Standing pages
+        </Button>
         <Button component={Link} to="/books/starting-points" variant="outlined">
           Starting points
         </Button>

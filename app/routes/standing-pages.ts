@@ -6,12 +6,20 @@ import {
   changeStandingPage,
   keepStandingPage,
   removeStandingPage,
+  renameStandingPage,
 } from '#server/standing-pages.ts';
 import { idFrom, jsonFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/standing-pages.ts';
 
 const Body = v.variant('intent', [
-  v.object({ intent: v.literal('keep'), name: standingNameSchema, content: standingContentSchema() }),
+  v.object({
+    intent: v.literal('keep'),
+    name: standingNameSchema,
+    content: standingContentSchema(),
+    /** Of one that was kept before. */
+    id: v.optional(identifier),
+  }),
+  v.object({ intent: v.literal('rename'), id: identifier, name: standingNameSchema }),
   v.object({
     intent: v.literal('change'),
     id: identifier,
@@ -29,12 +37,14 @@ export async function loader({ request }: Route.LoaderArgs) {
   return Response.json({ books: await booksWith(workspaceId, id) });
 }
 
-/** Keeps a page for all books, changes it in all of them, or keeps it no longer. */
+/** Keeps a page for all books, changes it in all of them, renames it, or keeps it no longer. */
 export async function action({ request }: Route.ActionArgs) {
   const { workspaceId } = await requireVisitor(request);
   const asked = await jsonFrom(request, Body);
   if (asked.intent === 'keep')
-    return Response.json(await keepStandingPage(workspaceId, asked.name, asked.content));
+    return Response.json(await keepStandingPage(workspaceId, asked.name, asked.content, asked.id));
+  if (asked.intent === 'rename')
+    return Response.json({ refused: await renameStandingPage(workspaceId, asked.id, asked.name) });
   if (asked.intent === 'remove') {
     await removeStandingPage(workspaceId, asked.id);
     return Response.json({ removed: true });

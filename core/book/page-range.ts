@@ -81,7 +81,9 @@ export function isolate(
     const before = sum((unit) => unit.last < first);
     const inside = sum((unit) => unit.last >= first && unit.first <= last);
     if (inside === 0) return [entry];
-    const { starts: _, ...rest } = entry;
+    // Some pages of a standing page are no longer that page.
+    const { standingPage: _, ...unkept } = entry;
+    const { starts: __, ...rest } = unkept;
     const all = countOf(plan, entry);
     const parts = [
       { at: 1, count: before, inside: false },
@@ -92,7 +94,7 @@ export function isolate(
     return parts.map((part, i): Section => {
       const id = i === 0 ? entry.id : sectionId();
       if (part.inside) ids.push(id);
-      const standing = i === 0 ? entry : rest;
+      const standing = i === 0 ? unkept : rest;
       const own = alike ? { ...standing, id } : partOfSection(standing, id, part.at, part.count, all);
       return ofLength(own, part.count);
     });

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planOf, recipeOf } from './book.sample.ts';
 import {
+  addStandingPage,
   bookFrom,
   bringInItems,
   changeSection,
@@ -20,6 +21,9 @@ import {
   reroll,
   type Section,
   sectionsOf,
+  showsStanding,
+  standingContentOf,
+  withStandingPage,
 } from './index.ts';
 
 const PYRAMIDS = { kind: 'number-pyramid', options: { perPage: 2, rows: 4 } };
@@ -293,5 +297,36 @@ describe('what a recipe says of parts', () => {
       readRecipe({ ...book, sections: [{ id: 't', kind: 'title-page', partOf: { runs: [run], next: 1 } }] })
         .problems,
     ).toBeDefined();
+  });
+});
+
+describe('a standing page', () => {
+  const kept = recipeOf([
+    {
+      id: 'v',
+      kind: 'ruled',
+      pages: 4,
+      standingPage: 's',
+      options: { heading: 'subject', subjects: 'A\nB' },
+    },
+    { id: 'b', kind: 'dot-grid', pages: 2 },
+  ]);
+
+  it('is no longer that page where it is parted', () => {
+    const { recipe } = removePages(kept, planOf(kept), 2, 2);
+    expect(sectionOf(recipe, 'v').pages).toBe(3);
+    expect(sectionOf(recipe, 'v').standingPage).toBeUndefined();
+    // Moved as a whole it is.
+    expect(sectionOf(movePages(kept, planOf(kept), [1, 4], 7).recipe, 'v').standingPage).toBe('s');
+  });
+
+  it('that is itself a part is shown as it is kept, part and all', () => {
+    const { recipe } = removePages(kept, planOf(kept), 2, 2);
+    const content = standingContentOf(recipe, sectionOf(recipe, 'v'));
+    const page = { id: 's', name: 'Three', content };
+    const shown = withStandingPage(kept, page);
+    expect(looks(shown).slice(0, 3)).toEqual(looks(recipe).slice(0, 3));
+    expect(showsStanding(shown, sectionOf(shown, 'v'), page)).toBe(true);
+    expect(looks(addStandingPage(kept, page, 0)).slice(0, 3)).toEqual(looks(recipe).slice(0, 3));
   });
 });

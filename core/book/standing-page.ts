@@ -82,12 +82,17 @@ export function withStandingPage(recipe: Recipe, page: StandingPage): Recipe {
 
 function showing(recipe: Recipe, section: string, page: StandingPage): Recipe {
   const put = paste({ ...recipe, sections: [] }, page.content, 0).recipe;
-  const { kind, version, options, pages } = put.sections[0] as Section;
-  return changeSection({ ...recipe, resources: put.resources }, section, ({ pages: _, ...place }) => ({
-    ...place,
-    ...{ kind, version, options },
-    ...(pages === undefined ? {} : { pages }),
-  }));
+  const { kind, version, options, pages, partOf } = put.sections[0] as Section;
+  return changeSection(
+    { ...recipe, resources: put.resources },
+    section,
+    ({ pages: _, partOf: __, ...place }) => ({
+      ...place,
+      ...{ kind, version, options },
+      ...(pages === undefined ? {} : { pages }),
+      ...(partOf === undefined ? {} : { partOf }),
+    }),
+  );
 }
 
 /** Puts a standing page into a book at a place of the running order. */

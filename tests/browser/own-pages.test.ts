@@ -164,4 +164,34 @@ test('a page that is kept for all books changes in all of them, and says which',
   await expect(text).toHaveText('She keeps twelve hives.');
   await settings.getByRole('button', { name: 'Make it this book’s own' }).click();
   await expect(settings.getByRole('button', { name: 'Keep as a standing page…' })).toBeVisible();
+  await saved(page);
+
+  // All of them, beside the books: where they are, renamed, kept no longer and again.
+  await page.goto(url('/books'));
+  await page.getByRole('link', { name: 'Standing pages' }).click();
+  const kept = page.getByRole('list', { name: 'Standing pages' });
+  await expect(kept.getByRole('listitem').getByRole('link')).toHaveText(['Tide Pool Field Notes']);
+  await expect
+    .poll(() =>
+      kept.locator('canvas').evaluate((canvas: HTMLCanvasElement) => {
+        const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+        return data.some((value, i) => i % 4 === 0 && value < 128);
+      }),
+    )
+    .toBe(true);
+  await noSeriousFindings(page, 'standing pages');
+  await kept.getByRole('button', { name: 'Rename “About Odile”…' }).click();
+  const rename = page.getByRole('dialog', { name: 'Rename “About Odile”' });
+  await rename.getByLabel('Name').fill('The author');
+  await rename.getByRole('button', { name: 'Rename', exact: true }).click();
+  await expect(kept.getByRole('heading', { name: 'The author' })).toBeVisible();
+  await kept.getByRole('button', { name: 'Keep “The author” no longer' }).click();
+  await expect(page.getByText('Nothing is kept yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(kept.getByRole('listitem').getByRole('link')).toHaveText(['Tide Pool Field Notes']);
+  // The same from the server.
+  await page.reload();
+  await expect(kept.getByRole('listitem').getByRole('link')).toHaveText(['Tide Pool Field Notes']);
+  await page.getByLabel('Find').fill('moth');
+  await expect(page.getByText('No standing page is called so.')).toBeVisible();
 });

@@ -11,6 +11,8 @@ import {
   keepStandingPage,
   listStandingPages,
   removeStandingPage,
+  renameStandingPage,
+  standingPagesInUse,
 } from '#server/standing-pages.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
@@ -98,6 +100,37 @@ describe('standing pages', () => {
       { id: group, title: 'Alpha' },
       { id: first, title: 'Beta' },
     ]);
+  });
+
+  it('are listed with the books that have them, renamed to what is free, and kept again as they were', async () => {
+    const [id, lone] = [await kept(own), await kept(own, 'Lone')];
+    const theirs = await kept(other);
+    const beta = await bookWith(own, 'Beta', id);
+    const alpha = await bookWith(own, 'Alpha', id);
+    await deleteBooks(own, [await bookWith(own, 'Gone', id)]);
+    await bookWith(other, 'Theirs', id);
+    const inUse = async () =>
+      (await standingPagesInUse(own)).map(({ name, books }) => [name, ...books.map((book) => book.id)]);
+    expect(await inUse()).toEqual([['About Odile', alpha, beta], ['Lone']]);
+
+    expect(await renameStandingPage(own, id, 'Lone')).toBe(
+      'There is a standing page “Lone” already. Name it otherwise.',
+    );
+    expect(await renameStandingPage(own, lone, 'Lone')).toBeNull();
+    expect(await renameStandingPage(own, id, 'About the author')).toBeNull();
+    // A name is taken by one's own pages alone, and nobody else's page is renamed.
+    expect(await renameStandingPage(other, theirs, 'Lone')).toBeNull();
+    expect(await renameStandingPage(own, theirs, 'Mine')).not.toBeNull();
+    expect((await listStandingPages(other)).map(({ name }) => name)).toEqual(['Lone']);
+
+    const { content } = (await listStandingPages(own)).find((page) => page.id === id)!;
+    await removeStandingPage(own, id);
+    expect(await inUse()).toEqual([['Lone']]);
+    expect(await keepStandingPage(own, 'About the author', content, id)).toEqual({ id });
+    expect(await inUse()).toEqual([['About the author', alpha, beta], ['Lone']]);
+    // What somebody else keeps stays theirs, whatever id is named.
+    expect(await keepStandingPage(own, 'Taken over', content, theirs)).toHaveProperty('refused');
+    expect((await listStandingPages(other)).map((page) => page.id)).toEqual([theirs]);
   });
 
   it('change in every book that has them, as a revision of its own, but in the one that shows it already', async () => {

@@ -5,7 +5,6 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
@@ -18,33 +17,10 @@ import {
   withStandingPage,
 } from '#core/book/standing-page.ts';
 import { complain, tell } from '../../parts/notices.tsx';
+import { askOfStanding, countedBooks, type Reached } from '../../standing/ask.ts';
+import { NameDialog } from '../../standing/name-dialog.tsx';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
-
-interface Reached {
-  id: string;
-  title: string;
-}
-
-const counted = (books: number): string =>
-  books === 1 ? '1 book' : `${books.toLocaleString('en-US')} books`;
-
-/** @throws Error with a sentence when it is not done */
-async function ask<Answer>(body: object): Promise<Answer> {
-  const away = 'The server does not answer. Nothing is lost: try again in a moment.';
-  let response: Response;
-  try {
-    response = await fetch('/standing-pages', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-  } catch {
-    throw new Error(away);
-  }
-  if (!response.ok || response.redirected) throw new Error(away);
-  return response.json();
-}
 
 /** Keeps a section once for all books, or says how it stands to the page that is kept. */
 export function StandingPagePart({ section }: { section: Section }) {
@@ -57,66 +33,37 @@ function NotKept({ section }: { section: Section }) {
   const recipe = useBook((state) => state.value);
   const edit = useBook((state) => state.edit);
   const { revalidate } = useRevalidator();
-  const [name, setName] = useState<string | null>(null);
-  const [refused, setRefused] = useState('');
-  const keep = async () => {
-    try {
-      const content = standingContentOf(recipe, section);
-      const answer = await ask<{ id: string } | { refused: string }>({
-        intent: 'keep',
-        name: name!.trim(),
-        content,
-      });
-      if ('refused' in answer) return setRefused(answer.refused);
-      setName(null);
-      edit((now) => changeSection(now, section.id, (one) => ({ ...one, standingPage: answer.id })));
-      await revalidate();
-      tell(`“${name!.trim()}” is kept for all books. Add pages offers it first.`);
-    } catch (error) {
-      setRefused((error as Error).message);
-    }
+  const [naming, setNaming] = useState(false);
+  const keep = async (name: string) => {
+    const content = standingContentOf(recipe, section);
+    const answer = await askOfStanding<{ id: string } | { refused: string }>({
+      ...{ intent: 'keep', name, content },
+    });
+    if ('refused' in answer) return answer.refused;
+    setNaming(false);
+    edit((now) => changeSection(now, section.id, (one) => ({ ...one, standingPage: answer.id })));
+    await revalidate();
+    tell(`“${name}” is kept for all books. Add pages offers it first.`);
+    return null;
   };
   return (
     <>
-      <Button variant="outlined" onClick={() => setName(sectionName(section))}>
+      <Button variant="outlined" onClick={() => setNaming(true)}>
         Keep as a standing page…
       </Button>
-      {name !== null && (
-        <Dialog open onClose={() => setName(null)} fullWidth maxWidth="xs">
-          <form
-            onSubmit={(event) => {
-              event.preventDefault();
-              void keep();
-            }}
-          >
-            <DialogTitle>Keep as a standing page</DialogTitle>
-            <DialogContent>
-              <Typography variant="body2" sx={{ mb: 4 }}>
-                It is kept once, and used in any book. When it changes, you choose whether it changes in all
-                of them.
-              </Typography>
-              <TextField
-                autoFocus
-                fullWidth
-                label="Name"
-                value={name}
-                error={refused !== ''}
-                helperText={refused}
-                slotProps={{ htmlInput: { maxLength: 80 } }}
-                onChange={(event) => {
-                  setName(event.target.value);
-                  setRefused('');
-                }}
-              />
-            </DialogContent>
-            <DialogActions>
-              <Button onClick={() => setName(null)}>Cancel</Button>
-              <Button type="submit" variant="contained" disabled={!name.trim()}>
-                Keep
-              </Button>
-            </DialogActions>
-          </form>
-        </Dialog>
+      {naming && (
+        <NameDialog
+          title="Keep as a standing page"
+          action="Keep"
+          name={sectionName(section)}
+          onName={keep}
+          onClose={() => setNaming(false)}
+        >
+          <Typography variant="body2" sx={{ mb: 3 }}>
+            It is kept once, and used in any book. When it changes, you choose whether it changes in all of
+            them.
+          </Typography>
+        </NameDialog>
       )}
     </>
   );
@@ -141,7 +88,7 @@ function Kept({ section, page }: { section: Section; page: StandingPage }) {
   const change = async () => {
     try {
       const content = standingContentOf(recipe, section);
-      const { changed, left } = await ask<{ changed: Reached[]; left: Reached[] }>({
+      const { changed, left } = await askOfStanding<{ changed: Reached[]; left: Reached[] }>({
         intent: 'change',
         id: page.id,
         content,
@@ -155,14 +102,14 @@ function Kept({ section, page }: { section: Section; page: StandingPage }) {
         complain(
           `${left.map(({ title }) => title).join(', ')} could not be changed. Open it and save it first.`,
         );
-      else tell(`“${page.name}” is changed here and in ${counted(changed.length)} besides.`);
+      else tell(`“${page.name}” is changed here and in ${countedBooks(changed.length)} besides.`);
     } catch (error) {
       complain((error as Error).message);
     }
   };
   const remove = async () => {
     try {
-      await ask({ intent: 'remove', id: page.id });
+      await askOfStanding({ intent: 'remove', id: page.id });
       await revalidate();
       tell(`“${page.name}” is kept no longer. Books that have it keep it as a page of their own.`);
     } catch (error) {
@@ -210,7 +157,7 @@ function Kept({ section, page }: { section: Section; page: StandingPage }) {
             <Typography variant="body2">
               {reached.length === 0
                 ? 'No other book has it. It is kept as it is here now.'
-                : `${counted(reached.length)} besides this one ${reached.length === 1 ? 'has' : 'have'} it. Each gets it as it is here now, and its interior files are then out of date.`}
+                : `${countedBooks(reached.length)} besides this one ${reached.length === 1 ? 'has' : 'have'} it. Each gets it as it is here now, and its interior files are then out of date.`}
             </Typography>
             <Box component="ul" sx={{ my: 3, pl: 5, maxHeight: 260, overflow: 'auto' }}>
               {reached.map(({ id, title }) => (
@@ -223,7 +170,7 @@ function Kept({ section, page }: { section: Section; page: StandingPage }) {
           <DialogActions>
             <Button onClick={() => setReached(null)}>Cancel</Button>
             <Button variant="contained" onClick={() => void change()}>
-              {reached.length === 0 ? 'Change it' : `Change it in ${counted(reached.length)}`}
+              {reached.length === 0 ? 'Change it' : `Change it in ${countedBooks(reached.length)}`}
             </Button>
           </DialogActions>
         </Dialog>
