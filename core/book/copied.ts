@@ -4,7 +4,15 @@ import { resourcesSchema, withResource } from '../resources/index.ts';
 import { exactObject } from '../schema.ts';
 import { anew, shareItems } from './part-of.ts';
 import type { Recipe } from './recipe.ts';
-import { type Entry, isGroup, needsOf, type Section, sectionsOf, sectionsSchema } from './sections.ts';
+import {
+  type Entry,
+  isGroup,
+  kindOf,
+  needsOf,
+  type Section,
+  sectionsOf,
+  sectionsSchema,
+} from './sections.ts';
 
 /** The id of a new section or group. */
 export const sectionId = customAlphabet('abcdefghijkmnpqrstuvwxyz23456789', 6);
@@ -49,6 +57,22 @@ function withAt(value: unknown, [key, ...rest]: readonly string[], to: unknown):
   return inside;
 }
 
+/** How many items each section has that has some, the members of groups too. */
+const itemCounts = (entries: readonly Entry[]): Map<Section, number> =>
+  new Map(
+    entries.flatMap((entry) =>
+      isGroup(entry)
+        ? entry.group.members.flatMap((member): [Section, number][] => {
+            const { extent, itemsPerUnit } = kindOf(member);
+            const perUnit = itemsPerUnit?.(member.options) ?? 1;
+            return extent === 'items' ? [[member, entry.group.rounds * (member.times ?? 1) * perUnit]] : [];
+          })
+        : entry.items === undefined
+          ? []
+          : [[entry, entry.items] as [Section, number]],
+    ),
+  );
+
 /**
  * Puts copied entries into a book. They keep their ids where the book has none such, as after a cut, and with them their puzzles;
  * otherwise, and where the book has puzzles of theirs, they get new ones, and with them new puzzles, of which none is pinned. What
@@ -59,13 +83,16 @@ export function paste(recipe: Recipe, copied: Copied, at: number): { recipe: Rec
   const taken = new Set([...recipe.sections, ...sectionsOf(recipe.sections)].map(({ id }) => id));
   const filling = recipe.sections.some(({ fillTo }) => fillTo !== undefined);
   let { resources } = recipe;
+  const there = [...itemCounts(recipe.sections)];
+  const coming = itemCounts(copied.sections);
   /** A part of a section that the book has whole, as when it was copied and not cut. */
-  const hasItemsOf = (entry: Entry): boolean =>
-    !isGroup(entry) &&
-    entry.items !== undefined &&
-    sectionsOf(recipe.sections).some(
-      (other) => other.items !== undefined && shareItems(other, entry, [other.items, entry.items!]),
+  const hasItemsOf = (entry: Entry): boolean => {
+    const items = coming.get(entry as Section);
+    return (
+      items !== undefined &&
+      there.some(([other, count]) => shareItems(other, entry as Section, [count, items]))
     );
+  };
   const placed = <One extends Entry>(entry: One): One => {
     const { fillTo: _, ...rest } = entry;
     const standing = (filling ? rest : entry) as One;

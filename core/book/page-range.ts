@@ -2,10 +2,12 @@ import equal from 'fast-deep-equal';
 import { bookFrom } from './book.ts';
 import { sectionId } from './copied.ts';
 import { moveSections, removeSection } from './edit.ts';
-import { arePartsOfOne, joinedParts, partOfSection } from './part-of.ts';
+import { type Part, partsOfGroup } from './group-range.ts';
+import { arePartsOfOne, joinedParts } from './part-of.ts';
 import type { Plan } from './planned.ts';
+import { areAlike, partWithin, sumOf, unitsIn } from './planned-units.ts';
 import type { Recipe } from './recipe.ts';
-import { canBeParted, type Entry, isGroup, kindOf, type Section } from './sections.ts';
+import { canBeParted, type Entry, type Group, isGroup, kindOf, type Section } from './sections.ts';
 
 /** Items on some pages, each with its section. */
 export interface ItemOnPage {
@@ -20,40 +22,42 @@ export const itemsBetween = ({ pages }: Plan, first: number, last: number): Item
     .filter(({ role, part }) => role === 'body' && part !== 'back' && part !== 'right')
     .flatMap(({ section, items }) => items.map((item) => ({ section: section!, item })));
 
-/** The units of a section: its pages that belong together, and how many of what it is counted in stand on them: items, or one. */
-const unitPages = ({ pages }: Plan, section: Section): { first: number; last: number; has: number }[] =>
-  pages
-    .filter(
-      (page) =>
-        page.section === section.id && page.role === 'body' && page.part !== 'right' && page.part !== 'back',
-    )
-    .map(({ number, items, unit }) => ({
-      first: number,
-      last: number + (unit?.side === 'facing' || unit?.back ? 1 : 0),
-      has: section.items === undefined ? 1 : items.length,
-    }));
-
 /** Pages or items of a section, as it says or as its options make it. */
 const countOf = (plan: Plan, section: Section): number =>
-  section.pages ?? section.items ?? unitPages(plan, section).length;
+  section.pages ?? section.items ?? sumOf(unitsIn(plan, section));
 const ofLength = (section: Section, count: number): Section => {
   if (section.items !== undefined) return { ...section, items: count };
   return section.pages === undefined ? section : { ...section, pages: count };
 };
 
-/** Whether sections say no more of their pages than how many: of others, such as those that take words in turn, the order is kept. */
-function areAlike({ pages }: Plan, ...sections: readonly Section[]): boolean {
-  if (sections.some(({ pages: count, partOf }) => count === undefined || partOf)) return false;
-  const ids = new Set<string | null>(sections.map(({ id }) => id));
-  const looks = pages.flatMap(({ section, role, unit }) =>
-    ids.has(section) && role === 'body' && unit ? [unit.key ?? JSON.stringify(unit.data ?? null)] : [],
-  );
-  return new Set(looks).size <= 1;
+/** Parts a section as `isolate` does. @returns null where it has to stay whole, and nothing where no page of it is between them */
+function partsOfSection(plan: Plan, section: Section, first: number, last: number): Part[] | null {
+  if (!canBeParted(kindOf(section)) || section.fillTo !== undefined) return null;
+  const units = unitsIn(plan, section);
+  const before = sumOf(units, (unit) => unit.last < first);
+  const inside = sumOf(units, (unit) => unit.last >= first && unit.first <= last);
+  if (inside === 0) return [];
+  // Some pages of a standing page are no longer that page.
+  const { standingPage: _, ...unkept } = section;
+  const { starts: __, ...rest } = unkept;
+  const all = countOf(plan, section);
+  return [
+    { at: 1, count: before, inside: false },
+    { at: 1 + before, count: inside, inside: true },
+    { at: 1 + before + inside, count: all - before - inside, inside: false },
+  ]
+    .filter(({ count }) => count > 0)
+    .map(({ inside: asked, ...range }, i): Part => {
+      const part = partWithin(plan, i === 0 ? unkept : rest, i === 0 ? section.id : sectionId(), {
+        ...{ ...range, all },
+      });
+      return { entry: ofLength(part, range.count), inside: asked };
+    });
 }
 
 /**
  * Parts sections so that the pages from one to another are entries of their own, and every page stays what it was. A section
- * that fills the book stays whole, and so does a list of the pages of a book; the members of a group belong together.
+ * that fills the book stays whole, and so do a list of the pages of a book and a group whose turns are mixed.
  * @returns the entries that hold nothing but these pages, and those that hold some of them and others as well
  */
 export function isolate(
@@ -71,33 +75,13 @@ export function isolate(
       ids.push(entry.id);
       return [entry];
     }
-    if (isGroup(entry) || !canBeParted(kindOf(entry)) || entry.fillTo !== undefined) {
-      shared.push(entry.id);
-      return [entry];
-    }
-    const pages = unitPages(plan, entry);
-    const sum = (of: (unit: (typeof pages)[number]) => boolean) =>
-      pages.reduce((count, unit) => (of(unit) ? count + unit.has : count), 0);
-    const before = sum((unit) => unit.last < first);
-    const inside = sum((unit) => unit.last >= first && unit.first <= last);
-    if (inside === 0) return [entry];
-    // Some pages of a standing page are no longer that page.
-    const { standingPage: _, ...unkept } = entry;
-    const { starts: __, ...rest } = unkept;
-    const all = countOf(plan, entry);
-    const parts = [
-      { at: 1, count: before, inside: false },
-      { at: 1 + before, count: inside, inside: true },
-      { at: 1 + before + inside, count: all - before - inside, inside: false },
-    ].filter(({ count }) => count > 0);
-    const alike = areAlike(plan, entry);
-    return parts.map((part, i): Section => {
-      const id = i === 0 ? entry.id : sectionId();
-      if (part.inside) ids.push(id);
-      const standing = i === 0 ? unkept : rest;
-      const own = alike ? { ...standing, id } : partOfSection(standing, id, part.at, part.count, all);
-      return ofLength(own, part.count);
-    });
+    const parts = isGroup(entry)
+      ? partsOfGroup(plan, entry, first, last)
+      : partsOfSection(plan, entry, first, last);
+    if (!parts) shared.push(entry.id);
+    if (!parts?.length) return [entry];
+    ids.push(...parts.filter(({ inside }) => inside).map((part) => part.entry.id));
+    return parts.map((part) => part.entry);
   });
   return { recipe: { ...recipe, sections }, ids, shared };
 }
@@ -197,6 +181,43 @@ function joins(plan: Plan, a: Section, b: Section): boolean {
   return arePartsOfOne(a, b) && (a.items ?? 0) % perUnit === 0;
 }
 
+/** What two groups have to say alike to be one. */
+const saidByBothGroups = ({ solutions, group: { rounds: _, members, ...group } }: Group) => ({
+  ...{ solutions, group },
+  members: members.map(saidByBoth),
+});
+
+/**
+ * Two groups as one, round behind round; null where they are not parts of one.
+ * @param count pages or items of a member
+ */
+function joinedGroups(
+  plan: Plan,
+  count: (member: Section) => number,
+  a: Group,
+  b: Group,
+  id: string,
+): Group | null {
+  if (a.fillTo !== undefined || b.fillTo !== undefined || b.starts !== undefined) return null;
+  if (!equal(saidByBothGroups(a), saidByBothGroups(b))) return null;
+  const pairs = a.group.members.map((member, i) => [member, b.group.members[i]!] as const);
+  const simple = ([one, other]: (typeof pairs)[number]) =>
+    areAlike(plan, one, other) || kindOf(one).extent === 'single';
+  if (!pairs.some(([one, other]) => arePartsOfOne(one, other)) && !pairs.every(simple)) return null;
+  if (!pairs.every((pair) => simple(pair) || arePartsOfOne(...pair))) return null;
+  const members = pairs.map((pair): Section => {
+    const [one, other] = pair;
+    if (simple(pair)) return one;
+    const { partOf, ...joined } = joinedParts(one, other, one.id, [count(one), count(other)]);
+    // What begins with the first of the pages that options make needs to say no more.
+    const [only, ...more] = partOf?.runs ?? [];
+    const isBeginning =
+      kindOf(one).extent === 'derived' && only?.first === 1 && only.stream === one.id && !more.length;
+    return partOf && !isBeginning ? { ...joined, partOf } : joined;
+  });
+  return { ...a, id, group: { ...a.group, rounds: a.group.rounds + b.group.rounds, members } };
+}
+
 /**
  * Joins neighbors that say the same but for their pages.
  * @param plan of the recipe
@@ -210,8 +231,22 @@ function joinedAt(recipe: Recipe, plan: Plan, seams: readonly string[], kept: Re
   recipe.sections.forEach((entry, i) => {
     const a = sections.at(-1);
     const b = entry;
-    const seam = `${recipe.sections[i - 1]?.id} ${entry.id}`;
-    if (!a || isGroup(a) || isGroup(b) || !seams.includes(seam) || !joins(plan, a, b)) {
+    if (!a || !seams.includes(`${recipe.sections[i - 1]?.id} ${entry.id}`)) {
+      sections.push(entry);
+      return;
+    }
+    if (isGroup(a) || isGroup(b)) {
+      const one = isGroup(a) && isGroup(b) && joinedGroups(plan, count, a, b, kept.has(a.id) ? a.id : b.id);
+      if (!one) {
+        sections.push(entry);
+        return;
+      }
+      for (const [m, member] of one.group.members.entries())
+        counts.set(member, count(a.group.members[m]!) + count((b as Group).group.members[m]!));
+      sections[sections.length - 1] = one;
+      return;
+    }
+    if (!joins(plan, a, b)) {
       sections.push(entry);
       return;
     }

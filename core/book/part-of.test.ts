@@ -5,6 +5,7 @@ import {
   addStandingPage,
   bookFrom,
   bringInItems,
+  changeGroup,
   changeSection,
   copyOf,
   duplicate,
@@ -187,6 +188,87 @@ describe('pages with puzzles, and pages that take words in turn', () => {
   });
 });
 
+describe('pages of a group', () => {
+  const alternating = recipeOf([
+    { id: 'a', kind: 'ruled', pages: 2 },
+    {
+      id: 'g',
+      group: {
+        rounds: 5,
+        members: [
+          { id: 'p', ...PYRAMIDS, rolls: { 4: 2 } },
+          { id: 'd', kind: 'dot-grid', times: 2 },
+          { id: 'v', kind: 'ruled', options: { heading: 'subject', subjects: 'Moths\nBees\nWasps' } },
+          { id: 'w', kind: 'planner', options: { view: 'week', pages: 'one', to: '2027-02-28' } },
+        ],
+      },
+    },
+    { id: 'b', kind: 'graph', pages: 2 },
+  ]);
+  const was = looks(alternating);
+  const page = fc.integer({ min: 1, max: was.length });
+
+  it('stay what they were when some are moved or taken out, or something is put between them', () => {
+    expect(was).toHaveLength(29);
+    fc.assert(
+      fc.property(page, page, fc.integer({ min: 1, max: was.length + 1 }), (a, b, before) => {
+        const [first, last] = [Math.min(a, b), Math.max(a, b)];
+        const plan = planOf(alternating);
+        const taken = was.slice(first - 1, last);
+        const others = was.toSpliced(first - 1, taken.length);
+        const gone = removePages(alternating, plan, first, last);
+        expect(gone.shared).toEqual([]);
+        expect(readRecipe(gone.recipe).problems).toBeUndefined();
+        expect(looks(gone.recipe)).toEqual(others);
+        expect(looks(openAt(alternating, plan, first).recipe)).toEqual(was);
+        const { recipe } = movePages(alternating, plan, [first, last], before);
+        expect(readRecipe(recipe).problems).toBeUndefined();
+        const inside = before >= first && before <= last + 1;
+        const at = before < first ? before - 1 : before - 1 - taken.length;
+        expect(looks(recipe)).toEqual(inside ? was : others.toSpliced(at, 0, ...taken));
+        // Once more, what is left of it.
+        const half = Math.ceil(planOf(recipe).pages.length / 2);
+        const again = removePages(recipe, planOf(recipe), half, half).recipe;
+        expect(looks(again)).toEqual(looks(recipe).toSpliced(half - 1, 1));
+      }),
+      { numRuns: 120 },
+    );
+  });
+
+  it('whole rounds that are taken out leave one group, and put back they are the same', () => {
+    const { first } = runOf(alternating, 'g');
+    const plan = planOf(alternating);
+    const { recipe } = removePages(alternating, plan, first + 5, first + 14);
+    expect(kindsOf(recipe)).toEqual(['ruled', 'group', 'graph']);
+    const moved = movePages(alternating, plan, [first + 5, first + 9], first + 15);
+    expect(kindsOf(moved.recipe)).toEqual(['ruled', 'group', 'graph']);
+    const back = movePages(moved.recipe, planOf(moved.recipe), moved.moved!, first + 5).recipe;
+    expect(back).toEqual(alternating);
+  });
+
+  it('have their answers together', () => {
+    const { recipe } = removePages(alternating, planOf(alternating), 10, 10);
+    expect(recipe.sections.length).toBeGreaterThan(5);
+    const answers = (of: Recipe) =>
+      planOf(of).pages.flatMap(({ role, answers: all }) => (role === 'solutions' ? [all.length] : []));
+    expect(answers(alternating)).toEqual([6, 4]);
+    expect(answers(recipe)).toEqual([6, 4]);
+  });
+
+  it('stay together where they come mixed', () => {
+    const mixed = changeGroup(alternating, 'g', (group) => ({
+      ...group,
+      group: { ...group.group, order: 'shuffled' },
+    }));
+    const { first } = runOf(mixed, 'g');
+    expect(removePages(mixed, planOf(mixed), first, first)).toEqual({
+      recipe: mixed,
+      removed: false,
+      shared: ['g'],
+    });
+  });
+});
+
 describe('pages that follow from options', () => {
   const dated = recipeOf([
     { id: 'w', kind: 'planner', options: { view: 'week', from: '2027-01-01', to: '2027-02-28' } },
@@ -264,6 +346,29 @@ describe('copies of parts', () => {
     // And once more, of the copy.
     const twice = duplicate(recipe, pasted).recipe;
     expect(new Set(looks(twice).slice(0, 4)).size).toBe(4);
+  });
+
+  it('are other puzzles where a group has these', () => {
+    const group = recipeOf([
+      {
+        id: 'g',
+        group: {
+          rounds: 6,
+          members: [
+            { id: 'p', ...PYRAMIDS },
+            { id: 'd', kind: 'dot-grid' },
+          ],
+        },
+      },
+    ]);
+    const part = isolate(group, planOf(group), 5, 8);
+    const was = looks(group);
+    const pastedInto = (recipe: Recipe) =>
+      looks(paste(recipe, copyOf(part.recipe, part.ids), 0).recipe).slice(0, 4);
+    expect(pastedInto(removePages(group, planOf(group), 5, 8).recipe)).toEqual(was.slice(4, 8));
+    const again = pastedInto(group).filter((page) => page.includes('pyramid'));
+    expect(again).toHaveLength(2);
+    expect(again.filter((page) => was.includes(page))).toEqual([]);
   });
 
   it('take the same words where pages take words in turn', () => {

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { pageKind } from '../pages/index.ts';
 import { exactObject, integerBetween } from '../schema.ts';
 import type { Section } from './sections.ts';
 
@@ -83,7 +84,7 @@ function runsOf(sources: readonly Source[]): Run[] {
 }
 
 /** Whether a section is as long as its options make it, and not as it says. */
-const isDerived = ({ pages, items }: Section): boolean => pages === undefined && items === undefined;
+const isDerived = ({ kind, version }: Section): boolean => pageKind(kind, version).extent === 'derived';
 
 /**
  * The pages of a part that is as long as its options make it: those of its runs that there are. The run that had the last page has
@@ -101,11 +102,12 @@ export const derivedSources = ({ runs }: PartOf, length: number): Source[] =>
 
 /** As `derivedSources`, by how many pages the part has. */
 function derivedSourcesOf(partOf: PartOf, count: number): Source[] {
-  for (let length = 1; length <= MOST_NUMBER; length++) {
-    const sources = derivedSources(partOf, length);
-    if (sources.length === count) return sources;
-  }
-  return [];
+  // Beyond this the last run alone grows, by more than there are.
+  const most = Math.max(...partOf.runs.map(({ of }) => of)) + count;
+  let found: Source[] = [];
+  for (let length = 1; length <= most && found.length < count; length++)
+    found = derivedSources(partOf, length);
+  return found;
 }
 
 const sourcesOf = (section: Section, count: number): Source[] =>
@@ -181,13 +183,16 @@ export function partOfSection(
  */
 export function joinedParts(a: Section, b: Section, id: string, counts: readonly [number, number]): Section {
   const { partOf: _, ...rest } = a;
-  const sources = [...sourcesOf(a, counts[0]), ...sourcesOf(b, counts[1])];
-  const both = (of: 'rolls' | 'pins') =>
+  const both = [...sourcesOf(a, counts[0]), ...sourcesOf(b, counts[1])];
+  // Of pages that options make, only the longest that was known tells whether one is the last.
+  const of = Math.max(...both.map((source) => source.of));
+  const sources = isDerived(a) ? both.map((source) => ({ ...source, of })) : both;
+  const kept = (of: 'rolls' | 'pins') =>
     a[of] || b[of]
       ? { [of]: { ...movedOn(a[of], 1, counts[0], 0), ...movedOn(b[of], 1, counts[1], counts[0]) } }
       : {};
   const next = Math.max(nextOf(a, counts[0]), nextOf(b, counts[1]));
-  return { ...rest, id, ...partOfOr(id, runsOf(sources), next), ...both('rolls'), ...both('pins') };
+  return { ...rest, id, ...partOfOr(id, runsOf(sources), next), ...kept('rolls'), ...kept('pins') };
 }
 
 /** The streams that a section takes its pages or items from. */

@@ -410,7 +410,10 @@ function joined({ sections }: Recipe, streams: readonly SolutionStream[]): Solut
   for (const [i, stream] of streams.entries()) {
     const last = all.at(-1);
     const [entry, before] = [entries.get(stream.id), entries.get(streams[i - 1]?.id ?? '')];
-    const parts = entry && before && !isGroup(entry) && !isGroup(before) && arePartsOfOne(before, entry);
+    const parts =
+      entry &&
+      before &&
+      sectionsOf([entry]).some((one) => sectionsOf([before]).some((other) => arePartsOfOne(one, other)));
     if (last && (stream.together || parts) && JSON.stringify(last.layout) === JSON.stringify(stream.layout))
       all[all.length - 1] = { ...last, answers: [...last.answers, ...stream.answers] };
     else all.push(stream);
