@@ -158,6 +158,14 @@ test('puzzles and dated pages are moved and taken out one by one, and stay what 
   await expect(sections(page)).toHaveCount(6);
   await expect(sections(page).nth(3)).toContainText('2 pp');
   await expect(sections(page).nth(5)).toContainText('50 pp');
+  // What is made a section is the one whose settings are seen.
+  await at(20).click();
+  await at(22).click({ modifiers: ['Shift'] });
+  await bar.getByRole('button', { name: 'Make a section' }).click();
+  await expect(sections(page)).toHaveCount(8);
+  await expect(sections(page).nth(6)).toContainText('3 pp');
+  await expect(sections(page).nth(6)).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await sections(page).nth(5).click();
   await settings.getByRole('button', { name: 'Have all of them' }).click();
   await expect(sections(page).nth(5)).toContainText('53 pp');

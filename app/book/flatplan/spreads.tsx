@@ -7,7 +7,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { preload } from 'react-dom';
 import { useNavigate } from 'react-router';
 import { FIRST_PAGES } from '#core/book/first-pages.ts';
-import type { PlannedPage } from '#core/book/planned.ts';
+import type { Plan, PlannedPage } from '#core/book/planned.ts';
 import { sectionsOf } from '#core/book/sections.ts';
 import { DrawingProgress } from '../../preview/drawing-progress.tsx';
 import { usePages } from '../../preview/use-pages.ts';
@@ -74,14 +74,17 @@ export function Spreads({
     anchor === null || page === null || anchor > last || page > last
       ? null
       : [Math.min(anchor, page), Math.max(anchor, page)];
-  /** Pages that were moved, to be selected where they stand in the plan that follows. */
-  const [moved, setMoved] = useState<Range | null>(null);
-  const actions = usePageRange(range ?? (page && page <= last ? [page, page] : null), setMoved);
+  /** Pages that were moved, to be selected where they stand in the plan that follows this one. */
+  const [moved, setMoved] = useState<{ range: Range; before: Plan } | null>(null);
+  const actions = usePageRange(range ?? (page && page <= last ? [page, page] : null), (moved) =>
+    setMoved({ range: moved, before: plan }),
+  );
   useEffect(() => {
-    if (!moved) return;
+    if (!moved || moved.before === plan) return;
+    const [from, to] = moved.range;
     setMoved(null);
-    setAnchor(moved[0]);
-    onChoose(plan.pages[moved[1] - 1]!.section!, moved[1]);
+    setAnchor(from);
+    onChoose(plan.pages[to - 1]!.section!, to);
   }, [moved, plan, onChoose]);
   const { clear } = actions;
   const now = useRef({ page, plan, anchor, show: rows.show });
