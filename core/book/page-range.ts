@@ -92,6 +92,9 @@ export function isolate(
  * @returns the place in the running order besides
  */
 export function openAt(recipe: Recipe, plan: Plan, page: number): { recipe: Recipe; at: number } {
+  const part = plan.pages[page - 1]?.part;
+  // Nothing comes between pages that belong together.
+  if (part === 'right' || part === 'back') return openAt(recipe, plan, page + 1);
   const runOf = ({ id }: Entry) => plan.runs.find(({ section, role }) => section === id && role === 'body');
   const whole = recipe.sections.findIndex((entry) => {
     const run = runOf(entry);
@@ -246,11 +249,12 @@ function joinedAt(recipe: Recipe, plan: Plan, seams: readonly string[], kept: Re
       sections[sections.length - 1] = one;
       return;
     }
-    if (!joins(plan, a, b)) {
+    const both = [count(a), count(b)] as const;
+    // What other options left without a page keeps what it had.
+    if (!joins(plan, a, b) || both.includes(0)) {
       sections.push(entry);
       return;
     }
-    const both = [count(a), count(b)] as const;
     const id = kept.has(a.id) ? a.id : b.id;
     const one = a.partOf || b.partOf ? joinedParts(a, b, id, both) : { ...a, id };
     const whole = ofLength(one, both[0] + both[1]);

@@ -296,6 +296,14 @@ describe('pages that follow from options', () => {
     }
   });
 
+  it('nothing comes between those two: what is put behind the first stands behind both', () => {
+    for (const page of [first + 5, first + 6]) {
+      const opened = openAt(dated, planOf(dated), page);
+      expect(opened.at).toBe(1);
+      expect(weeks(opened.recipe, 'w')).toEqual(all.slice(0, 3));
+    }
+  });
+
   it('are there in their part where other options make them, and the last part has what comes behind', () => {
     const { recipe, ids } = isolate(dated, planOf(dated), first + 4, first + 7);
     const parts = recipe.sections.filter((entry) => !isGroup(entry) && entry.kind === 'planner');
@@ -398,6 +406,11 @@ describe('what a recipe says of parts', () => {
     expect(saying({ runs: [{ ...run, last: 2 }], next: 10 })?.join()).toMatch(/ends before it begins/);
     expect(saying({ runs: [{ ...run, of: 0 }], next: 10 })?.join()).toMatch(/of/);
     expect(saying({ runs: [run] })?.join()).toMatch(/next/);
+    const many = Array.from({ length: 6 }, (_, i) => ({ stream: `s${i}`, first: 1, last: 1, of: 10_000 }));
+    expect(saying({ runs: many.slice(1), next: 10 })).toBeUndefined();
+    expect(saying({ runs: many, next: 10 })?.join()).toMatch(/sections of more than 50000/);
+    const long = [1, 2].map(() => ({ ...run, last: 6000, of: 6000 }));
+    expect(saying({ runs: long, next: 10 })?.join()).toMatch(/more than 10000 pages or items/);
     expect(
       readRecipe({ ...book, sections: [{ id: 't', kind: 'title-page', partOf: { runs: [run], next: 1 } }] })
         .problems,

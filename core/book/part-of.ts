@@ -24,6 +24,17 @@ export interface PartOf {
 
 const MOST_RUNS = 828;
 const MOST_NUMBER = 10_000;
+/** Of all sections that parts are from: those that take words in turn are laid out whole. */
+const MOST_MADE = 50_000;
+
+const lengthOf = (runs: readonly Run[]): number =>
+  runs.reduce((sum, { first, last }) => sum + last - first + 1, 0);
+
+function madeFor(runs: readonly Run[]): number {
+  const lengths = new Map<string, number>();
+  for (const { stream, last, of } of runs) lengths.set(stream, Math.max(lengths.get(stream) ?? 0, last, of));
+  return [...lengths.values()].reduce((sum, length) => sum + length, 0);
+}
 
 const number = integerBetween(1, MOST_NUMBER);
 
@@ -39,6 +50,11 @@ export const partOfSchema = (stream: v.GenericSchema<unknown, string>) =>
       ),
       v.minLength(1, 'has no runs.'),
       v.maxLength(MOST_RUNS, `has more than ${MOST_RUNS} runs.`),
+      v.check((runs) => lengthOf(runs) <= MOST_NUMBER, `has more than ${MOST_NUMBER} pages or items.`),
+      v.check(
+        (runs) => madeFor(runs) <= MOST_MADE,
+        `is from sections of more than ${MOST_MADE} pages or items.`,
+      ),
     ),
     next: number,
   });
@@ -120,8 +136,7 @@ const nextOf = (section: Section, count: number): number => {
   const { partOf } = section;
   if (!partOf) return count + 1;
   if (isDerived(section)) return 1 + Math.max(...sourcesOf(section, count).map(({ of }) => of));
-  const known = partOf.runs.reduce((sum, { first, last }) => sum + last - first + 1, 0);
-  return partOf.next + Math.max(0, count - known);
+  return partOf.next + Math.max(0, count - lengthOf(partOf.runs));
 };
 
 /** Nothing where it says no more than a section of its own would. */
@@ -185,8 +200,8 @@ export function joinedParts(a: Section, b: Section, id: string, counts: readonly
   const { partOf: _, ...rest } = a;
   const both = [...sourcesOf(a, counts[0]), ...sourcesOf(b, counts[1])];
   // Of pages that options make, only the longest that was known tells whether one is the last.
-  const of = Math.max(...both.map((source) => source.of));
-  const sources = isDerived(a) ? both.map((source) => ({ ...source, of })) : both;
+  const longest = Math.max(...both.map(({ of }) => of));
+  const sources = isDerived(a) ? both.map((source) => ({ ...source, of: longest })) : both;
   const kept = (of: 'rolls' | 'pins') =>
     a[of] || b[of]
       ? { [of]: { ...movedOn(a[of], 1, counts[0], 0), ...movedOn(b[of], 1, counts[1], counts[0]) } }
