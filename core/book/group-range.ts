@@ -43,7 +43,10 @@ export function partsOfGroup(plan: Plan, group: Group, first: number, last: numb
   };
   /** So many units of a member, from one on. */
   const partOf = (member: number, place: number, count: number): Section => {
-    const { standingPage: _, ...section } = members[member]!;
+    const { standingPage, ...rest } = members[member]!;
+    // Some pages of a standing page are no longer that page; one that comes in every round is.
+    const isKept = standingPage !== undefined && kinds[member]!.extent === 'single';
+    const section: Section = isKept ? { ...rest, standingPage } : rest;
     const own = units[member]!;
     const part = partWithin(plan, section, nameOf(section.id), {
       at: 1 + sumOf(own.slice(0, place)),

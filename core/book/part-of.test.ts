@@ -438,6 +438,25 @@ describe('a standing page', () => {
     expect(sectionOf(movePages(kept, planOf(kept), [1, 4], 7).recipe, 'v').standingPage).toBe('s');
   });
 
+  it('that comes in every round of a group stays that page wherever it goes', () => {
+    const group = recipeOf([
+      {
+        id: 'g',
+        group: {
+          rounds: 8,
+          members: [
+            { id: 'p', kind: 'text-page', standingPage: 's', options: { what: 'notes', text: 'Look back.' } },
+            { id: 'd', kind: 'dot-grid' },
+          ],
+        },
+      },
+    ]);
+    const { recipe } = removePages(group, planOf(group), 6, 6);
+    const texts = sectionsOf(recipe.sections).filter(({ kind }) => kind === 'text-page');
+    expect(texts.length).toBeGreaterThan(1);
+    expect(texts.every(({ standingPage }) => standingPage === 's')).toBe(true);
+  });
+
   it('that is itself a part is shown as it is kept, part and all', () => {
     const { recipe } = removePages(kept, planOf(kept), 2, 2);
     const content = standingContentOf(recipe, sectionOf(recipe, 'v'));
