@@ -80,7 +80,9 @@ export async function renameStandingPage(
     .set({ name })
     .where(and(one(workspaceId, id), isFree))
     .returning({ id: standingPage.id });
-  return renamed.length ? null : taken(name);
+  if (renamed.length) return null;
+  const [there] = await db().select({ id: standingPage.id }).from(standingPage).where(one(workspaceId, id));
+  return there ? taken(name) : 'The page is kept no longer. Keep it again from a book that has it.';
 }
 
 const taken = (name: string): string => `There is a standing page “${name}” already. Name it otherwise.`;

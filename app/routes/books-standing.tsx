@@ -1,9 +1,6 @@
 import Box from '@mui/material/Box';
-import Link from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { Link as RouterLink } from 'react-router';
 import { findInGallery, gallery, galleryBook } from '#core/book/gallery.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { type Section, sectionName } from '#core/book/sections.ts';
@@ -11,6 +8,7 @@ import type { StandingPage } from '#core/book/standing-page.ts';
 import { parseLength } from '#core/units.ts';
 import { emptyRecipe } from '#server/empty-book.ts';
 import { standingPagesInUse } from '#server/standing-pages.ts';
+import { FoundHeading } from '../books/found-heading.tsx';
 import { PagePicture } from '../preview/picture.tsx';
 import { usePagesOf } from '../preview/use-pages.ts';
 import { StandingCard } from '../standing/standing-card.tsx';
@@ -49,24 +47,7 @@ export default function StandingPages({ loaderData }: Route.ComponentProps) {
   const found = new Set(findInGallery(entries, typed).map(({ standing }) => standing!.id));
   return (
     <Box sx={{ p: 6, maxWidth: 1180, mx: 'auto' }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, mb: 4 }}>
-        <Box sx={{ flex: 1 }}>
-          <Link component={RouterLink} to="/books" underline="always">
-            Books
-          </Link>
-          <Typography variant="h1">Standing pages</Typography>
-        </Box>
-        {pages.length > 0 && (
-          <TextField
-            size="small"
-            type="search"
-            label="Find"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-            sx={{ width: 260 }}
-          />
-        )}
-      </Box>
+      <FoundHeading title="Standing pages" typed={typed} onType={pages.length > 0 ? setTyped : undefined} />
       <Box
         component="ul"
         aria-label="Standing pages"

@@ -1,14 +1,13 @@
 import Box from '@mui/material/Box';
-import Link from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { Link as RouterLink, redirect } from 'react-router';
+import { redirect } from 'react-router';
 import * as v from 'valibot';
 import type { Recipe } from '#core/book/recipe.ts';
 import { identifier } from '#core/schema.ts';
 import { recipeFrom, STARTING_POINTS } from '#core/starting-points/index.ts';
 import { beginFrom, keepAsStartingPoints, ownStartingPoints, plannedYear } from '#server/starting-points.ts';
+import { FoundHeading } from '../books/found-heading.tsx';
 import { type Offered, StartingCard } from '../books/starting-card.tsx';
 import { formFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/starting-points.ts';
@@ -68,22 +67,7 @@ export default function StartingPoints({ loaderData: { own, press, year } }: Rou
   const families = [...new Set(found.map(({ family }) => family))];
   return (
     <Box sx={{ p: 6, maxWidth: 1180, mx: 'auto' }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, mb: 4 }}>
-        <Box sx={{ flex: 1 }}>
-          <Link component={RouterLink} to="/books" underline="always">
-            Books
-          </Link>
-          <Typography variant="h1">Starting points</Typography>
-        </Box>
-        <TextField
-          size="small"
-          type="search"
-          label="Find"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-          sx={{ width: 260 }}
-        />
-      </Box>
+      <FoundHeading title="Starting points" typed={typed} onType={setTyped} />
       {families.map((family) => (
         <Box key={family} component="section" aria-label={family} sx={{ mb: 5 }}>
           <Typography variant="h2" sx={{ mb: 2 }}>
