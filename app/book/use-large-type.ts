@@ -11,7 +11,12 @@ function changeInWords(section: Section, { from, to }: ForLargeType): string {
   const changes = Object.keys(to).map((key) => {
     const field = fields.find((one) => one.key === key);
     const named = (value: unknown) =>
-      (field?.control === 'choice' && field.choices.find((choice) => choice.value === value)?.label) || value;
+      typeof value === 'boolean'
+        ? value
+          ? 'yes'
+          : 'no'
+        : (field?.control === 'choice' && field.choices.find((choice) => choice.value === value)?.label) ||
+          value;
     return `${(field?.label ?? key).toLowerCase()}: ${named(from[key])} → ${named(to[key])}`;
   });
   return `${sectionName(section)}, ${changes.join(', ')}`;
@@ -37,7 +42,7 @@ export function useLargeType(): (mergeAs: string, ids?: string[]) => Promise<voi
         const section = sectionIn(sections, change.section);
         return section ? [changeInWords(section as Section, change)] : [];
       });
-      tell(`Set so that type is large: ${said.join('; ')}.`);
+      tell(`Set for large print: ${said.join('; ')}.`);
     } catch (error) {
       complain(`What large print takes could not be found out: ${(error as Error).message}`);
     }

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import type { Book } from '#core/book/book.ts';
-import { type DesignPage, designPage } from '#core/book/design-page.ts';
+import { type DesignPages, designPages } from '#core/book/design-page.ts';
 import { drawPage } from '#core/book/draw.ts';
 import { withCandidate } from '#core/book/edit.ts';
 import { findSteps } from '#core/book/find.ts';
@@ -51,6 +51,13 @@ export interface Picture {
   width: number;
   height: number;
   pixels: Uint8ClampedArray<ArrayBuffer>;
+}
+
+/** A design on its pages, as they will be printed. */
+export interface PicturedDesign extends Pick<DesignPages, 'problems'> {
+  pages: { picture: Picture; places: DesignPages['pages'][number]['places'] }[];
+  /** Of each page, in points. */
+  sheet: Size;
 }
 
 /** What is seen of a book at a glance. */
@@ -374,16 +381,15 @@ const renderer = {
     );
   },
 
-  /** The page of a book that `designBook` made. */
-  async design(
-    recipe: Recipe,
-    width: number,
-  ): Promise<{ picture: Picture; sheet: Size } & Omit<DesignPage, 'scene'>> {
-    const { scene, ...said } = designPage(await gathered(recipe), type);
-    const picture = pictureOf(scene, width);
-    return transfer({ picture, sheet: { width: scene.width, height: scene.height }, ...said }, [
-      picture.pixels.buffer,
-    ]);
+  /** The pages of a book that `designBook` made. @param width of each, in device pixels */
+  async design(recipe: Recipe, width: number): Promise<PicturedDesign> {
+    const { pages, problems } = designPages(await gathered(recipe), type);
+    const { width: across, height } = pages[0]!.scene;
+    const pictured = pages.map(({ scene, places }) => ({ picture: pictureOf(scene, width), places }));
+    return transfer(
+      { pages: pictured, sheet: { width: across, height }, problems },
+      pictured.map(({ picture }) => picture.pixels.buffer),
+    );
   },
 
   async wrap(width: number): Promise<{ picture: Picture; layers: PlacedLayer[] }> {

@@ -15,14 +15,13 @@ export interface Trim {
   height: string;
 }
 
-/** One page of a design by itself: its drawing, where its blocks stand, and what is wrong with it. */
-export interface DesignPage {
-  scene: Scene;
-  places: BlockPlace[];
+/** A design by itself: the drawings of its page, or of the two that face each other, where its blocks stand, and what is wrong with it. */
+export interface DesignPages {
+  pages: { scene: Scene; places: BlockPlace[] }[];
   problems: ItemProblem[];
 }
 
-/** A book of one page, to see a design on it. @param trim another one than that of the book */
+/** A book of one design, to see it on its pages. @param trim another one than that of the book */
 export function designBook(recipe: Recipe, section: string, trim = recipe.print.trim): Recipe {
   const { kind, version, options } = sectionIn(recipe.sections, section) as Section;
   return {
@@ -40,11 +39,21 @@ export function designBook(recipe: Recipe, section: string, trim = recipe.print.
   };
 }
 
-/** Draws the page of a book that `designBook` made. */
-export function designPage(book: Book, type: Typesetter): DesignPage {
-  const [page] = book.plan.pages;
-  const context = drawContext(book, page!, type) as unknown as DrawContext<ComposedOptions, never>;
-  return { scene: drawPage(book, 1, type), ...arrangedPage(context) };
+/** Draws the pages of a book that `designBook` made. */
+export function designPages(book: Book, type: Typesetter): DesignPages {
+  const drawn = book.plan.pages
+    .filter(({ role }) => role === 'body')
+    .map((page) => {
+      const context = drawContext(book, page, type) as unknown as DrawContext<ComposedOptions, never>;
+      return { scene: drawPage(book, page.number, type), ...arrangedPage(context) };
+    });
+  const problems = drawn.flatMap((page) => page.problems);
+  return {
+    pages: drawn.map(({ scene, places }) => ({ scene, places })),
+    problems: problems.filter(
+      ({ message }, i) => problems.findIndex((other) => other.message === message) === i,
+    ),
+  };
 }
 
 const area = ({ width, height }: Trim): number => parseLength(width) * parseLength(height);

@@ -1,5 +1,5 @@
 import { houseFaces } from '../faces/choice.ts';
-import type { DrawContext } from '../pages/index.ts';
+import type { DrawContext, ItemProblem } from '../pages/index.ts';
 import { type PageFrame, pageFrame, type Rect } from '../print/index.ts';
 import { printedLanguage } from '../printed-words/index.ts';
 import {
@@ -93,6 +93,12 @@ function feetOf(book: Book, page: PlannedPage, type: Typesetter) {
   return { foot, fact, above: fact?.above ?? foot?.above ?? body };
 }
 
+/** What a kind finds wrong with a page of its own, besides its items. */
+export function problemsOfPage(book: Book, page: PlannedPage, type: Typesetter): ItemProblem[] {
+  const section = book.sections.get(page.section!)!;
+  return kindOf(section).inspectUnit?.({ ...pageContext(book, page, type), body: bodyOf(book, page) }) ?? [];
+}
+
 /** What a kind draws one of its pages from. */
 export function drawContext(
   book: Book,
@@ -101,22 +107,26 @@ export function drawContext(
 ): DrawContext<Record<string, unknown>, unknown> {
   const section = book.sections.get(page.section!)!;
   return {
-    frame: frameOf(book, page),
+    ...pageContext(book, page, type),
     body: feetOf(book, page, type).above,
-    options: section.options,
-    unit: page.unit!,
-    part: page.part,
     items: page.items.map((item) => placedItem(book, section, item)),
-    resources: book.resources,
-    book: book.recipe,
-    gray: book.recipe.print.ink === 'black',
-    whole: wholeBook(book),
-    language: printedLanguage(book.recipe),
-    type,
-    faces: houseFaces(book.recipe, type),
     hyphenate: book.hyphenate,
   };
 }
+
+const pageContext = (book: Book, page: PlannedPage, type: Typesetter) => ({
+  frame: frameOf(book, page),
+  options: book.sections.get(page.section!)!.options,
+  unit: page.unit!,
+  part: page.part,
+  resources: book.resources,
+  book: book.recipe,
+  gray: book.recipe.print.ink === 'black',
+  whole: wholeBook(book),
+  language: printedLanguage(book.recipe),
+  type,
+  faces: houseFaces(book.recipe, type),
+});
 
 /** A page whose place is kept: what it lacks stands in the middle of an empty frame. */
 function freePage(troubles: readonly string[], box: Rect, type: Typesetter): Mark[] {

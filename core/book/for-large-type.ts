@@ -3,7 +3,7 @@ import { makesItems } from '../pages/index.ts';
 import { LARGE_TYPES } from '../print/index.ts';
 import { SIZE_ROUNDING, type Typesetter, textSizes, wordSizes } from '../scene/index.ts';
 import { type Book, bookFrom } from './book.ts';
-import { drawPage } from './draw.ts';
+import { drawPage, problemsOfPage } from './draw.ts';
 import { changeSection } from './edit.ts';
 import { pageSteps, placedItem, type Steps, troublesOf } from './items.ts';
 import type { PlannedPage } from './planned.ts';
@@ -35,7 +35,7 @@ function optionsWith(section: Section, some: Options): Options | null {
 /**
  * What sections of a book in large print are to have so that their type is large. First, so many items on a page: the most, and not more
  * than now, with no type smaller than that of large print, or than it is with as few as can be. Then, where words are smaller still,
- * what their kind has to give them more room, if its puzzles are as good with it. Looks at the pages of the first items of each.
+ * what their kind has to give them more room, if its puzzles are as good with it; and the same where a page does not fit. Looks at the pages of the first items of each.
  * @param ids of sections to look at; all if left out
  */
 export function* forLargeType(book: Book, type: Typesetter, ids?: readonly string[]): Steps<ForLargeType[]> {
@@ -44,7 +44,10 @@ export function* forLargeType(book: Book, type: Typesetter, ids?: readonly strin
     if ((ids && !ids.includes(section.id)) || troublesOf(book, section).length) continue;
     const large = book.recipe.style.largeType ?? LARGE_TYPES[0];
     const fewer = yield* fewerToAPage(book, section, large, type);
-    const roomier = yield* roomierWords(book, { ...section, options: fewer }, large, type);
+    const so = { ...section, options: fewer };
+    const roomier = yield* makesItems(kindOf(section))
+      ? roomierWords(book, so, large, type)
+      : roomierPages(book, so, type);
     const changed = Object.keys(roomier).filter((key) => roomier[key] !== section.options[key]);
     const of = (options: Options): Options => Object.fromEntries(changed.map((key) => [key, options[key]]));
     if (changed.length) found.push({ section: section.id, from: of(section.options), to: of(roomier) });
@@ -95,6 +98,32 @@ function* roomierWords(book: Book, section: Section, large: number, type: Typese
       if (less.size < enough) less = (yield* better(less, { ...fewer, ...room })) ?? less;
   // What is smaller and not large for all that is left as it was.
   return less.size < enough ? best.options : less.options;
+}
+
+/** What does not fit on a page counts before what is left out of it, or too small on it. */
+const WORSE = 100;
+
+/** Pages without puzzles have their room where something on them does not fit, and more of it does with that. */
+function* roomierPages(book: Book, section: Section, type: Typesetter): Steps<Options> {
+  function* problemsWith(options: Options): Steps<number> {
+    const { book: small, pages } = firstPages(book, { ...section, options }, 0);
+    let problems = 0;
+    for (const page of pages) {
+      yield;
+      for (const { severity } of problemsOfPage(small, page, type))
+        problems += severity === 'fix' ? WORSE : 1;
+    }
+    return problems / new Set(pages.map(({ unit }) => unit)).size;
+  }
+  const rooms = kindOf(section).roomier?.(section.options) ?? [];
+  let best = { options: section.options, problems: rooms.length ? yield* problemsWith(section.options) : 0 };
+  for (const room of rooms) {
+    const options = best.problems > 0 ? optionsWith(section, { ...best.options, ...room }) : null;
+    if (!options) continue;
+    const problems = yield* problemsWith(options);
+    if (problems < best.problems) best = { options, problems };
+  }
+  return best.options;
 }
 
 /** How much there is to find fault with in the first puzzles of a section, such as words that found no room. */

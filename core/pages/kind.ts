@@ -253,7 +253,7 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   /** Ways in which it is offered; once, as it comes, if left out. */
   samples?: readonly PageSample[];
   /**
-   * What a section says of its length. `single`: nothing, it is one unit; `pages`: how many; `items`: how many items;
+   * What a section says of its length. `single`: nothing, it is one unit; `pages`: how many units; `items`: how many items;
    * `derived`: nothing, it follows from the options.
    */
   extent: 'single' | 'pages' | 'items' | 'derived';
@@ -272,7 +272,10 @@ export interface PageKind<Options = unknown, Item = unknown> extends Versioned<P
   itemName?: string;
   /** Items on one unit, where a section says how many items it has; 1 if left out. */
   itemsPerUnit?(options: Options): number;
-  /** Options that give its words more room, such as a page of their own: tried in turn where large print asks for it. */
+  /**
+   * Options that give its words more room, such as a page of their own: tried in turn where large print asks for it, or leaves its pages
+   * with too little.
+   */
   roomier?(options: Options): readonly Partial<Options>[];
   /**
    * Options with less in an item, such as fewer words or a smaller grid: tried in turn where room alone does not make its words as

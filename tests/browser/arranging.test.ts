@@ -227,6 +227,20 @@ test('a page of blocks is put together by mouse and keyboard, seen on other trim
   await noSeriousFindings(page, 'page design');
   await picture(page, 'design');
 
+  // On two pages that face each other, with blocks to take hold of on both; and on one again.
+  await page.getByRole('switch', { name: 'On two facing pages' }).click();
+  const right = page.getByRole('img', { name: 'The right page', exact: true });
+  await expect(trims.getByRole('img')).toHaveCount(6);
+  const atRight = async () => {
+    const edge = (await right.boundingBox())!.x;
+    const boxes = await Promise.all((await sheet.all()).map((one) => one.boundingBox()));
+    return boxes.filter((box) => box!.x > edge).length;
+  };
+  await expect.poll(atRight).toBeGreaterThan(1);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(right).toHaveCount(0);
+  await expect(trims.getByRole('img')).toHaveCount(3);
+
   // Kept under its own name, offered where pages are added.
   await page.getByLabel('Name of the design').fill('Strength and stretching');
   await page.getByRole('button', { name: 'Save, export' }).click();

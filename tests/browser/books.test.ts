@@ -205,7 +205,7 @@ test('large print takes the answers along, unless they are to stay small', async
   await size('14 pt or more').click();
   await expect(answers).toBeChecked();
   // What it sets is an edit of its own, a moment later: before the next is saved.
-  await expect(page.getByText(/^Set so that type is large: Word search, /)).toBeVisible();
+  await expect(page.getByText(/^Set for large print: Word search, /)).toBeVisible();
   await answers.uncheck();
   await saved(page);
   await page.reload();
@@ -216,7 +216,7 @@ test('large print takes the answers along, unless they are to stay small', async
   await expect(chosen('18 pt or more')).toBeVisible();
   await expect(answers).not.toBeChecked();
   // Grids are made smaller until their letters are as large as that: nothing is left for the proof to say.
-  await expect(page.getByText(/^Set so that type is large: .*columns: \d+ → \d+/).last()).toBeVisible();
+  await expect(page.getByText(/^Set for large print: .*columns: \d+ → \d+/).last()).toBeVisible();
   await page.getByRole('link', { name: 'Proof', exact: true }).click();
   await expect(page.getByText(/^\d+ of \d+ pages/)).toHaveCount(0);
   await expect(page.getByText(/the brief asks for 18 pt or more/)).toHaveCount(0);
@@ -239,9 +239,7 @@ test('large print looks again when a section is given what it is made of', async
     .split(' ')
     .map((word) => `Which of these lives nearest to the water? | ${word} | camel | cactus | condor`);
   await questions.fill(asked.join('\n'));
-  await expect(
-    page.getByText(/^Set so that type is large: Quiz, questions per quiz: 10 → \d\.$/),
-  ).toBeVisible();
+  await expect(page.getByText(/^Set for large print: Quiz, questions per quiz: 10 → \d\.$/)).toBeVisible();
   await expect(perQuiz).not.toHaveValue('10');
   // Questions and what they take are one step.
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
@@ -258,7 +256,7 @@ test('large print has fewer puzzles to a page, in one step with what asked for i
   await expect(chosen('4')).toBeVisible();
   await page.getByRole('link', { name: 'Brief', exact: true }).click();
   await page.getByRole('button', { name: '14 pt or more' }).click();
-  await expect(page.getByText('Set so that type is large: Sudoku, puzzles per page: 4 → 2.')).toBeVisible();
+  await expect(page.getByText('Set for large print: Sudoku, puzzles per page: 4 → 2.')).toBeVisible();
   await page.getByRole('link', { name: 'Flatplan', exact: true }).click();
   await sections(page).filter({ hasText: 'Sudoku' }).click();
   await expect(chosen('2')).toBeVisible();
@@ -268,7 +266,7 @@ test('large print has fewer puzzles to a page, in one step with what asked for i
   const gallery = page.getByRole('dialog', { name: 'Add pages' });
   await gallery.getByLabel('Find').fill('Kakuro');
   await gallery.getByRole('button', { name: 'Kakuro', exact: true }).dblclick();
-  await expect(page.getByText(/so that type is large: Kakuro, puzzles per page: 2 → 1\.$/)).toBeVisible();
+  await expect(page.getByText(/^Set for large print: Kakuro, puzzles per page: 2 → 1\.$/)).toBeVisible();
   await expect(sections(page)).toHaveCount(4);
   await expect(chosen('1')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
@@ -276,4 +274,23 @@ test('large print has fewer puzzles to a page, in one step with what asked for i
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await sections(page).filter({ hasText: 'Sudoku' }).click();
   await expect(chosen('4')).toBeVisible();
+});
+
+test('a design that does not fit on a page in large print stands on two that face each other', async ({
+  page,
+}) => {
+  await addFirst(page, 'Symptoms');
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  await expect(settings.getByLabel('Number of pages')).toHaveValue('24');
+  await page.getByRole('link', { name: 'Brief', exact: true }).click();
+  await page.getByRole('button', { name: '14 pt or more' }).click();
+  await expect(page.getByText('Set for large print: Symptoms, on two facing pages: no → yes.')).toBeVisible();
+  await page.getByRole('link', { name: 'Flatplan', exact: true }).click();
+  await sections(page).filter({ hasText: 'Symptoms' }).click();
+  await expect(settings.getByLabel('Number of spreads')).toHaveValue('24');
+  // And an empty page before the first spread.
+  await expect(sections(page).filter({ hasText: 'Symptoms' })).toContainText('49 pp');
+  await expect(settings.getByRole('switch', { name: 'On two facing pages' })).toBeChecked();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(settings.getByLabel('Number of pages')).toHaveValue('24');
 });

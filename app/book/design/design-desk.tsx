@@ -8,13 +8,15 @@ import Typography from '@mui/material/Typography';
 import { ArrowLeft } from 'lucide-react';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import type { Section } from '#core/book/sections.ts';
+import { kindOf, type Section } from '#core/book/sections.ts';
 import { blockFields } from '#core/pages/blocks/block-fields.ts';
 import type { BlockPath } from '#core/pages/composed/edit-design.ts';
+import { type Field, fieldsOf } from '#core/settings.ts';
 import { parseLength } from '#core/units.ts';
 import { pageNonce } from '../../emotion.ts';
 import { useFormats } from '../../parts/formats.tsx';
 import { LiveTextField } from '../../parts/live-text-field.tsx';
+import { OptionField } from '../../parts/option-field.tsx';
 import { ShownPicture } from '../../preview/picture.tsx';
 import { useOpenBook } from '../open-book.tsx';
 import { BlockForm } from './block-form.tsx';
@@ -32,6 +34,13 @@ const SMALL = 112;
 const BESIDE = 0.22;
 
 const sentence = (message: string): string => message.charAt(0).toUpperCase() + message.slice(1);
+
+/** How the settings of the section ask whether the design stands on two pages. */
+const facingField = (section: Section) =>
+  fieldsOf(kindOf(section).options).find(({ key }) => key === 'facing') as Extract<
+    Field,
+    { control: 'switch' }
+  >;
 
 /** Where something is dropped on a block: the nearer of its ends, or beside it. */
 function aimOf({ operation: { target, position, source } }: DragMoveEvent | DragEndEvent): Aim | null {
@@ -61,9 +70,13 @@ export function DesignDesk({ section }: { section: Section }) {
     return () => observer.disconnect();
   }, []);
   const { trim } = ticket;
-  const width = Math.max(0, Math.floor(Math.min(room.width, (room.height * trim.width) / trim.height)) - 8);
+  const sides = work.facing ? ([0, 1] as const) : ([null] as const);
+  const width = Math.max(
+    0,
+    Math.floor(Math.min(room.width / sides.length, (room.height * trim.width) / trim.height)) - 8,
+  );
   const ratio = globalThis.devicePixelRatio ?? 1;
-  const { page, others } = useDesignPages(section.id, Math.round(Math.max(0, width) * ratio), SMALL * ratio);
+  const { drawn, others } = useDesignPages(section.id, Math.round(width * ratio), SMALL * ratio);
   const { block, selected } = work;
   return (
     <DragDropProvider
@@ -113,15 +126,28 @@ export function DesignDesk({ section }: { section: Section }) {
             </Button>
             <DesignMenu work={work} />
           </Box>
-          <LiveTextField label="Name of the design" value={work.design.name} onCommit={work.rename} />
+          <Box sx={{ display: 'grid' }}>
+            <LiveTextField label="Name of the design" value={work.design.name} onCommit={work.rename} />
+            <OptionField
+              field={facingField(section)}
+              value={work.facing}
+              onChange={(on) => work.setFacing(on as boolean)}
+            />
+          </Box>
           <Outline work={work} />
           <Typography variant="h3">Add a block</Typography>
           <Box sx={{ overflow: 'auto', maxHeight: 200, position: 'relative' }}>
             <Palette onAdd={(type) => work.add(type)} />
           </Box>
         </Box>
-        <Box ref={area} sx={{ m: 3, minHeight: 0, overflow: 'hidden' }}>
-          {width > 0 && <Sheet page={page} work={work} width={width} aim={aim} />}
+        <Box
+          ref={area}
+          sx={{ m: 3, minHeight: 0, overflow: 'hidden', display: 'flex', justifyContent: 'center' }}
+        >
+          {width > 0 &&
+            sides.map((side) => (
+              <Sheet key={side} drawn={drawn} side={side} work={work} width={width} aim={aim} />
+            ))}
         </Box>
         <Stack
           component="section"
@@ -145,7 +171,7 @@ export function DesignDesk({ section }: { section: Section }) {
             position: 'relative',
           }}
         >
-          {(page?.problems ?? []).map(({ message, severity }) => (
+          {(drawn?.problems ?? []).map(({ message, severity }) => (
             <Alert key={message} severity={severity === 'fix' ? 'error' : 'warning'} sx={{ mb: 2 }}>
               {sentence(message)}
             </Alert>
@@ -191,20 +217,24 @@ export function DesignDesk({ section }: { section: Section }) {
   );
 }
 
-/** The same page on another trim. */
-function OtherTrim({ drawn: { picture, sheet, trim, problems } }: { drawn: DrawnDesign }) {
+/** The same design on another trim. */
+function OtherTrim({ drawn: { pages, sheet, trim, problems } }: { drawn: DrawnDesign }) {
   const formats = useFormats();
   const size = formats.size(parseLength(trim.width), parseLength(trim.height));
   const worst = problems.some(({ severity }) => severity === 'fix') ? 'error.main' : 'warning.main';
+  const width = SMALL / pages.length;
   return (
     <Box title={problems.map(({ message }) => message).join('\n')}>
-      <Box sx={{ boxShadow: '0 1px 4px rgba(29, 39, 51, 0.3)', width: SMALL }}>
-        <ShownPicture
-          picture={picture}
-          width={SMALL}
-          height={Math.round((SMALL * sheet.height) / sheet.width)}
-          label={`The page on ${size}`}
-        />
+      <Box sx={{ boxShadow: '0 1px 4px rgba(29, 39, 51, 0.3)', width: SMALL, display: 'flex' }}>
+        {pages.map(({ picture }, i) => (
+          <ShownPicture
+            key={i === 0 ? 'left' : 'right'}
+            picture={picture}
+            width={width}
+            height={Math.round((width * sheet.height) / sheet.width)}
+            label={`${pages.length === 1 ? 'The page' : i === 0 ? 'The left page' : 'The right page'} on ${size}`}
+          />
+        ))}
       </Box>
       <Typography variant="caption" component="div" sx={{ mt: 0.5 }}>
         {size}

@@ -13,35 +13,50 @@ export interface Aim {
   side: Side;
 }
 
-/** The page as it will be printed, with its blocks to take hold of. */
+/** A page as it will be printed, with its blocks to take hold of. */
 export function Sheet({
-  page,
+  drawn,
+  side,
   work,
   width,
   aim,
 }: {
-  page: DrawnDesign | null;
+  drawn: DrawnDesign | null;
+  /** Which of two pages that face each other; null for one alone. */
+  side: 0 | 1 | null;
   work: DesignWork;
   /** In CSS pixels. */
   width: number;
   aim: Aim | null;
 }) {
-  const scale = page ? width / page.sheet.width : 1;
-  const height = page ? Math.round(page.sheet.height * scale) : Math.round(width * 1.5);
+  const scale = drawn ? width / drawn.sheet.width : 1;
+  const height = drawn ? Math.round(drawn.sheet.height * scale) : Math.round(width * 1.5);
+  const page = drawn?.pages[side ?? 0];
   const known = page?.places.filter(({ path }) => blockAt(work.design.blocks, path)) ?? [];
   return (
     <Box
       sx={{
         position: 'relative',
-        mx: 'auto',
         boxShadow: '0 1px 6px rgba(29, 39, 51, 0.35)',
         bgcolor: '#fff',
       }}
       style={{ width, height }}
     >
-      <ShownPicture picture={page?.picture} width={width} height={height} label="The page" />
+      <ShownPicture
+        picture={page?.picture}
+        width={width}
+        height={height}
+        label={side === null ? 'The page' : side === 0 ? 'The left page' : 'The right page'}
+      />
       {known.map((place) => (
-        <Handle key={place.path.join('-')} place={place} scale={scale} work={work} aim={aim} />
+        <Handle
+          key={place.path.join('-')}
+          place={place}
+          side={side ?? 0}
+          scale={scale}
+          work={work}
+          aim={aim}
+        />
       ))}
     </Box>
   );
@@ -56,11 +71,14 @@ const EDGE: Record<Side, object> = {
 
 function Handle({
   place: { path, rect },
+  side,
   scale,
   work,
   aim,
 }: {
   place: BlockPlace;
+  /** A block may stand on both pages. */
+  side: number;
   scale: number;
   work: DesignWork;
   aim: Aim | null;
@@ -68,8 +86,8 @@ function Handle({
   const block = blockAt(work.design.blocks, path)!;
   const id = path.join('-');
   const holds = block.of !== undefined;
-  const { ref: drag, isDragging } = useDraggable({ id: `block ${id}`, data: { path } });
-  const { ref: drop } = useDroppable({ id: `at ${id}`, data: { path }, disabled: holds });
+  const { ref: drag, isDragging } = useDraggable({ id: `block ${id} ${side}`, data: { path } });
+  const { ref: drop } = useDroppable({ id: `at ${id} ${side}`, data: { path }, disabled: holds });
   const selected = work.selected?.join() === path.join();
   const aimed = aim?.path.join() === path.join() ? aim.side : null;
   // Blocks side by side have nothing of their own to take hold of; they are chosen in the list.

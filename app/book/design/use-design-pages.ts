@@ -9,13 +9,13 @@ export type DrawnDesign = Awaited<ReturnType<Renderer['design']>> & { trim: Trim
 
 /**
  * Draws a design on the trim of its book, and then on others; after every change, what is drawn for an older one is left out.
- * @param width of the page, in device pixels
+ * @param width of a page, in device pixels
  * @param small of the pages on other trims
  */
 export function useDesignPages(section: string, width: number, small: number) {
   const recipe = useBook((state) => state.value);
   const trims = useMemo(() => otherTrims(recipe), [recipe]);
-  const [page, setPage] = useState<DrawnDesign | null>(null);
+  const [drawn, setDrawn] = useState<DrawnDesign | null>(null);
   const [others, setOthers] = useState<readonly DrawnDesign[]>([]);
   useEffect(() => {
     if (width === 0) return;
@@ -27,19 +27,19 @@ export function useDesignPages(section: string, width: number, small: number) {
     const all = async () => {
       const own = await draw(recipe.print.trim, width);
       if (!wanted) return;
-      setPage(own);
+      setDrawn(own);
       performance.mark('quill-drawn', { detail: { pages: 1 } });
-      const drawn: DrawnDesign[] = [];
+      const smaller: DrawnDesign[] = [];
       for (const trim of trims) {
-        drawn.push(await draw(trim, small));
+        smaller.push(await draw(trim, small));
         if (!wanted) return;
       }
-      setOthers(drawn);
+      setOthers(smaller);
     };
     void all();
     return () => {
       wanted = false;
     };
   }, [recipe, section, trims, width, small]);
-  return { page, others };
+  return { drawn, others };
 }

@@ -28,6 +28,7 @@ import { useBook } from '../store.ts';
  */
 export function useDesign(section: Section) {
   const edit = useBook((state) => state.edit);
+  const { facing } = section.options as ComposedOptions;
   const { design, look } = ownDesign(section.options as ComposedOptions);
   const [chosen, choose] = useState<BlockPath>([0]);
   // Undo may have taken it away.
@@ -60,9 +61,15 @@ export function useDesign(section: Section) {
   return {
     design,
     look,
+    /** It stands on two pages that face each other. */
+    facing,
     selected,
     block,
     choose,
+    setFacing: (on: boolean) =>
+      edit((recipe) =>
+        changeSection(recipe, section.id, (now) => ({ ...now, options: { ...now.options, facing: on } })),
+      ),
     rename: (name: string) => change((now) => ({ ...now, name }), 'name'),
     setEntry: (path: BlockPath, key: string, value: unknown) =>
       change(

@@ -125,6 +125,7 @@ function OneSection({
   const settled = useAfterFirstDrawing() || extent !== 'items';
   const member = useBook(({ value: { sections } }) => !sections.some(({ id }) => id === section.id));
   const { plan } = useOpenBook();
+  const facing = plan.pages.some((one) => one.section === section.id && one.part === 'left');
   const filled = section.fillTo !== undefined && plan.filled?.entry === section.id;
   return (
     <>
@@ -152,7 +153,7 @@ function OneSection({
         )}
         {section.pages !== undefined && !filled && (
           <NumberField
-            label="Number of pages"
+            label={facing ? 'Number of spreads' : 'Number of pages'}
             value={section.pages}
             min={1}
             max={828}

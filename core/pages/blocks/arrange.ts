@@ -19,7 +19,7 @@ export interface Arrangement {
 }
 
 /** Between blocks, in units. */
-const GAP = 1;
+export const GAP = 1;
 /** Around what stands in a frame, in units; above it besides, where it has a title. */
 const FRAME = { side: 1, top: 0.5, bottom: 1, title: 2 };
 /** Between blocks beside each other, in millimeters at 6 × 9 in. */
@@ -29,37 +29,50 @@ const BESIDE = 5;
  * Places the blocks of a page. The flexbox engine shares out widths and finds the least heights; what height is free is then
  * shared out in whole lines and rows, so that none is cut and lines of neighboring columns meet. Blocks that need not stay
  * leave in the order of their rank until the rest fits.
+ * @param mostGap units between blocks at most: what no block takes beyond that is left free below them
  */
-function arrangeColumns(blocks: readonly Block[], area: Rect, pen: Pen): Arrangement {
+export function arrangeAt(blocks: readonly Block[], area: Rect, pen: Pen, mostGap = Infinity): Arrangement {
   if (area.width > LANDSCAPE * area.height) {
     const [first, ...rest] = blocks;
     const across = first?.type === 'head' || first?.type === 'prompt' ? [first] : [];
     const below = across.length ? rest : [...blocks];
     // Of all ways to part the blocks in two columns, the one that needs the least room.
-    const ways = below.slice(1).map((_, i) => arrangeAsIs(parted(across, below, i + 1), area, pen));
+    const ways = below.slice(1).map((_, i) => arrangeAsIs(parted(across, below, i + 1), area, pen, mostGap));
     const cost = ({ missing, left }: Arrangement) => missing * 100 + left.length;
     const best = ways.reduce<Arrangement | null>(
       (one, way) => (one && cost(one) <= cost(way) ? one : way),
       null,
     );
-    const asIs = arrangeAsIs(blocks, area, pen);
+    const asIs = arrangeAsIs(blocks, area, pen, mostGap);
     return best && cost(best) < cost(asIs) ? best : asIs;
   }
-  return arrangeAsIs(blocks, area, pen);
+  return arrangeAsIs(blocks, area, pen, mostGap);
 }
 
-/** As `arrangeColumns`, with lines a little closer together where what must stay does not fit otherwise. */
-export function arrange(blocks: readonly Block[], area: Rect, pen: Pen): Arrangement & { pen: Pen } {
-  for (const share of CLOSER) {
-    const closer = { ...pen, unit: pen.unit * share, scale: pen.scale * share };
-    const found = arrangeColumns(blocks, area, closer);
+/** As `arrangeAt`, with lines a little closer together where what must stay does not fit otherwise. */
+export function arrange(blocks: readonly Block[], area: Rect, pen: Pen): ArrangedPage {
+  for (const closer of pensFor(pen)) {
+    const found = arrangeAt(blocks, area, closer);
     if (found.missing <= 0) return { ...found, pen: closer };
   }
-  return { ...arrangeColumns(blocks, area, pen), pen };
+  return { ...arrangeAt(blocks, area, pen), pen };
 }
+
+/** A page with the pen that it is drawn with. */
+export type ArrangedPage = Arrangement & { pen: Pen };
 
 /** Shares of the pitch that are tried: at the last a hand still finds room. */
 const CLOSER = [1, 0.94, 0.88];
+
+/** Pens to try one after the other, the widest first. */
+export const pensFor = (pen: Pen): Pen[] =>
+  CLOSER.map((share) => ({ ...pen, unit: pen.unit * share, scale: pen.scale * share }));
+
+/** The least height of a block that stands alone, and the most that it takes; in units. */
+export function heightsOf(block: Block, width: number, pen: Pen): { least: number; most: number } {
+  const { units, step, most } = measure([block], width, pen).children[0]!;
+  return { least: units, most: step > 0 ? Math.max(units, most) : units };
+}
 
 /** So much wider than high, a page is set in two columns where that holds more. */
 const LANDSCAPE = 1.1;
@@ -77,7 +90,7 @@ const parted = (across: readonly Block[], blocks: readonly Block[], at: number):
   },
 ];
 
-function arrangeAsIs(blocks: readonly Block[], area: Rect, pen: Pen): Arrangement {
+function arrangeAsIs(blocks: readonly Block[], area: Rect, pen: Pen, mostGap: number): Arrangement {
   const units = Math.floor(area.height / pen.unit + 1e-6);
   const left: Block[] = [];
   let staying = [...blocks];
@@ -87,14 +100,14 @@ function arrangeAsIs(blocks: readonly Block[], area: Rect, pen: Pen): Arrangemen
     if (missing <= 0) {
       const placed: Arranged[] = [];
       // What is less than a unit stays above, so that the last line stands on the lower margin.
-      place(measured, { ...area, y: area.y + area.height - units * pen.unit }, units, pen, placed);
+      place(measured, { ...area, y: area.y + area.height - units * pen.unit }, units, pen, mostGap, placed);
       return { placed, left, missing: 0 };
     }
     const next = lastRanked(staying);
     if (!next) {
       // Nothing may leave: what fits from above is drawn, and the rest is told.
       const placed: Arranged[] = [];
-      place(measured, area, measured.units, pen, placed);
+      place(measured, area, measured.units, pen, mostGap, placed);
       return {
         placed: placed.filter(({ rect }) => rect.y + rect.height <= area.y + area.height + 1e-6),
         left,
@@ -225,7 +238,14 @@ function measuredOf(block: Block, box: FlexedBox, pen: Pen): Measured {
 }
 
 /** @param units height to fill, at least as many as are needed */
-function place(measured: Measured, area: Rect, units: number, pen: Pen, placed: Arranged[]): void {
+function place(
+  measured: Measured,
+  area: Rect,
+  units: number,
+  pen: Pen,
+  mostGap: number,
+  placed: Arranged[],
+): void {
   const { block, kind, children } = measured;
   const at = (one: Measured, y: number, height: number): Rect => ({
     x: area.x + one.x,
@@ -239,7 +259,7 @@ function place(measured: Measured, area: Rect, units: number, pen: Pen, placed: 
   }
   if (kind === 'row') {
     for (const child of children)
-      place(child, area, child.step > 0 ? grown(child, units) : child.units, pen, placed);
+      place(child, area, child.step > 0 ? grown(child, units) : child.units, pen, mostGap, placed);
     return;
   }
   if (kind === 'group') placed.push({ block: block!, rect: at(measured, area.y, units) });
@@ -247,8 +267,8 @@ function place(measured: Measured, area: Rect, units: number, pen: Pen, placed: 
   const { heights, gaps } = shareOut(children, units - frame);
   let y = area.y + (kind === 'group' ? topOf(block!) * pen.unit : 0);
   children.forEach((child, i) => {
-    place(child, { ...area, y }, heights[i]!, pen, placed);
-    y += (heights[i]! + (gaps[i] ?? 0)) * pen.unit;
+    place(child, { ...area, y }, heights[i]!, pen, mostGap, placed);
+    y += (heights[i]! + Math.min(mostGap, gaps[i] ?? 0)) * pen.unit;
   });
 }
 

@@ -20,6 +20,8 @@ export interface Place {
   weight?: number | undefined;
   width: number;
   rank: number;
+  /** How many of its rows stand on the page before, where it was parted between two. */
+  after?: number;
 }
 
 /** A block of a page: of a sort, with its entries, or one that holds others. */
@@ -55,6 +57,8 @@ export interface BlockKind<Own = unknown> {
   /** Units that it does not grow beyond; any number if left out. */
   most?(block: Own): number;
   draw(block: Own, rect: Rect, pen: Pen): Mark[];
+  /** How it is parted between two pages that face each other: of how many rows it is, and as two, the first with so many of them. */
+  cut?: { rows(block: Own): number; at(block: Own, rows: number): [Own, Own] };
   /** What is too small to write in at this size, or null. */
   tooSmall?(block: Own, rect: Rect, pen: Pen): string | null;
   /** What to say of words that found no room at this size, or null. */

@@ -2,7 +2,7 @@ import type { PageFrame, Rect } from '../../print/index.ts';
 import type { Mark, Typesetter } from '../../scene/index.ts';
 import type { DrawContext, ItemProblem } from '../kind.ts';
 import { inkRoom } from '../paper/lines.ts';
-import type { Arranged, Arrangement } from './arrange.ts';
+import type { Arranged, ArrangedPage } from './arrange.ts';
 import type { Block } from './block.ts';
 import { icon } from './icons.ts';
 import { blockKind } from './kinds/index.ts';
@@ -22,9 +22,8 @@ const OVERHANG = { weight: 3 };
 export const pageRoom = ({ body, frame }: Pick<DrawContext<never, never>, 'body' | 'frame'>): Rect =>
   inkRoom(body, frame.safe, OVERHANG);
 
-type Page = Arrangement & { pen: Pen };
-
-export const drawArranged = ({ placed, pen }: Page): Mark[] => placed.flatMap((one) => drawBlock(one, pen));
+export const drawArranged = ({ placed, pen }: ArrangedPage): Mark[] =>
+  placed.flatMap((one) => drawBlock(one, pen));
 
 function drawBlock({ block, rect }: Arranged, pen: Pen): Mark[] {
   if (block.type !== 'group') return blockKind(block).draw(block, rect, pen);
@@ -59,7 +58,7 @@ const called = (block: Block): string => {
  * What is wrong with a page of blocks: too high, blocks that left, what is too small to write in, words that found no room.
  * @param tooHigh what to say of a page that does not fit; `{lines}` stands for how many lines are missing
  */
-export function problemsOf({ placed, left, missing, pen }: Page, tooHigh: string): ItemProblem[] {
+export function problemsOf({ placed, left, missing, pen }: ArrangedPage, tooHigh: string): ItemProblem[] {
   const problems: ItemProblem[] = [];
   if (missing > 0)
     problems.push({

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import * as v from 'valibot';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
-import { bookFrom, designBook, designPage, otherTrims } from '../../book/index.ts';
+import { bookFrom, designBook, designPages, otherTrims, type Recipe, type Trim } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../../flexbox/index.ts';
 import { eachMark } from '../../scene/index.ts';
@@ -40,6 +40,11 @@ const leavesOf = ({ blocks }: Design): Block[] =>
 /** What a block says, whatever its place. */
 const saidOf = (blocks: readonly Block[]): string[] =>
   blocks.map(({ width: _, rank: __, weight: ___, ...rest }) => JSON.stringify(rest)).sort();
+/** The page of a design by itself, with what is wrong with it. */
+const pagesOf = (recipe: Recipe, trim?: Trim) => {
+  const { pages, problems } = designPages(bookFrom(designBook(recipe, 'c', trim)), type);
+  return { ...pages[0]!, pages, problems };
+};
 const pick = <T>(list: readonly T[], n: number): T => list[n % list.length]!;
 const readable = (design: Design) => {
   // Deeper than a page may go is refused where the book takes it, not here.
@@ -132,7 +137,7 @@ describe('every sort of block', () => {
       const design: Design = { name: sort, blocks: [block] };
       expect(v.is(designSchema, design)).toBe(true);
       const recipe = recipeOf([{ id: 'c', kind: 'composed', pages: 1, options: { design } }], { quill: 4 });
-      const { places, problems, scene } = designPage(bookFrom(designBook(recipe, 'c')), type);
+      const { places, problems, scene } = pagesOf(recipe);
       expect(problems, sort).toEqual([]);
       expect(places[0]!.path, sort).toEqual([0]);
       expect(scene.layers[0]!.marks.length > 0 || sort === 'space', sort).toBe(true);
@@ -198,7 +203,7 @@ describe('a ruler', () => {
       const design: Design = { name: 'Ruler', blocks: [{ ...freshBlock('ruler'), unit }] };
       const recipe = recipeOf([{ id: 'c', kind: 'composed', pages: 1, options: { design } }], { quill: 4 });
       const numbers: number[] = [];
-      eachMark(designPage(bookFrom(designBook(recipe, 'c')), type).scene.layers[0]!.marks, (mark) => {
+      eachMark(pagesOf(recipe).scene.layers[0]!.marks, (mark) => {
         if (mark.type === 'text' && /^[1-9]$/.test(mark.text))
           numbers.push(mark.x + type.width(mark.text, mark.face, mark.size) / 2);
       });
@@ -218,7 +223,7 @@ describe('a page beside its book', () => {
     expect(trims).not.toContainEqual(recipe.print.trim);
     expect(new Set(trims.map(({ width, height }) => `${width} ${height}`)).size).toBe(3);
     for (const trim of trims) {
-      const { scene, places } = designPage(bookFrom(designBook(recipe, 'c', trim)), type);
+      const { scene, places } = pagesOf(recipe, trim);
       expect(scene.width).toBeGreaterThan(0);
       expect(places.length).toBeGreaterThan(3);
     }
@@ -230,7 +235,7 @@ describe('a page beside its book', () => {
         quill: 4,
         print: { service: 'wrenfair', trim: { width: '8.5in', height: '11in' } },
       });
-      const { places, scene, problems } = designPage(bookFrom(designBook(recipe, 'c')), type);
+      const { places, scene, problems } = pagesOf(recipe);
       if (problems.some(({ severity }) => severity === 'fix')) continue;
       const rectOf = new Map(places.map(({ path, rect }) => [path.join('.'), rect]));
       for (const { path, rect } of places) {

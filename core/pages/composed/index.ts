@@ -4,19 +4,13 @@ import type { Mark } from '../../scene/index.ts';
 import { chosenBy, enumOf, exactObject, integerBetween, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
 import { dealt, ORDERS, type Order, readTexts, toldTwice } from '../../text-lists/index.ts';
-import { arrange, without } from '../blocks/arrange.ts';
+import { type ArrangedPage, arrange, without } from '../blocks/arrange.ts';
 import { type Block, eachBlock } from '../blocks/block.ts';
+import { arrangeFacing } from '../blocks/facing.ts';
 import { LOOKS, type LookId, lookOf } from '../blocks/look.ts';
 import { drawArranged, pageRoom, penFor, problemsOf } from '../blocks/page.ts';
 import type { Pen } from '../blocks/pen.ts';
-import {
-  type DrawContext,
-  defineKind,
-  type ItemProblem,
-  type PageKind,
-  pageUnits,
-  type Unit,
-} from '../kind.ts';
+import { type DrawContext, defineKind, type ItemProblem, type PageKind, type Unit } from '../kind.ts';
 import { type Design, designSchema } from './design.ts';
 import { DESIGNS, type DesignId } from './designs/index.ts';
 import { type BlockPlace, placesOf } from './places.ts';
@@ -48,6 +42,10 @@ const options = exactObject({
   order: setting(enumOf(Object.keys(ORDERS) as Order[]), 'listed', {
     label: 'Order of the lines',
     values: ORDERS,
+  }),
+  facing: setting(v.boolean(), false, {
+    label: 'On two facing pages',
+    help: 'Its blocks stand on a left page and the right one beside it: more room to write, and for what does not fit on one page.',
   }),
 });
 export type ComposedOptions = v.InferOutput<typeof options>;
@@ -99,29 +97,50 @@ type Room = Pick<DrawContext<ComposedOptions, never>, 'frame' | 'options' | 'typ
 const penOf = ({ frame, options: chosen, type, faces }: Room): Pen =>
   penFor(frame, type, lookOf(lookIdOf(chosen), faces));
 
-const arranged = (context: Room & Pick<DrawContext<ComposedOptions, never>, 'body' | 'unit'>, pen: Pen) =>
-  arrange(blocksOf(context.options, context.unit), pageRoom(context), pen);
+type OnPage = Room & Pick<DrawContext<ComposedOptions, never>, 'body' | 'unit' | 'part'>;
 
-function draw(context: DrawContext<ComposedOptions, never>): Mark[] {
-  return drawArranged(arranged(context, penOf(context)));
+/** The blocks of a page at their places; of two pages that face each other, those on this one. */
+function arrangedIn(context: OnPage): { page: ArrangedPage; places: BlockPlace[] } {
+  const blocks = blocksOf(context.options, context.unit);
+  const [room, pen] = [pageRoom(context), penOf(context)];
+  if (!context.options.facing) {
+    const page = arrange(blocks, room, pen);
+    return { page, places: placesOf(blocks, page.placed) };
+  }
+  const { whole, ...pages } = arrangeFacing(blocks, designOf(context.options).blocks, room, pen);
+  const page = pages[context.part === 'right' ? 'right' : 'left'];
+  const placed = page.placed.map(({ block, rect }) => ({ block: whole.get(block) ?? block, rect }));
+  return { page, places: placesOf(blocks, placed) };
 }
 
-const problemsIn = (page: ReturnType<typeof arranged>) =>
-  problemsOf(
+const draw = (context: DrawContext<ComposedOptions, never>): Mark[] => drawArranged(arrangedIn(context).page);
+
+function problemsIn(
+  { page }: ReturnType<typeof arrangedIn>,
+  { options: { facing }, part }: OnPage,
+): ItemProblem[] {
+  if (facing && part === 'right' && page.placed.length + page.left.length === 0)
+    return [
+      {
+        severity: 'look',
+        message: 'nothing stands here: the design is one block. Add another, or set it on one page.',
+      },
+    ];
+  return problemsOf(
     page,
-    'the design is {lines} lines too high for this trim. Remove a block, or choose a larger trim.',
+    facing
+      ? 'the design is {lines} lines too high for two pages of this trim. Remove a block, or choose a larger trim.'
+      : 'the design is {lines} lines too high for this trim. Set it on two facing pages, remove a block, or choose a larger trim.',
   );
+}
 
 /** Where the blocks of a page come to stand, and what is wrong with it. */
 export function arrangedPage(context: DrawContext<ComposedOptions, never>): {
   places: BlockPlace[];
   problems: ItemProblem[];
 } {
-  const page = arranged(context, penOf(context));
-  return {
-    places: placesOf(blocksOf(context.options, context.unit), page.placed),
-    problems: problemsIn(page),
-  };
+  const arranged = arrangedIn(context);
+  return { places: arranged.places, problems: problemsIn(arranged, context) };
 }
 
 /** The design and the look of a section as one of its own, to be changed. */
@@ -135,24 +154,30 @@ type Composed = Parameters<typeof defineKind<ComposedOptions, never>>[0];
 /** Pages that have a line of a list in turn. @param lines what they have */
 function inTurn(
   count: number,
-  { every }: ComposedOptions,
+  { every, facing }: ComposedOptions,
   lines: readonly Varied[],
   between: Varied,
 ): readonly Unit[] {
-  if (lines.length === 0) return pageUnits(count, 'page');
+  const on: Pick<Unit, 'side'> = facing ? { side: 'facing' } : {};
   return Array.from({ length: count }, (_, i): Unit => {
+    if (lines.length === 0) return { ...on, key: 'page' };
     const turn = i / every;
-    if (!Number.isInteger(turn)) return { key: 'between', data: between };
+    if (!Number.isInteger(turn)) return { ...on, key: 'between', data: between };
     const line = turn % lines.length;
     const { said, credit } = lines[line]!;
     const terms = [said ?? '', credit ?? ''].filter((term) => term && term.length <= MOST_TERM);
-    return { key: `page ${line}`, data: i === 0 ? { ...lines[line]!, first: true } : lines[line]!, terms };
+    return {
+      ...on,
+      key: `page ${line}`,
+      data: i === 0 ? { ...lines[line]!, first: true } : lines[line]!,
+      terms,
+    };
   });
 }
 
 const common: Omit<Composed, 'version' | 'units'> = {
   id: 'composed',
-  later: { every: 1, order: 'listed' },
+  later: { every: 1, order: 'listed', facing: false },
   name: 'Journals, logs and trackers',
   called: (chosen) => designOf(chosen).name,
   family: 'Journals',
@@ -169,7 +194,8 @@ const common: Omit<Composed, 'version' | 'units'> = {
   prepare: loadFlexbox,
   options,
   draw,
-  inspectUnit: (context) => problemsIn(arranged(context, penOf(context))),
+  roomier: ({ facing }) => (facing ? [] : [{ facing: true }]),
+  inspectUnit: (context) => problemsIn(arrangedIn(context), context),
 };
 
 const first = defineKind<ComposedOptions, never>({
@@ -211,10 +237,11 @@ export const composed = defineKind<ComposedOptions, never>({
     );
   },
   inspectUnit(context) {
-    const { options: chosen, unit } = context;
+    const { options: chosen, unit, part } = context;
     const problems = [...common.inspectUnit!(context)];
     const shown = variedOn(unit);
-    if (!shown) return problems;
+    // What is wrong with the list is said once of two pages.
+    if (!shown || part === 'right') return problems;
     const look = (message: string): ItemProblem => ({ severity: 'look', message });
     if (shown.credit && targetOf(designOf(chosen).blocks, shown)?.type === 'head')
       problems.push(

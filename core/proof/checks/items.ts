@@ -7,12 +7,10 @@ import {
   itemLabel,
   kindOf,
   placedItem,
+  problemsOfPage,
   troublesOf,
-  wholeBook,
 } from '../../book/index.ts';
-import { houseFaces } from '../../faces/choice.ts';
 import type { ItemProblem } from '../../pages/index.ts';
-import { printedLanguage } from '../../printed-words/index.ts';
 import type { Check, Finding, PageInProof, ProofContext } from '../finding.ts';
 
 const finding = ({ severity, message }: ItemProblem, page: number, section: string): Finding => ({
@@ -58,22 +56,7 @@ export const items: Check = {
         };
         return kind.inspect?.(filledItem(book, section, item), placed, options) ?? [];
       }),
-      ...(
-        kind.inspectUnit?.({
-          unit: page.unit!,
-          part: page.part,
-          frame,
-          body: bodyOf(book, page),
-          options,
-          type,
-          language: printedLanguage(book.recipe),
-          resources: book.resources,
-          book: book.recipe,
-          gray: book.recipe.print.ink === 'black',
-          whole: wholeBook(book),
-          faces: houseFaces(book.recipe, type),
-        }) ?? []
-      ).map(({ severity, message }) => ({
+      ...problemsOfPage(book, page, type).map(({ severity, message }) => ({
         severity,
         message: `Page ${page.number}: ${message}`,
       })),

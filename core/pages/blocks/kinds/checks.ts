@@ -19,6 +19,22 @@ export const checks = defineBlock({
   least: ({ title: said, items, lines, columns }) =>
     (said ? TITLE : 0) + ROW * Math.ceil((items.length || lines) / columns),
   step: ({ items }) => (items.length ? 0 : ROW),
+  cut: {
+    rows: ({ items, lines, columns }) => Math.ceil((items.length || lines) / columns),
+    at(block, rows) {
+      const { items, lines, columns } = block;
+      const first = rows * columns;
+      return items.length
+        ? [
+            { ...block, items: items.slice(0, first) },
+            { ...block, title: '', items: items.slice(first) },
+          ]
+        : [
+            { ...block, lines: first },
+            { ...block, title: '', lines: lines - first },
+          ];
+    },
+  },
   draw(block, rect, pen) {
     const top = rect.y + (block.title ? TITLE * pen.unit : 0);
     const height = ROW * pen.unit;

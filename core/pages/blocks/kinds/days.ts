@@ -28,6 +28,13 @@ export const days = defineBlock({
         (2 * (labels.length || lines) + (pen.look.table === 'zebra' ? BETWEEN : 1)),
     ),
   step: ({ days: all, columns }) => Math.ceil(all.length / columns),
+  cut: {
+    rows: ({ days: all }) => all.length,
+    at: (block, rows) => [
+      { ...block, days: block.days.slice(0, rows) },
+      { ...block, title: '', days: block.days.slice(rows) },
+    ],
+  },
   draw(block, rect, pen) {
     const top = rect.y + (block.title ? TITLE * pen.unit : 0);
     const rows = Math.ceil(block.days.length / block.columns);
@@ -117,6 +124,13 @@ export const hours = defineBlock({
   },
   least: ({ title: said, from, to }) => (said ? TITLE : 0) + 2 * (Math.max(from, to) - from + 1),
   step: () => 1,
+  cut: {
+    rows: ({ from, to }) => Math.max(from, to) - from + 1,
+    at: (block, rows) => [
+      { ...block, to: block.from + rows - 1 },
+      { ...block, title: '', from: block.from + rows },
+    ],
+  },
   draw(block, rect, pen) {
     const own = sizes(pen);
     const top = rect.y + (block.title ? TITLE * pen.unit : 0);

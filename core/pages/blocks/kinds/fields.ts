@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { points } from '../../paper/settings.ts';
 import { defineBlock } from '../block.ts';
 import { boxed, label, rule, size, sizes } from '../pen.ts';
+import { cutRows } from './cut.ts';
 import { drawField, field, iconRow, LEAST_LINE, optionsFit, shared, writingRoom } from './field.ts';
 
 const rows = v.pipe(
@@ -21,6 +22,7 @@ export const fields = defineBlock({
   entries: { rows },
   least: ({ rows: given }) => given.length * ROW,
   step: () => 0,
+  cut: cutRows,
   draw: ({ rows: given }, rect, pen) =>
     given.flatMap((row, i) =>
       shared(row, rect, size(pen, 4)).flatMap(({ of, x, width }) =>
@@ -46,6 +48,7 @@ export const cells = defineBlock({
   entries: { rows },
   least: ({ rows: given }) => given.length * CELL,
   step: () => 0,
+  cut: cutRows,
   draw: ({ rows: given }, rect, pen) => {
     const own = sizes(pen);
     const height = CELL * pen.unit;

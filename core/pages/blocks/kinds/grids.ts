@@ -5,6 +5,7 @@ import { integerBetween, text } from '../../../schema.ts';
 import { points } from '../../paper/settings.ts';
 import { defineBlock, words as shortText, wordList } from '../block.ts';
 import { boxed, centered, checkBox, circle, label, rule, size, sizes, TITLE, title, words } from '../pen.ts';
+import { cutRows } from './cut.ts';
 
 /** Level and upright lines of a grid of cells, in one path. */
 function mesh({ x, y, width, height }: Rect, columns: number, rows: number, gray: number): Mark {
@@ -37,8 +38,16 @@ export const habits = defineBlock({
   least: ({ title: said, days }, _, pen) =>
     (said ? TITLE : 0) + NAMES + Math.ceil((days * points(LEAST_CELL, 'mm')) / pen.unit),
   step: () => 1,
+  cut: {
+    rows: ({ days }) => days,
+    at: (block, rows) => [
+      { ...block, days: rows },
+      { ...block, title: '', days: block.days - rows, after: rows },
+    ],
+  },
   draw(block, rect, pen) {
     const own = sizes(pen);
+    const before = block.after ?? 0;
     const top = rect.y + (block.title ? TITLE * pen.unit : 0) + NAMES * pen.unit;
     const numbers = size(pen, block.letters ? 9 : 6);
     const slope = (NAMES * pen.unit) / Math.tan(SLANT);
@@ -56,7 +65,7 @@ export const habits = defineBlock({
     for (let i = 0; i <= block.habits; i++)
       names.move(grid.x + i * cell, top).line(grid.x + i * cell + slope, top - NAMES * pen.unit);
     const weekends = block.letters
-      ? Array.from({ length: block.days }, (_, i) => i).filter((i) => i % 7 >= 5)
+      ? Array.from({ length: block.days }, (_, i) => i).filter((i) => (before + i) % 7 >= 5)
       : [];
     const marks: Mark[] = [
       ...(block.title ? title(pen, block.title, rect) : []),
@@ -75,7 +84,7 @@ export const habits = defineBlock({
     for (let i = 0; i < block.days; i++) {
       const y = centered(pen, top + (i + 0.5) * row, own.small);
       marks.push(
-        ...words(pen, String(i + 1), {
+        ...words(pen, String(before + i + 1), {
           x: grid.x - size(pen, 1.2),
           y,
           align: 'right',
@@ -84,7 +93,7 @@ export const habits = defineBlock({
       );
       if (block.letters)
         marks.push(
-          ...words(pen, block.letters[i % block.letters.length]!, {
+          ...words(pen, block.letters[(before + i) % block.letters.length]!, {
             x: rect.x + size(pen, 0.5),
             y,
             size: Math.min(own.small, row * 0.8),
@@ -139,6 +148,7 @@ export const marksGrid = defineBlock({
       ? Math.ceil((rows.length * Math.max(points(LEAST_CELL, 'mm'), sizes(pen).text * 1.15)) / pen.unit)
       : 2 * rows.length),
   step: ({ marks }) => (marks === 'cells' ? 1 : 0),
+  cut: cutRows,
   draw(block, rect, pen) {
     const own = sizes(pen);
     const top = rect.y + (block.title ? TITLE * pen.unit : 0);
@@ -287,6 +297,7 @@ export const timeBars = defineBlock({
   },
   least: ({ title: said, rows }) => (said ? TITLE : 0) + 1 + 2 * rows.length,
   step: () => 0,
+  cut: cutRows,
   draw(block, rect, pen) {
     const own = sizes(pen);
     const top = rect.y + (block.title ? TITLE * pen.unit : 0);

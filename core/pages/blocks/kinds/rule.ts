@@ -13,6 +13,7 @@ import {
   words,
   writingLines,
 } from '../pen.ts';
+import { cutLines } from './cut.ts';
 
 /** From line to line, in units. */
 const LINE = 2;
@@ -33,6 +34,11 @@ export const ruleBlock = defineBlock({
   },
   least: ({ title: said, lines }) => (said ? TITLE : 0) + lines * LINE,
   step: () => LINE,
+  cut: {
+    // Numbers go on behind as many lines as there are before, which the page says and not the block.
+    rows: ({ before, lines }) => (before === 'number' ? 0 : lines),
+    at: (block, rows) => cutLines(block, rows, { title: '', remark: '', lead: '' }),
+  },
   most: ({ title: said, most }) => (most ? (said ? TITLE : 0) + most * LINE : Infinity),
   draw(block, rect, pen) {
     const top = rect.y + (block.title ? TITLE * pen.unit : 0);

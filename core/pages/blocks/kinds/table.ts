@@ -19,6 +19,7 @@ import {
   title,
   words,
 } from '../pen.ts';
+import { cutLines } from './cut.ts';
 import { LEAST_LINE, shared } from './field.ts';
 
 const column = exactObject({
@@ -55,6 +56,19 @@ export const table = defineBlock({
   least: ({ title: said, rows, lines, foot }) =>
     (said ? TITLE : 0) + HEADER + ROW * ((rows.length || lines) + (foot ? 1 : 0)),
   step: ({ rows }) => (rows.length ? 0 : ROW),
+  cut: {
+    rows: ({ rows, lines }) => rows.length || lines,
+    at(block, at) {
+      const { rows } = block;
+      const [first, rest] = rows.length
+        ? [
+            { ...block, rows: rows.slice(0, at) },
+            { ...block, rows: rows.slice(at), title: '', remark: '', after: at },
+          ]
+        : cutLines(block, at, { title: '', remark: '' });
+      return [{ ...first, foot: '' }, rest];
+    },
+  },
   most: ({ title: said, most, foot }) =>
     most ? (said ? TITLE : 0) + HEADER + ROW * (most + (foot ? 1 : 0)) : Infinity,
   draw(block, rect, pen) {
@@ -84,6 +98,7 @@ export const table = defineBlock({
         foot,
         footEnd: block.foot ? rect.x + size(pen, 2.5) + labelWidth(pen, block.foot) : 0,
         strong: block.strong,
+        after: block.after ?? 0,
         rowHeight,
       }),
       ...(block.foot
@@ -194,8 +209,9 @@ function lines(
     foot,
     footEnd,
     strong,
+    after,
     rowHeight,
-  }: { count: number; foot: number; footEnd: number; strong: number; rowHeight: number },
+  }: { count: number; foot: number; footEnd: number; strong: number; after: number; rowHeight: number },
 ): Mark[] {
   const { table: how } = pen.look;
   const [left, right] = [body.x, body.x + body.width];
@@ -204,7 +220,7 @@ function lines(
   const marks: Mark[] = [];
   for (let i = 1; i < count + foot; i++) {
     const y = body.y + i * rowHeight;
-    const heavy = (strong > 0 && i % strong === 0) || (foot > 0 && i === count);
+    const heavy = (strong > 0 && (after + i) % strong === 0) || (foot > 0 && i === count);
     if (how === 'gaps')
       for (const { x, width } of placed)
         marks.push(

@@ -1,0 +1,159 @@
+import type { Rect } from '../../print/index.ts';
+import { type ArrangedPage, arrangeAt, GAP, heightsOf, pensFor } from './arrange.ts';
+import type { Block } from './block.ts';
+import { blockKind } from './kinds/index.ts';
+import type { Pen } from './pen.ts';
+
+/** A way to share out blocks between two pages that face each other. */
+interface Parting {
+  left: readonly Block[];
+  right: readonly Block[];
+  /** What is torn apart by it, as units of uneven height that it is worth. */
+  harm: number;
+  /** The blocks that were parted, by their parts. */
+  whole: readonly (readonly [part: Block, of: Block])[];
+}
+
+/** Two pages that face each other. */
+export interface FacingPages {
+  left: ArrangedPage;
+  right: ArrangedPage;
+  /** The blocks that were parted, by their parts. */
+  whole: ReadonlyMap<Block, Block>;
+}
+
+/**
+ * Harm of parting what stands together: columns, which then stand one on each page; rows of one block; what is in a frame. And that of
+ * each unit of a page that no block takes.
+ */
+const HARM = { columns: 2, rows: 6, frame: 9, empty: 2 };
+/** Half of a design may have nothing that grows: its blocks then stay together, and the foot of the page is free. In units. */
+const MOST_GAP = 3;
+/** A block with fewer rows is not parted, and none is left with fewer than half as many. */
+const FEWEST_ROWS = 4;
+
+const onlySpace = (blocks: readonly Block[]): boolean => blocks.every(({ type }) => type === 'space');
+
+/** Blocks without the empty room at their beginning or end: pages have margins. */
+function trimmed(blocks: readonly Block[]): readonly Block[] {
+  const kept = blocks.flatMap(({ type }, i) => (type === 'space' ? [] : [i]));
+  return blocks.slice(kept[0], (kept.at(-1) ?? -1) + 1);
+}
+
+/** All ways to part blocks that stand one below the other: between two of them, or within one. */
+function partingsOf(blocks: readonly Block[]): Parting[] {
+  const between = blocks
+    .slice(1)
+    .map((_, i) => ({ left: blocks.slice(0, i + 1), right: blocks.slice(i + 1), harm: 0, whole: [] }));
+  const within = blocks.flatMap((block, i) =>
+    partingsWithin(block).map(({ left, right, ...more }) => ({
+      left: [...blocks.slice(0, i), ...left],
+      right: [...right, ...blocks.slice(i + 1)],
+      ...more,
+    })),
+  );
+  return [...between, ...within]
+    .filter(({ left, right }) => !onlySpace(left) && !onlySpace(right))
+    .map(({ left, right, ...more }) => ({ left: trimmed(left), right: trimmed(right), ...more }));
+}
+
+function partingsWithin(block: Block): Parting[] {
+  if (!block.of) {
+    const cut = blockKind(block).cut;
+    const rows = cut?.rows(block) ?? 0;
+    return Array.from({ length: Math.max(0, rows - FEWEST_ROWS + 1) }, (_, i) => {
+      const [left, right] = cut!.at(block, i + FEWEST_ROWS / 2) as [Block, Block];
+      return {
+        left: [left],
+        right: [right],
+        harm: HARM.rows,
+        whole: [
+          [left, block],
+          [right, block],
+        ] as const,
+      };
+    });
+  }
+  const harm = block.type === 'columns' ? HARM.columns : block.type === 'group' ? HARM.frame : 0;
+  return partingsOf(block.of).map((parting) => {
+    const [left, right] = [
+      { ...block, of: [...parting.left] },
+      { ...block, of: [...parting.right], ...(block.title ? { title: '' } : {}) },
+    ];
+    return {
+      left: [left],
+      right: [right],
+      harm: parting.harm + harm,
+      whole: [...parting.whole, [left, block], [right, block]],
+    };
+  });
+}
+
+/**
+ * Ways to part the blocks, those first that leave both pages about as full, and no part of a page empty.
+ * @param like what says how full they are: the same blocks, with other words in them
+ */
+function byEvenness(
+  blocks: readonly Block[],
+  like: readonly Block[],
+  { width, height }: Rect,
+  pen: Pen,
+): Parting[] {
+  const known = new Map<Block, ReturnType<typeof heightsOf>>();
+  const heights = (block: Block) => {
+    const own = known.get(block) ?? heightsOf(block, width, pen);
+    known.set(block, own);
+    return own;
+  };
+  const units = Math.floor(height / pen.unit);
+  const page = (all: readonly Block[]) => {
+    const sum = (of: 'least' | 'most') => all.reduce((so, block) => so + heights(block)[of] + GAP, -GAP);
+    return { least: sum('least'), empty: Math.max(0, units - sum('most')) };
+  };
+  const costOf = (parting: Parting): number => {
+    const [left, right] = [page(parting.left), page(parting.right)];
+    return Math.abs(left.least - right.least) + HARM.empty * (left.empty + right.empty) + parting.harm;
+  };
+  const own = partingsOf(blocks);
+  const models = like === blocks ? own : partingsOf(like);
+  const costs = (models.length === own.length ? models : own).map(costOf);
+  return own
+    .map((parting, i) => ({ parting, cost: costs[i]! }))
+    .sort((a, b) => a.cost - b.cost)
+    .map(({ parting }) => parting);
+}
+
+/**
+ * Shares out the blocks of a design between two pages that face each other: between two blocks or within one, where both pages come
+ * to be about as full. Lines are closer together on both, and blocks leave by rank, only where they do not fit in any way otherwise.
+ * One block that cannot be parted stands on the left page alone.
+ * @param like the blocks with the words that say where they are best parted, so that all pages of a section are parted there
+ * @param area of one of the pages, and as large on the other: what stands there is placed as if it were on this one
+ */
+export function arrangeFacing(
+  blocks: readonly Block[],
+  like: readonly Block[],
+  area: Rect,
+  pen: Pen,
+): FacingPages {
+  const ways = byEvenness(blocks, like, area, pen);
+  if (ways.length === 0) ways.push({ left: blocks, right: [], harm: 0, whole: [] });
+  let best: FacingPages | null = null;
+  let least = Infinity;
+  for (const closer of pensFor(pen))
+    for (const way of ways) {
+      const pages = {
+        left: { ...arrangeAt(way.left, area, closer, MOST_GAP), pen: closer },
+        right: { ...arrangeAt(way.right, area, closer, MOST_GAP), pen: closer },
+        whole: new Map(way.whole),
+      };
+      const sides = [pages.left, pages.right];
+      const missing = sides.reduce((sum, side) => sum + Math.max(0, side.missing), 0);
+      const gone = sides.reduce((sum, side) => sum + side.left.length, 0);
+      if (missing === 0 && gone === 0) return pages;
+      // What is dear and does not fit counts before what may leave.
+      const cost = missing * 100 + gone;
+      if (cost < least) [best, least] = [pages, cost];
+    }
+  return best!;
+}

@@ -1,0 +1,256 @@
+import fc from 'fast-check';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { recipeOf } from '../../book/book.sample.ts';
+import { forLargeType } from '../../book/for-large-type.ts';
+import { bookFrom, designBook, designPages, drawPage, finished } from '../../book/index.ts';
+import { USUAL_FACES } from '../../faces/choice.ts';
+import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
+import { loadFlexbox } from '../../flexbox/index.ts';
+import { proofBook } from '../../proof/index.ts';
+import { eachMark, type TextMark } from '../../scene/index.ts';
+import { type Block, eachBlock } from '../blocks/block.ts';
+import { arrangeFacing } from '../blocks/facing.ts';
+import { blockKind } from '../blocks/kinds/index.ts';
+import { LOOKS, lookOf } from '../blocks/look.ts';
+import { type Pen, scaleOf } from '../blocks/pen.ts';
+import { holdsInside, TRIMS } from '../pages.sample.ts';
+import { readDesign } from './design.ts';
+import { DESIGNS, type DesignId } from './designs/index.ts';
+
+const type = typesetterFromDisk();
+beforeAll(loadFlexbox);
+
+const IDS = Object.keys(DESIGNS) as DesignId[];
+const everything = process.env.QUILL_SWEEP === 'all';
+const [SMALL, USUAL, , LARGE, WIDE] = TRIMS;
+
+const bookOf = (
+  options: object,
+  [width, height]: readonly [string, string] = USUAL,
+  { style = {}, pages = 2 }: { style?: object; pages?: number } = {},
+) =>
+  bookFrom(
+    recipeOf([{ id: 's', kind: 'composed', pages, options: { facing: true, ...options } }], {
+      quill: 4,
+      print: { service: 'wrenfair', trim: { width, height } },
+      style,
+    }),
+  );
+type Made = ReturnType<typeof bookOf>;
+
+const textsOn = (book: Made, page: number): string[] => {
+  const texts: string[] = [];
+  eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
+    if (mark.type === 'text') texts.push((mark as TextMark).text);
+  });
+  return texts;
+};
+const findings = (book: Made) => proofBook(book, type).filter(({ check }) => check === 'items');
+
+const PEN: Pen = {
+  type,
+  look: lookOf('almanac', USUAL_FACES),
+  unit: 10.125,
+  typeScale: 1,
+  scale: scaleOf(10.125),
+};
+const areaOf = (height: number) => ({ x: 40, y: 30, width: 300, height });
+const blocksOf = (blocks: object[]) => readDesign({ name: 'x', blocks }).blocks;
+const facing = (blocks: readonly Block[], height = 500) => {
+  const { whole, left, right } = arrangeFacing(blocks, blocks, areaOf(height), PEN);
+  const leaves = ({ placed }: typeof left) => placed.filter(({ block }) => block.type !== 'group');
+  return { left, right, whole, onLeft: leaves(left), onRight: leaves(right) };
+};
+
+describe('blocks on two pages that face each other', () => {
+  it('stand on one of them each, and those that were parted on both, with all of their rows', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...IDS), fc.integer({ min: 300, max: 760 }), (id, height) => {
+        const { blocks } = DESIGNS[id].design;
+        const { left, right, whole, onLeft, onRight } = facing(blocks, height);
+        if (left.missing > 0 || right.missing > 0 || left.left.length + right.left.length > 0) return;
+        const standing = new Map<Block, Block[]>();
+        for (const { block } of [...onLeft, ...onRight]) {
+          const of = whole.get(block) ?? block;
+          standing.set(of, [...(standing.get(of) ?? []), block]);
+        }
+        for (const block of eachBlock(blocks)) {
+          if (block.of || block.type === 'space') continue;
+          const parts = standing.get(block) ?? [];
+          expect(parts.length, `${id} ${block.type}`).toBeGreaterThan(0);
+          const cut = blockKind(block).cut;
+          if (parts.length === 1) expect(parts[0]).toBe(block);
+          else {
+            const rows = parts.map((part) => cut!.rows(part));
+            expect(rows.reduce((sum, one) => sum + one)).toBe(cut!.rows(block));
+            expect(Math.min(...rows)).toBeGreaterThanOrEqual(2);
+          }
+        }
+      }),
+      { numRuns: everything ? 2000 : 150 },
+    );
+  });
+
+  it('leave both pages about as full, and keep together what they can', () => {
+    const lines = (title: string, count: number) => ({ type: 'rule', title, lines: count });
+    const titles = (placed: { block: Block }[]) => placed.map(({ block }) => block.title);
+    const even = facing(blocksOf([lines('a', 3), lines('b', 3), lines('c', 3), lines('d', 3)]));
+    expect([titles(even.onLeft), titles(even.onRight)]).toEqual([
+      ['a', 'b'],
+      ['c', 'd'],
+    ]);
+    const beside = facing(blocksOf([{ type: 'columns', of: [lines('a', 8), lines('b', 8)] }]));
+    expect([titles(beside.onLeft), titles(beside.onRight)]).toEqual([['a'], ['b']]);
+    // Each has the width of a page, not half of it.
+    for (const { rect } of [...beside.onLeft, ...beside.onRight]) expect(rect.width).toBeCloseTo(300, 3);
+    const one = facing(blocksOf([{ type: 'head', title: 'Moths' }, lines('a', 20)]));
+    expect([titles(one.onLeft), titles(one.onRight)]).toEqual([['Moths', 'a'], ['']]);
+  });
+
+  it('are not stretched apart where none of them grows: the foot of the page is free', () => {
+    const table = { type: 'table', columns: [{ label: 'What' }], rows: ['a', 'b', 'c', 'd'] };
+    const { onLeft } = facing(blocksOf([{ type: 'head', title: 'x' }, table, table, table]));
+    for (let i = 1; i < onLeft.length; i++) {
+      const above = onLeft[i - 1]!.rect;
+      expect(onLeft[i]!.rect.y - above.y - above.height).toBeLessThanOrEqual(3 * PEN.unit + 1e-6);
+    }
+  });
+
+  it('come closer together on both before one leaves, and leave by rank where that is not enough', () => {
+    const blocks = (lines: number) =>
+      blocksOf([
+        { type: 'rule', title: 'a', lines, before: 'number' },
+        { type: 'rule', title: 'b', lines, before: 'number' },
+        { type: 'box', title: 'c', least: 8, rank: 1 },
+      ]);
+    const close = facing(blocks(13), 380);
+    expect([close.left.left, close.right.left]).toEqual([[], []]);
+    expect(close.left.pen.unit).toBeLessThan(PEN.unit);
+    expect(close.right.pen.unit).toBe(close.left.pen.unit);
+    const less = facing(blocks(16), 380);
+    expect([...less.left.left, ...less.right.left].map(({ title }) => title)).toEqual(['c']);
+    expect(Math.max(less.left.missing, less.right.missing)).toBe(0);
+    expect(facing(blocks(60), 380).right.missing).toBeGreaterThan(0);
+  });
+
+  it('one that cannot be parted stands on the left, and the proof says so', () => {
+    const design = { name: 'One', blocks: [{ type: 'box', title: 'SKETCH' }] };
+    const book = bookOf({ design });
+    expect(textsOn(book, 2)).toContain('SKETCH');
+    expect(drawPage(book, 3, type).layers[0]!.marks).toEqual([]);
+    expect(findings(book)[0]).toMatchObject({
+      severity: 'look',
+      message: expect.stringMatching(/nothing stands here: the design is one block/),
+    });
+  });
+});
+
+describe('a design on two facing pages', () => {
+  it('begins on a left page, and has as many designs as the section says', () => {
+    const { plan } = bookOf({ design: 'daily-log' }, USUAL, { pages: 3 });
+    const body = plan.pages.filter(({ role }) => role === 'body');
+    expect(body.map(({ side }) => side)).toEqual(Array(3).fill(['verso', 'recto']).flat());
+    expect(body.map(({ part }) => part)).toEqual(Array(3).fill(['left', 'right']).flat());
+  });
+
+  it('has nothing to find fault with, and all of it fits in large print', () => {
+    const problems = (design: string, trim: readonly [string, string], largePrint = false) =>
+      designPages(bookOf({ design }, trim, { style: { largePrint }, pages: 1 }), type).problems.map(
+        ({ message }) => `${design} on ${trim.join(' × ')}: ${message}`,
+      );
+    for (const design of IDS) {
+      for (const trim of [USUAL, LARGE, WIDE]) expect(problems(design, trim)).toEqual([]);
+      expect(problems(design, LARGE, true)).toEqual([]);
+      for (const trim of [USUAL, SMALL])
+        expect(problems(design, trim, true).filter((said) => /no room for|too high/.test(said))).toEqual([]);
+    }
+  });
+
+  it('nothing leaves the safe area in any look, on any trim, in large print', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...IDS),
+        fc.constantFrom('own', ...Object.keys(LOOKS)),
+        fc.constantFrom(...TRIMS),
+        fc.boolean(),
+        fc.constantFrom('page', 'service'),
+        (design, look, trim, largePrint, margins) =>
+          holdsInside(bookOf({ design, look }, trim, { style: { largePrint, margins } }), type),
+      ),
+      { numRuns: everything ? 1000 : 40 },
+    );
+  });
+
+  it('the days of a month go on from one page to the other, each once', () => {
+    for (const trim of [USUAL, WIDE]) {
+      const book = bookOf({ design: 'habits-month' }, trim);
+      const days = [2, 3].map((page) =>
+        textsOn(book, page)
+          .filter((text) => /^\d+$/.test(text))
+          .map(Number),
+      );
+      expect(Math.min(...days.map(({ length }) => length))).toBeGreaterThan(9);
+      expect(days.flat()).toEqual(Array.from({ length: 31 }, (_, i) => i + 1));
+    }
+  });
+
+  it('is parted at the same place on all of its pages, whatever their prompts', () => {
+    const varied = [
+      'Short',
+      'A question that takes a good many words, so that it needs three lines or four',
+      'Why?',
+    ];
+    const book = bookOf({ design: 'reflection', varied: varied.join('\n') }, USUAL, { pages: 3 });
+    const title = 'In one sentence';
+    const own = bookOf({ design: 'reflection' });
+    const at = textsOn(own, 2).includes(title) ? 0 : 1;
+    for (const [i, said] of varied.entries()) {
+      expect(textsOn(book, 2 + 2 * i).join(' ')).toContain(said.split(' ').slice(0, 3).join(' '));
+      expect(textsOn(book, 2 + 2 * i + at)).toContain(title);
+    }
+  });
+
+  it('says once of two pages what is wrong with its list', () => {
+    const found = findings(bookOf({ design: 'reflection', varied: 'Wait\nLook\nwait' }));
+    expect(found.map(({ message }) => message)).toEqual([expect.stringMatching(/“Wait” stands 2 times/)]);
+  });
+
+  it('is seen by itself on both of its pages, with every block to take hold of', () => {
+    for (const id of IDS) {
+      const { recipe } = bookOf({ design: id });
+      const { pages, problems } = designPages(bookFrom(designBook(recipe, 's')), type);
+      expect(pages).toHaveLength(2);
+      expect(problems).toEqual([]);
+      const paths = new Set(pages.flatMap(({ places }) => places.map(({ path }) => path.join('.'))));
+      const leaves = [...eachBlock(DESIGNS[id].design.blocks)].filter(({ type: sort }) => sort !== 'space');
+      expect(paths.size, id).toBeGreaterThanOrEqual(leaves.length);
+    }
+  });
+});
+
+describe('large print', () => {
+  it('sets designs on two facing pages that do not fit on one, and no others', async () => {
+    const book = bookFrom(
+      recipeOf(
+        ['gratitude-three', 'habits-year', 'symptoms'].map((design) => ({
+          id: design,
+          kind: 'composed',
+          pages: 4,
+          options: { design },
+        })),
+        {
+          quill: 4,
+          style: { largePrint: true },
+          print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+        },
+      ),
+    );
+    expect(await finished(forLargeType(book, type))).toEqual(
+      ['habits-year', 'symptoms'].map((section) => ({
+        section,
+        from: { facing: false },
+        to: { facing: true },
+      })),
+    );
+  });
+});
