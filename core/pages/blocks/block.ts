@@ -59,6 +59,8 @@ export interface BlockKind<Own = unknown> {
   draw(block: Own, rect: Rect, pen: Pen): Mark[];
   /** How it is parted between two pages that face each other: of how many rows it is, and as two, the first with so many of them. */
   cut?: { rows(block: Own): number; at(block: Own, rows: number): [Own, Own] };
+  /** The same with less beside each other and more below, for where what is beside each other is too small to write in. */
+  looser?(block: Own, width: number, pen: Pen): Own;
   /** What is too small to write in at this size, or null. */
   tooSmall?(block: Own, rect: Rect, pen: Pen): string | null;
   /** What to say of words that found no room at this size, or null. */

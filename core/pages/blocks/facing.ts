@@ -18,15 +18,15 @@ interface Parting {
 export interface FacingPages {
   left: ArrangedPage;
   right: ArrangedPage;
-  /** The blocks that were parted, by their parts. */
+  /** The blocks of the design that stand on them in another form, by what stands there. */
   whole: ReadonlyMap<Block, Block>;
 }
 
 /**
- * Harm of parting what stands together: columns, which then stand one on each page; rows of one block; what is in a frame. And that of
- * each unit of a page that no block takes.
+ * Harm of parting what stands together: columns, which then stand one on each page; one of several columns, whose rest stays as narrow
+ * as it was; rows of one block; what is in a frame. And that of each unit of a page that no block takes.
  */
-const HARM = { columns: 2, rows: 6, frame: 9, empty: 2 };
+const HARM = { columns: 2, column: 14, rows: 6, frame: 9, empty: 2 };
 /** Half of a design may have nothing that grows: its blocks then stay together, and the foot of the page is free. In units. */
 const MOST_GAP = 3;
 /** A block with fewer rows is not parted, and none is left with fewer than half as many. */
@@ -74,8 +74,12 @@ function partingsWithin(block: Block): Parting[] {
       };
     });
   }
-  const harm = block.type === 'columns' ? HARM.columns : block.type === 'group' ? HARM.frame : 0;
-  return partingsOf(block.of).map((parting) => {
+  const { type, of } = block;
+  return partingsOf(of).map((parting) => {
+    // More than there were: one of them was parted.
+    const within = parting.left.length + parting.right.length > of.length;
+    const harm =
+      type === 'columns' ? (within ? HARM.column : HARM.columns) : type === 'group' ? HARM.frame : 0;
     const [left, right] = [
       { ...block, of: [...parting.left] },
       { ...block, of: [...parting.right], ...(block.title ? { title: '' } : {}) },
@@ -115,7 +119,7 @@ function byEvenness(
     return Math.abs(left.least - right.least) + HARM.empty * (left.empty + right.empty) + parting.harm;
   };
   const own = partingsOf(blocks);
-  const models = like === blocks ? own : partingsOf(like);
+  const models = partingsOf(like);
   const costs = (models.length === own.length ? models : own).map(costOf);
   return own
     .map((parting, i) => ({ parting, cost: costs[i]! }))
@@ -123,9 +127,23 @@ function byEvenness(
     .map(({ parting }) => parting);
 }
 
+/** Blocks with no more beside each other than there is room to write in, and what they were; those in columns stay as they are. */
+function loosened(blocks: readonly Block[], width: number, pen: Pen) {
+  const was = new Map<Block, Block>();
+  const loose = blocks.map((block) => {
+    const kind = block.of ? null : blockKind(block);
+    const rect = { x: 0, y: 0, width, height: Infinity };
+    if (!kind?.looser || !kind.tooSmall?.(block, rect, pen)) return block;
+    const one = kind.looser(block, width, pen) as Block;
+    was.set(one, block);
+    return one;
+  });
+  return { loose, was };
+}
+
 /**
  * Shares out the blocks of a design between two pages that face each other: between two blocks or within one, where both pages come
- * to be about as full. Lines are closer together on both, and blocks leave by rank, only where they do not fit in any way otherwise.
+ * to be about as full. What is too small to write in for want of width has more height. Lines are closer together on both, and blocks leave by rank, only where they do not fit in any way otherwise.
  * One block that cannot be parted stands on the left page alone.
  * @param like the blocks with the words that say where they are best parted, so that all pages of a section are parted there
  * @param area of one of the pages, and as large on the other: what stands there is placed as if it were on this one
@@ -136,8 +154,9 @@ export function arrangeFacing(
   area: Rect,
   pen: Pen,
 ): FacingPages {
-  const ways = byEvenness(blocks, like, area, pen);
-  if (ways.length === 0) ways.push({ left: blocks, right: [], harm: 0, whole: [] });
+  const { loose, was } = loosened(blocks, area.width, pen);
+  const ways = byEvenness(loose, loosened(like, area.width, pen).loose, area, pen);
+  if (ways.length === 0) ways.push({ left: loose, right: [], harm: 0, whole: [] });
   let best: FacingPages | null = null;
   let least = Infinity;
   for (const closer of pensFor(pen))
@@ -145,7 +164,7 @@ export function arrangeFacing(
       const pages = {
         left: { ...arrangeAt(way.left, area, closer, MOST_GAP), pen: closer },
         right: { ...arrangeAt(way.right, area, closer, MOST_GAP), pen: closer },
-        whole: new Map(way.whole),
+        whole: new Map([...was, ...way.whole.map(([part, of]) => [part, was.get(of) ?? of] as const)]),
       };
       const sides = [pages.left, pages.right];
       const missing = sides.reduce((sum, side) => sum + Math.max(0, side.missing), 0);

@@ -57,8 +57,13 @@ const called = (block: Block): string => {
 /**
  * What is wrong with a page of blocks: too high, blocks that left, what is too small to write in, words that found no room.
  * @param tooHigh what to say of a page that does not fit; `{lines}` stands for how many lines are missing
+ * @param leftOut what to say behind the names of blocks that left
  */
-export function problemsOf({ placed, left, missing, pen }: ArrangedPage, tooHigh: string): ItemProblem[] {
+export function problemsOf(
+  { placed, left, missing, pen }: ArrangedPage,
+  tooHigh: string,
+  leftOut = 'left out at this trim.',
+): ItemProblem[] {
   const problems: ItemProblem[] = [];
   if (missing > 0)
     problems.push({
@@ -68,7 +73,7 @@ export function problemsOf({ placed, left, missing, pen }: ArrangedPage, tooHigh
   if (left.length > 0)
     problems.push({
       severity: 'look',
-      message: `no room for ${left.map((block) => `“${called(block)}”`).join(', ')}; left out at this trim.`,
+      message: `no room for ${left.map((block) => `“${called(block)}”`).join(', ')}; ${leftOut}`,
     });
   const said = (of: 'tooSmall' | 'noRoom'): string[] =>
     placed.flatMap(({ block, rect }) => {

@@ -408,6 +408,10 @@ describe('a composed page', () => {
     expect(findings(pageOf({ design: narrow }))[0]!.message).toMatch(
       /the line behind “Long label”: too small to write in by hand/,
     );
+    const grid = { type: 'grid', rows: ['A name that is long'], columns: ['1', '2'], rowsWidth: 5 };
+    expect(findings(pageOf({ design: { name: 'Grid', blocks: [grid] } }))[0]!.message).toMatch(
+      /no room for “A name that is long”, the name of a row/,
+    );
   });
 
   it('design and look of the house: its faces where it has chosen some', () => {

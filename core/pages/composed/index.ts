@@ -126,12 +126,16 @@ function problemsIn(
         message: 'nothing stands here: the design is one block. Add another, or set it on one page.',
       },
     ];
-  return problemsOf(
-    page,
-    facing
-      ? 'the design is {lines} lines too high for two pages of this trim. Remove a block, or choose a larger trim.'
-      : 'the design is {lines} lines too high for this trim. Set it on two facing pages, remove a block, or choose a larger trim.',
-  );
+  return facing
+    ? problemsOf(
+        page,
+        'the design is {lines} lines too high for two pages of this trim. Remove a block, or choose a larger trim.',
+      )
+    : problemsOf(
+        page,
+        'the design is {lines} lines too high for this trim. Set it on two facing pages, remove a block, or choose a larger trim.',
+        'left out at this trim. On two facing pages there is more room.',
+      );
 }
 
 /** Where the blocks of a page come to stand, and what is wrong with it. */

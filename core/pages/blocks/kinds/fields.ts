@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { points } from '../../paper/settings.ts';
 import { defineBlock } from '../block.ts';
-import { boxed, label, rule, size, sizes } from '../pen.ts';
+import { boxed, label, type Pen, rule, size, sizes } from '../pen.ts';
 import { cutRows } from './cut.ts';
 import { drawField, field, iconRow, LEAST_LINE, optionsFit, shared, writingRoom } from './field.ts';
 
@@ -29,14 +29,34 @@ export const fields = defineBlock({
         drawField(pen, of, { x, width }, rect.y + (i + 1) * ROW * pen.unit - pen.unit * 0.25),
       ),
     ),
-  tooSmall: ({ rows: given }, rect, pen) => {
-    for (const row of given)
-      for (const { of, width } of shared(row, rect, size(pen, 4)))
-        if (writingRoom(pen, of, width) < points(LEAST_LINE, 'mm')) return `the line behind “${of.label}”`;
-        else if (!optionsFit(pen, of, width)) return `the answers of “${of.label}”`;
+  looser: (block, width, pen) => ({
+    ...block,
+    rows: block.rows.flatMap((row) => wrapped(row, width, pen)),
+  }),
+  tooSmall: ({ rows: given }, { width }, pen) => {
+    for (const row of given) {
+      const found = tooSmallIn(row, width, pen);
+      if (found) return found;
+    }
     return null;
   },
 });
+
+type Row = v.InferOutput<typeof rows>[number];
+
+function tooSmallIn(row: Row, across: number, pen: Pen): string | null {
+  for (const { of, width } of shared(row, { x: 0, width: across }, size(pen, 4)))
+    if (writingRoom(pen, of, width) < points(LEAST_LINE, 'mm')) return `the line behind “${of.label}”`;
+    else if (!optionsFit(pen, of, width)) return `the answers of “${of.label}”`;
+  return null;
+}
+
+/** A row as two, and as more, until there is room to write in each. */
+function wrapped(row: Row, width: number, pen: Pen): Row[] {
+  if (row.length === 1 || !tooSmallIn(row, width, pen)) return [row];
+  const half = Math.ceil(row.length / 2);
+  return [row.slice(0, half), row.slice(half)].flatMap((part) => wrapped(part, width, pen));
+}
 
 const CELL = 3;
 

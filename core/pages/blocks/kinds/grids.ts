@@ -211,6 +211,13 @@ export const marksGrid = defineBlock({
     (rect.width * (1 - block.rowsWidth / 100)) / block.columns.length < points(LEAST_CELL, 'mm')
       ? 'a column to mark'
       : null,
+  noRoom(block, rect, pen) {
+    const width = (rect.width * block.rowsWidth) / 100 - size(pen, 2);
+    const gone = block.rows.find((name) => name && words(pen, name, { x: 0, y: 0, width }).length === 0);
+    return gone === undefined
+      ? null
+      : `no room for “${gone}”, the name of a row. Set a larger width of the names.`;
+  },
 });
 
 /** A grid to draw a line of numbers into: steps across, values upwards. */
