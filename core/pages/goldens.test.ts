@@ -401,6 +401,12 @@ const SAMPLES: Record<string, object[]> = {
     {},
     { options: { columns: '3', letters: false, heading: 'Where it is' } },
   ],
+  'subject-index 2': [
+    { kind: 'ruled', version: 3, pages: 19, options: { heading: 'subject', subjects: 'Moths\nBees\nÄpfel' } },
+    { kind: 'ruled', version: 3, pages: 4, options: { heading: 'subject', subjects: 'Rain' } },
+    {},
+    { options: { columns: '3', letters: false, heading: 'Where it is' } },
+  ],
   'dots-to-join 1': [
     { pages: 3 },
     { pages: 1, options: { dots: 16, picture: 'owl' } },

@@ -4,10 +4,17 @@ import { printedWords } from '../../printed-words/index.ts';
 import { BLACK, type Mark, type TextMark, textLine } from '../../scene/index.ts';
 import { enumOf, exactObject, text } from '../../schema.ts';
 import { setting } from '../../settings.ts';
-import { type DrawContext, defineKind, INDEXED_BY, type IndexedTerm, type Unit } from '../kind.ts';
+import {
+  type DrawContext,
+  defineKind,
+  INDEXED_BY,
+  type IndexedTerm,
+  type PageKind,
+  type Unit,
+} from '../kind.ts';
 import { matterHeading, matterRoom } from '../matter/prose.ts';
 import { oneLine } from '../paper/one-line.ts';
-import { type IndexLine, inColumns, indexLines, placesOf } from './lines.ts';
+import { evenColumns, type IndexLine, inColumns, indexLines, placesOf } from './lines.ts';
 
 const options = exactObject({
   of: setting(enumOf(INDEXED_BY), 'subjects', {
@@ -75,6 +82,9 @@ function linesOf(
   );
 }
 
+/** How the lines of an index stand in columns; see lines.ts. */
+type Columns = (lines: readonly IndexLine[], height: number, across: number) => IndexLine[][];
+
 const isHead = ({ data }: Unit): boolean => (data as { page: number }).page === 0;
 
 function lineMarks(
@@ -122,14 +132,14 @@ function cut(words: string, set: (some: string) => TextMark | null): TextMark | 
   return null;
 }
 
-function draw(context: DrawContext<Options, never>): Mark[] {
+function drawIn(columnsOf: Columns, context: DrawContext<Options, never>): Mark[] {
   const { type, faces, frame, language, options: chosen, whole, unit } = context;
   const body = matterRoom(context);
   const scale = frame.grid.typeScale;
   const { page } = unit.data as { page: number };
   const across = Number(chosen.columns);
   const indexed = entriesOf(whole.indexed, chosen);
-  const columns = inColumns(linesOf(indexed, language, frame, chosen), heightOf(frame));
+  const columns = columnsOf(linesOf(indexed, language, frame, chosen), heightOf(frame), across);
   const own = columns.slice(page * across, (page + 1) * across);
   const heading = isHead(unit)
     ? matterHeading(
@@ -158,9 +168,10 @@ const NOTHING: Readonly<Record<Options['of'], string>> = {
   levels: 'Add puzzles with a level',
 };
 
-export const subjectIndex = defineKind<Options, never>({
+type Index = Parameters<typeof defineKind<Options, never>>[0];
+
+const common: Omit<Index, 'version' | 'units' | 'draw'> = {
   id: 'subject-index',
-  version: 1,
   later: { of: 'subjects' },
   name: 'Index',
   family: 'Front and back matter',
@@ -179,13 +190,6 @@ export const subjectIndex = defineKind<Options, never>({
   indexesPages: true,
   inHouseFaces: () => true,
   options,
-  units: ({ indexed, frame, language, options: chosen }) => {
-    const sheet = frame('recto');
-    const columns = inColumns(linesOf(entriesOf(indexed, chosen), language, sheet, chosen), heightOf(sheet));
-    const pages = Math.max(1, Math.ceil(columns.length / Number(chosen.columns)));
-    return Array.from({ length: pages }, (_, page): Unit => ({ data: { page } }));
-  },
-  draw,
   inspectUnit: ({ whole, unit, options: chosen }) =>
     entriesOf(whole.indexed, chosen).length === 0 && isHead(unit)
       ? [
@@ -195,4 +199,31 @@ export const subjectIndex = defineKind<Options, never>({
           },
         ]
       : [],
+};
+
+const withColumns = (columnsOf: Columns): Pick<Index, 'units' | 'draw'> => ({
+  units: ({ indexed, frame, language, options: chosen }) => {
+    const sheet = frame('recto');
+    const across = Number(chosen.columns);
+    const lines = linesOf(entriesOf(indexed, chosen), language, sheet, chosen);
+    const pages = Math.max(1, Math.ceil(columnsOf(lines, heightOf(sheet), across).length / across));
+    return Array.from({ length: pages }, (_, page): Unit => ({ data: { page } }));
+  },
+  draw: (context) => drawIn(columnsOf, context),
+});
+
+const first = defineKind<Options, never>({ ...common, ...withColumns(inColumns), version: 1 });
+
+export const subjectIndex = defineKind<Options, never>({
+  ...common,
+  ...withColumns(evenColumns),
+  version: 2,
+  earlier: [
+    {
+      version: 1,
+      migrate: (same) => same,
+      changes: 'Columns of the last page are about as long as each other.',
+      kept: first as unknown as PageKind,
+    },
+  ],
 });

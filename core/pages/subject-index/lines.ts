@@ -67,7 +67,7 @@ export function placesOf(column: readonly IndexLine[]): number[] {
 
 /**
  * Lines in columns of a height: no letter and no entry with numbers below it stands last in one.
- * @param height lines of a column, 3 or more
+ * @param height lines of a column, `LEAST_COLUMN` or more
  */
 export function inColumns(lines: readonly IndexLine[], height: number): IndexLine[][] {
   const columns: IndexLine[][] = [[]];
@@ -84,3 +84,21 @@ export function inColumns(lines: readonly IndexLine[], height: number): IndexLin
   });
   return columns;
 }
+
+/**
+ * As `inColumns`, with the columns of the last page no longer than it takes: about as long as each other, not one full and one short.
+ * @param across columns of a page
+ */
+export function evenColumns(lines: readonly IndexLine[], height: number, across: number): IndexLine[][] {
+  const columns = inColumns(lines, height);
+  const from = Math.floor((columns.length - 1) / across) * across;
+  const last = columns.slice(from).flat();
+  for (let least = LEAST_COLUMN; least < height; least++) {
+    const even = inColumns(last, least);
+    if (even.length <= across) return [...columns.slice(0, from), ...even];
+  }
+  return columns;
+}
+
+/** What must stand together fits into so many lines. */
+const LEAST_COLUMN = 3;

@@ -6,7 +6,7 @@ import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { eachMark } from '../../scene/index.ts';
 import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
-import { inColumns, indexLines, placesOf } from './lines.ts';
+import { evenColumns, type IndexLine, inColumns, indexLines, placesOf } from './lines.ts';
 
 const type = typesetterFromDisk();
 const ruled = (id: string, pages: number, subjects: string, more: object = {}) => ({
@@ -285,5 +285,38 @@ describe('lines in columns', () => {
       ),
       { numRuns: 100 },
     );
+  });
+
+  it('of the last page are about as long as each other, and no page more', () => {
+    const ends = (column: readonly IndexLine[]) => placesOf(column).at(-1) ?? 0;
+    const entries = (count: number) =>
+      Array.from({ length: count }, (_, i) => ({
+        by: 'subjects' as const,
+        text: `${String.fromCharCode(97 + Math.floor(i / 3))}${i}`,
+        numbers: ['12'],
+      }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 90 }),
+        fc.integer({ min: 5, max: 20 }),
+        fc.integer({ min: 1, max: 3 }),
+        (count, height, across) => {
+          const lines = indexLines(entries(count), 'en', { line: 30, numbers: 24 }, true);
+          const [full, even] = [inColumns(lines, height), evenColumns(lines, height, across)];
+          expect(even.flat()).toEqual(lines);
+          expect(Math.ceil(even.length / across)).toBe(Math.ceil(full.length / across));
+          const last = even.slice(Math.floor((even.length - 1) / across) * across);
+          // A letter and its first entry stand together, so that a column may end two lines early.
+          const longest = Math.max(...last.map(ends));
+          expect(longest).toBeLessThanOrEqual(height);
+          const needed = last.reduce((sum, column) => sum + ends(column), 0) / across;
+          if (lines.length > 3 * across) expect(longest - needed).toBeLessThan(4);
+        },
+      ),
+    );
+    const lines = indexLines(entries(24), 'en', { line: 30, numbers: 24 }, true);
+    const heights = (columns: IndexLine[][]) => columns.map(ends).map(Math.round);
+    expect(heights(inColumns(lines, 25))).toEqual([25, 11]);
+    expect(heights(evenColumns(lines, 25, 2))).toEqual([18, 18]);
   });
 });
