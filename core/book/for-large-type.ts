@@ -115,7 +115,9 @@ function* roomierPages(book: Book, section: Section, type: Typesetter): Steps<Op
     }
     return problems / new Set(pages.map(({ unit }) => unit)).size;
   }
-  const rooms = kindOf(section).roomier?.(section.options) ?? [];
+  // Among the pages of a group, two that face each other would have empty ones between.
+  const isMember = book.recipe.sections.every(({ id }) => id !== section.id);
+  const rooms = isMember ? [] : (kindOf(section).roomier?.(section.options) ?? []);
   let best = { options: section.options, problems: rooms.length ? yield* problemsWith(section.options) : 0 };
   for (const room of rooms) {
     const options = best.problems > 0 ? optionsWith(section, { ...best.options, ...room }) : null;

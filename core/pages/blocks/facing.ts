@@ -1,6 +1,6 @@
 import type { Rect } from '../../print/index.ts';
 import { type ArrangedPage, arrangeAt, GAP, heightsOf, pensFor } from './arrange.ts';
-import type { Block } from './block.ts';
+import { type Block, eachBlock } from './block.ts';
 import { blockKind } from './kinds/index.ts';
 import type { Pen } from './pen.ts';
 
@@ -24,9 +24,13 @@ export interface FacingPages {
 
 /**
  * Harm of parting what stands together: columns, which then stand one on each page; one of several columns, whose rest stays as narrow
- * as it was; rows of one block; what is in a frame. And that of each unit of a page that no block takes.
+ * as it was; rows of one block; what is in a frame. And that of each unit of a page that no block takes, or that is too much for it.
  */
-const HARM = { columns: 2, column: 14, rows: 6, frame: 9, empty: 2 };
+const HARM = { columns: 2, column: 14, rows: 6, frame: 9, empty: 2, over: 4 };
+/** So many ways are tried, the best first: a design of hundreds of blocks has thousands. */
+const MOST_TRIED = 40;
+/** Of cuts by rows no more are looked at; no design that ships has as many. */
+const MOST_CUTS = 200;
 /** Half of a design may have nothing that grows: its blocks then stay together, and the foot of the page is free. In units. */
 const MOST_GAP = 3;
 /** A block with fewer rows is not parted, and none is left with fewer than half as many. */
@@ -40,13 +44,23 @@ function trimmed(blocks: readonly Block[]): readonly Block[] {
   return blocks.slice(kept[0], (kept.at(-1) ?? -1) + 1);
 }
 
-/** All ways to part blocks that stand one below the other: between two of them, or within one. */
-function partingsOf(blocks: readonly Block[]): Parting[] {
+/** How many ways there are to cut a block by its rows. */
+const cutsOf = (block: Block): number =>
+  block.of ? 0 : Math.max(0, (blockKind(block).cut?.rows(block) ?? 0) - FEWEST_ROWS + 1);
+
+/** All ways to part the blocks of a design; of cuts by rows some, where there are very many. */
+function allPartings(blocks: readonly Block[]): Parting[] {
+  const cuts = [...eachBlock(blocks)].reduce((sum, block) => sum + cutsOf(block), 0);
+  return partingsOf(blocks, Math.max(1, Math.ceil(cuts / MOST_CUTS)));
+}
+
+/** Ways to part blocks that stand one below the other: between two of them, or within one. @param step of so many cuts, one */
+function partingsOf(blocks: readonly Block[], step: number): Parting[] {
   const between = blocks
     .slice(1)
     .map((_, i) => ({ left: blocks.slice(0, i + 1), right: blocks.slice(i + 1), harm: 0, whole: [] }));
   const within = blocks.flatMap((block, i) =>
-    partingsWithin(block).map(({ left, right, ...more }) => ({
+    partingsWithin(block, step).map(({ left, right, ...more }) => ({
       left: [...blocks.slice(0, i), ...left],
       right: [...right, ...blocks.slice(i + 1)],
       ...more,
@@ -57,12 +71,15 @@ function partingsOf(blocks: readonly Block[]): Parting[] {
     .map(({ left, right, ...more }) => ({ left: trimmed(left), right: trimmed(right), ...more }));
 }
 
-function partingsWithin(block: Block): Parting[] {
+function partingsWithin(block: Block, step: number): Parting[] {
   if (!block.of) {
-    const cut = blockKind(block).cut;
-    const rows = cut?.rows(block) ?? 0;
-    return Array.from({ length: Math.max(0, rows - FEWEST_ROWS + 1) }, (_, i) => {
-      const [left, right] = cut!.at(block, i + FEWEST_ROWS / 2) as [Block, Block];
+    const cuts = cutsOf(block);
+    return Array.from({ length: Math.ceil(cuts / step) }, (_, i) => {
+      const at = i * step + Math.floor(Math.min(step, cuts) / 2);
+      const [left, right] = blockKind(block).cut!.at(block, Math.min(at, cuts - 1) + FEWEST_ROWS / 2) as [
+        Block,
+        Block,
+      ];
       return {
         left: [left],
         right: [right],
@@ -75,7 +92,7 @@ function partingsWithin(block: Block): Parting[] {
     });
   }
   const { type, of } = block;
-  return partingsOf(of).map((parting) => {
+  return partingsOf(of, step).map((parting) => {
     // More than there were: one of them was parted.
     const within = parting.left.length + parting.right.length > of.length;
     const harm =
@@ -112,18 +129,20 @@ function byEvenness(
   const units = Math.floor(height / pen.unit);
   const page = (all: readonly Block[]) => {
     const sum = (of: 'least' | 'most') => all.reduce((so, block) => so + heights(block)[of] + GAP, -GAP);
-    return { least: sum('least'), empty: Math.max(0, units - sum('most')) };
+    const [least, most] = [sum('least'), sum('most')];
+    return { least, harm: HARM.empty * Math.max(0, units - most) + HARM.over * Math.max(0, least - units) };
   };
-  const costOf = (parting: Parting): number => {
-    const [left, right] = [page(parting.left), page(parting.right)];
-    return Math.abs(left.least - right.least) + HARM.empty * (left.empty + right.empty) + parting.harm;
+  const costOf = ({ left, right, harm }: Parting): number => {
+    const [one, other] = [page(left), page(right)];
+    return Math.abs(one.least - other.least) + one.harm + other.harm + harm;
   };
-  const own = partingsOf(blocks);
-  const models = partingsOf(like);
+  const own = allPartings(blocks);
+  const models = allPartings(like);
   const costs = (models.length === own.length ? models : own).map(costOf);
   return own
     .map((parting, i) => ({ parting, cost: costs[i]! }))
     .sort((a, b) => a.cost - b.cost)
+    .slice(0, MOST_TRIED)
     .map(({ parting }) => parting);
 }
 
@@ -143,8 +162,8 @@ function loosened(blocks: readonly Block[], width: number, pen: Pen) {
 
 /**
  * Shares out the blocks of a design between two pages that face each other: between two blocks or within one, where both pages come
- * to be about as full. What is too small to write in for want of width has more height. Lines are closer together on both, and blocks leave by rank, only where they do not fit in any way otherwise.
- * One block that cannot be parted stands on the left page alone.
+ * to be about as full. What is too small to write in for want of width has more height. Lines are closer together on both, and blocks
+ * leave by rank, only where they do not fit in any way otherwise. One block that cannot be parted stands on the left page alone.
  * @param like the blocks with the words that say where they are best parted, so that all pages of a section are parted there
  * @param area of one of the pages, and as large on the other: what stands there is placed as if it were on this one
  */

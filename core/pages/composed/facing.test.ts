@@ -254,6 +254,16 @@ describe('a design on two facing pages', () => {
     }
   });
 
+  it('of hundreds of blocks is tried in the likeliest ways, and told where it does not fit', () => {
+    const table = { type: 'table', columns: [{ label: 'What' }], lines: 60 };
+    const blocks = Array.from({ length: 24 }, () => ({ type: 'stack', of: Array(6).fill(table) }));
+    const { problems } = designPages(bookOf({ design: { name: 'Many', blocks } }), type);
+    expect(problems[0]).toMatchObject({
+      severity: 'fix',
+      message: expect.stringMatching(/lines too high for two pages of this trim/),
+    });
+  });
+
   it('says once of two pages what is wrong with its list', () => {
     const found = findings(bookOf({ design: 'reflection', varied: 'Wait\nLook\nwait' }));
     expect(found.map(({ message }) => message)).toEqual([expect.stringMatching(/“Wait” stands 2 times/)]);
@@ -273,28 +283,33 @@ describe('a design on two facing pages', () => {
 });
 
 describe('large print', () => {
-  it('sets designs on two facing pages that do not fit on one, and no others', async () => {
-    const book = bookFrom(
-      recipeOf(
-        ['gratitude-three', 'habits-year', 'symptoms'].map((design) => ({
-          id: design,
-          kind: 'composed',
-          pages: 4,
-          options: { design },
-        })),
-        {
-          quill: 4,
-          style: { largePrint: true },
-          print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
-        },
-      ),
+  const book = (sections: object[]) =>
+    bookFrom(
+      recipeOf(sections as never, {
+        quill: 4,
+        style: { largePrint: true },
+        print: { service: 'wrenfair', trim: { width: '6in', height: '9in' } },
+      }),
     );
-    expect(await finished(forLargeType(book, type))).toEqual(
+  const composed = (design: string) => ({ id: design, kind: 'composed', options: { design } });
+  const found = (sections: object[]) => finished(forLargeType(book(sections), type));
+
+  it('sets designs on two facing pages that do not fit on one, and no others', async () => {
+    const sections = ['gratitude-three', 'habits-year', 'symptoms'].map((design) => ({
+      ...composed(design),
+      pages: 4,
+    }));
+    expect(await found(sections)).toEqual(
       ['habits-year', 'symptoms'].map((section) => ({
         section,
         from: { facing: false },
         to: { facing: true },
       })),
     );
+  });
+
+  it('leaves those that alternate with other pages: empty ones would stand between', async () => {
+    const members = [composed('symptoms'), { id: 'r', kind: 'ruled', options: {} }];
+    expect(await found([{ id: 'g', group: { rounds: 4, members } }])).toEqual([]);
   });
 });

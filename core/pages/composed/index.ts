@@ -119,7 +119,7 @@ function problemsIn(
   { page }: ReturnType<typeof arrangedIn>,
   { options: { facing }, part }: OnPage,
 ): ItemProblem[] {
-  if (facing && part === 'right' && page.placed.length + page.left.length === 0)
+  if (facing && part === 'right' && page.missing <= 0 && page.placed.length + page.left.length === 0)
     return [
       {
         severity: 'look',
