@@ -64,6 +64,10 @@ describe('arranging the blocks of a page', () => {
         expect(readable(moved)).toBe(true);
         expect(saidOf(leavesOf(moved))).toEqual(saidOf(leavesOf(design)));
         for (const [, block] of pathsOf(moved.blocks)) expect(block.of?.length ?? 1).toBeGreaterThan(0);
+        // It stays chosen: whoever moved it finds it at its new place, unless its share of the width is another there.
+        const own = blockAt(design.blocks, from)!;
+        if (own.width === 1 && blockAt(design.blocks, to)!.width === 1 && own.of === undefined)
+          expect(pathOf(moved, own)).not.toBeNull();
       }),
       { numRuns: 400 },
     );

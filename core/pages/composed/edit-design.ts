@@ -51,6 +51,9 @@ function among(
   );
 }
 
+/** A block with a share of the width; the very same where it has it, so that whoever knows it finds it again. */
+const wide = (block: Block, width: number): Block => (block.width === width ? block : { ...block, width });
+
 /** Holders that hold nothing leave; columns of one block are that block. */
 const tidied = (blocks: readonly Block[]): Block[] =>
   blocks.flatMap((block): Block[] => {
@@ -59,9 +62,11 @@ const tidied = (blocks: readonly Block[]): Block[] =>
     if (of.length === 0) return [];
     if (of.length === 1 && block.type !== 'group') {
       const [only] = of;
-      return [{ ...only!, width: block.width }];
+      return [wide(only!, block.width)];
     }
-    return [{ ...block, of }];
+    return [
+      of.every((one, i) => one === block.of![i]) && of.length === block.of.length ? block : { ...block, of },
+    ];
   });
 
 const leadsInto = (inner: BlockPath, outer: BlockPath): boolean =>
@@ -94,8 +99,8 @@ function put(blocks: readonly Block[], path: BlockPath, side: Side, block: Block
     // A row among blocks that stand below each other, or the other way round.
     const holder: Holder = across ? 'columns' : 'stack';
     const { width } = there;
-    const own = { ...there, width: 1 };
-    const of = behind ? [own, { ...block, width: 1 }] : [{ ...block, width: 1 }, own];
+    const [own, beside] = [wide(there, 1), wide(block, 1)];
+    const of = behind ? [own, beside] : [beside, own];
     return list.with(at, { type: holder, width, rank: 0, of });
   });
 }
