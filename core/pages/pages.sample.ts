@@ -89,6 +89,17 @@ export function anyOptions(
     .filter((options) => v.safeParse(schema, options).success);
 }
 
+/** Reads what is said on a page, without its number: text by text, as it is drawn. */
+export const textsDrawn =
+  (type: Typesetter) =>
+  (book: Book, page: number): string[] => {
+    const texts: string[] = [];
+    eachMark(drawPage(book, page, type).layers[0]?.marks ?? [], (mark) => {
+      if (mark.type === 'text') texts.push(mark.text);
+    });
+    return texts;
+  };
+
 const isReadable = (size: number): void => expect(size).toBeGreaterThanOrEqual(7);
 
 /**

@@ -291,6 +291,10 @@ test('a design that does not fit on a page in large print stands on two that fac
   // And an empty page before the first spread.
   await expect(sections(page).filter({ hasText: 'Symptoms' })).toContainText('49 pp');
   await expect(settings.getByRole('switch', { name: 'On two facing pages' })).toBeChecked();
+  // Behind each is another of them.
+  const backs = settings.getByRole('group', { name: 'Backs of its pages' });
+  await expect(backs).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(settings.getByLabel('Number of pages')).toHaveValue('24');
+  await expect(backs).toBeVisible();
 });

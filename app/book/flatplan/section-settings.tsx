@@ -125,7 +125,8 @@ function OneSection({
   const settled = useAfterFirstDrawing() || extent !== 'items';
   const member = useBook(({ value: { sections } }) => !sections.some(({ id }) => id === section.id));
   const { plan } = useOpenBook();
-  const facing = plan.pages.some((one) => one.section === section.id && one.part === 'left');
+  const own = plan.pages.filter((one) => one.section === section.id && one.role === 'body');
+  const facing = own.length > 0 && own.every(({ part }) => part === 'left' || part === 'right');
   const filled = section.fillTo !== undefined && plan.filled?.entry === section.id;
   return (
     <>
@@ -178,7 +179,7 @@ function OneSection({
         )}
         {!member && <StandingSettings entry={section} />}
         {maybeStanding(section) && <StandingPagePart section={section} />}
-        <PageSettings section={section} member={member} />
+        <PageSettings section={section} member={member} facing={facing} />
         {settled && (
           <>
             <OptionFields

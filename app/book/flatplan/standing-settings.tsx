@@ -64,7 +64,16 @@ export function StandingSettings({ entry }: { entry: Entry }) {
 }
 
 /** What is on the backs of its pages and, in a group, how often it comes in a round. */
-export function PageSettings({ section, member }: { section: Section; member: boolean }) {
+export function PageSettings({
+  section,
+  member,
+  facing,
+}: {
+  section: Section;
+  member: boolean;
+  /** All of its pages face each other: what is behind them is another of them. */
+  facing: boolean;
+}) {
   const edit = useBook((state) => state.edit);
   const change = (key: string, to: (now: Section) => Section) =>
     edit((recipe) => changeSection(recipe, section.id, to), `${section.id} ${key}`);
@@ -81,7 +90,7 @@ export function PageSettings({ section, member }: { section: Section; member: bo
           }
         />
       )}
-      {kindOf(section).extent !== 'single' && (
+      {kindOf(section).extent !== 'single' && !facing && (
         <Choice
           label="Backs of its pages"
           value={section.backs ?? 'next'}

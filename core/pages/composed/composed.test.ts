@@ -7,14 +7,14 @@ import { USUAL_FACES } from '../../faces/choice.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { flexBoxes, loadFlexbox } from '../../flexbox/index.ts';
 import { proofBook } from '../../proof/index.ts';
-import { eachMark, type TextMark } from '../../scene/index.ts';
+import { eachMark } from '../../scene/index.ts';
 import { describedBy } from '../../schema.ts';
 import { arrange, shareOut } from '../blocks/arrange.ts';
 import type { Block } from '../blocks/block.ts';
 import { BLOCKS } from '../blocks/kinds/index.ts';
 import { LOOKS, type LookId, lookOf } from '../blocks/look.ts';
 import { type Pen, scaleOf } from '../blocks/pen.ts';
-import { holdsInside, TRIMS } from '../pages.sample.ts';
+import { holdsInside, TRIMS, textsDrawn } from '../pages.sample.ts';
 import { designSchema, readDesign } from './design.ts';
 import { DESIGNS, type DesignId } from './designs/index.ts';
 
@@ -37,13 +37,7 @@ const pageOf = (
   );
 type Page = ReturnType<typeof pageOf>;
 
-const textsOn = (book: Page, page: number) => {
-  const texts: string[] = [];
-  eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
-    if (mark.type === 'text') texts.push((mark as TextMark).text);
-  });
-  return texts;
-};
+const textsOn = textsDrawn(type);
 const findings = (book: Page) => proofBook(book, type).filter(({ place }) => place?.view === 'page');
 
 const penFor = (look: LookId, unit = 10.125): Pen => ({
@@ -214,7 +208,7 @@ describe('the designs that ship', () => {
     },
   );
 
-  it('nothing leaves the safe area in any look, on any trim, in large print', () => {
+  it('nothing leaves the safe area in any look, on any trim, in large print, on one page or on two', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...IDS),
@@ -222,10 +216,11 @@ describe('the designs that ship', () => {
         fc.constantFrom(...TRIMS),
         fc.boolean(),
         fc.constantFrom('page', 'service'),
-        (design, look, trim, largePrint, margins) =>
-          holdsInside(pageOf({ design, look }, trim, { style: { largePrint, margins } }), type),
+        fc.boolean(),
+        (design, look, trim, largePrint, margins, facing) =>
+          holdsInside(pageOf({ design, look, facing }, trim, { style: { largePrint, margins } }), type),
       ),
-      { numRuns: everything ? 2000 : 60 },
+      { numRuns: everything ? 3000 : 100 },
     );
   });
 });

@@ -7,13 +7,13 @@ import { USUAL_FACES } from '../../faces/choice.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../../flexbox/index.ts';
 import { proofBook } from '../../proof/index.ts';
-import { eachMark, type TextMark } from '../../scene/index.ts';
+import { eachMark } from '../../scene/index.ts';
 import { type Block, eachBlock } from '../blocks/block.ts';
 import { arrangeFacing } from '../blocks/facing.ts';
 import { blockKind } from '../blocks/kinds/index.ts';
-import { LOOKS, lookOf } from '../blocks/look.ts';
+import { lookOf } from '../blocks/look.ts';
 import { type Pen, scaleOf } from '../blocks/pen.ts';
-import { holdsInside, TRIMS } from '../pages.sample.ts';
+import { TRIMS, textsDrawn } from '../pages.sample.ts';
 import { readDesign } from './design.ts';
 import { DESIGNS, type DesignId } from './designs/index.ts';
 
@@ -38,13 +38,7 @@ const bookOf = (
   );
 type Made = ReturnType<typeof bookOf>;
 
-const textsOn = (book: Made, page: number): string[] => {
-  const texts: string[] = [];
-  eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
-    if (mark.type === 'text') texts.push((mark as TextMark).text);
-  });
-  return texts;
-};
+const textsOn = textsDrawn(type);
 const findings = (book: Made) => proofBook(book, type).filter(({ check }) => check === 'items');
 
 const PEN: Pen = {
@@ -208,21 +202,6 @@ describe('a design on two facing pages', () => {
     const at = labels.map((label) => heights.get(label.toLowerCase())!);
     expect([...at].sort((a, b) => a - b)).toEqual(at);
     expect(new Set(at).size).toBeGreaterThan(1);
-  });
-
-  it('nothing leaves the safe area in any look, on any trim, in large print', () => {
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...IDS),
-        fc.constantFrom('own', ...Object.keys(LOOKS)),
-        fc.constantFrom(...TRIMS),
-        fc.boolean(),
-        fc.constantFrom('page', 'service'),
-        (design, look, trim, largePrint, margins) =>
-          holdsInside(bookOf({ design, look }, trim, { style: { largePrint, margins } }), type),
-      ),
-      { numRuns: everything ? 1000 : 40 },
-    );
   });
 
   it('the days of a month go on from one page to the other, each once', () => {

@@ -6,9 +6,9 @@ import { loadHolidays, loadMoon, plusDays, plusMonths, weeksOfMonth } from '../.
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { loadFlexbox } from '../../flexbox/index.ts';
 import { proofBook } from '../../proof/index.ts';
-import { eachMark, type TextMark } from '../../scene/index.ts';
+import { eachMark } from '../../scene/index.ts';
 import { hourOf } from '../blocks/kinds/days.ts';
-import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import { anyOptions, anySetting, holdsInside, settingOf, TRIMS, textsDrawn } from '../pages.sample.ts';
 import { type PlannerOptions, VIEWS, type ViewId } from './options.ts';
 import { sequence } from './sequence.ts';
 
@@ -30,13 +30,7 @@ const planned = (options: object, more: object = {}) =>
   );
 type Book = ReturnType<typeof planned>;
 
-const textsOn = (book: Book, page: number): string[] => {
-  const texts: string[] = [];
-  eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
-    if (mark.type === 'text') texts.push((mark as TextMark).text);
-  });
-  return texts;
-};
+const textsOn = textsDrawn(type);
 const ownPages = (book: Book) => book.plan.pages.filter(({ unit }) => unit !== null);
 const findings = (book: Book) => proofBook(book, type).filter(({ place }) => place?.view === 'page');
 const YEAR = { from: '2027-01-01', to: '2027-12-31' };

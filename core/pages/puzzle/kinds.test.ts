@@ -5,7 +5,7 @@ import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { loadVocabularies } from '../../puzzles/vocabulary/index.ts';
-import { eachMark, type TextMark } from '../../scene/index.ts';
+import { eachMark } from '../../scene/index.ts';
 import type { AnagramPairsItem } from '../anagram-pairs/fill.ts';
 import type { CrossSumsItem } from '../cross-sums/fill.ts';
 import type { CrosswordItem } from '../crossword/fill.ts';
@@ -16,7 +16,7 @@ import { pageKind } from '../index.ts';
 import type { InequalityItem } from '../inequality/fill.ts';
 import type { KakuroItem } from '../kakuro/fill.ts';
 import type { NonogramItem } from '../nonogram/fill.ts';
-import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import { anyOptions, anySetting, holdsInside, settingOf, TRIMS, textsDrawn } from '../pages.sample.ts';
 import type { TriviaItem } from '../trivia/fill.ts';
 import type { ScrambleItem } from '../word-scramble/fill.ts';
 import type { WordWheelItem } from '../word-wheel/fill.ts';
@@ -52,13 +52,7 @@ const bookOf = (kind: string, section: Section, more: object = {}) =>
 type Book = ReturnType<typeof bookOf>;
 const itemOf = <Item>(book: Book, number: number) =>
   filledItem(book, book.sections.get('s')!, number) as Item;
-const textsOn = (book: Book, page: number): string[] => {
-  const texts: string[] = [];
-  eachMark(drawPage(book, page, type).layers[0]?.marks ?? [], (mark) => {
-    if (mark.type === 'text') texts.push((mark as TextMark).text);
-  });
-  return texts;
-};
+const textsOn = textsDrawn(type);
 const findings = (book: Book) =>
   proofBook(book, type)
     .filter(({ place }) => place?.view === 'page')

@@ -1,13 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recipeOf } from '../../book/book.sample.ts';
-import { bookFrom, drawPage, filledItem } from '../../book/index.ts';
+import { bookFrom, filledItem } from '../../book/index.ts';
 import { typesetterFromDisk } from '../../faces/faces-from-disk.ts';
 import { proofBook } from '../../proof/index.ts';
 import { sameSudoku } from '../../puzzles/sudoku/index.ts';
-import { eachMark, type TextMark } from '../../scene/index.ts';
 import { formatsOf } from '../index.ts';
-import { anyOptions, anySetting, holdsInside, settingOf, TRIMS } from '../pages.sample.ts';
+import { anyOptions, anySetting, holdsInside, settingOf, TRIMS, textsDrawn } from '../pages.sample.ts';
 import { inspectSudoku, type SudokuItem } from './fill.ts';
 import { sudoku } from './index.ts';
 
@@ -26,13 +25,7 @@ type Book = ReturnType<typeof sudokus>;
 
 const itemOf = (book: Book, number: number) =>
   filledItem(book, book.sections.get('s')!, number) as SudokuItem;
-const textsOn = (book: Book, page: number): string[] => {
-  const texts: string[] = [];
-  eachMark(drawPage(book, page, type).layers[0]!.marks, (mark) => {
-    if (mark.type === 'text') texts.push((mark as TextMark).text);
-  });
-  return texts;
-};
+const textsOn = textsDrawn(type);
 const findings = (book: Book) => proofBook(book, type).filter(({ place }) => place?.view === 'page');
 
 describe('what is told of a sudoku', () => {
