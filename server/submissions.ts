@@ -5,7 +5,7 @@ import { fingerprintsOf } from '#core/export/fingerprints.ts';
 import { fingerprint } from '#core/fingerprint.ts';
 import { frozenChange, printService } from '#core/print/index.ts';
 import { db } from './db/client.ts';
-import { type SubmissionState, submission } from './db/schema.ts';
+import { book, type SubmissionState, submission } from './db/schema.ts';
 import { madeFiles } from './files.ts';
 import { newId } from './ids.ts';
 import { enqueueJob } from './jobs/queue.ts';
@@ -14,6 +14,8 @@ import { printingService } from './services/printing-services.ts';
 export interface SubmissionRow {
   id: string;
   bookId: string;
+  /** The book was deleted: its pages are not to be had until it is restored. */
+  deleted: boolean;
   service: string;
   state: SubmissionState;
   reasons: string[];
@@ -24,9 +26,13 @@ export interface SubmissionRow {
   updatedAt: Date;
 }
 
-const rowOf = ({ recipe, ...row }: typeof submission.$inferSelect): SubmissionRow => ({
+const rowOf = (
+  { recipe, ...row }: typeof submission.$inferSelect,
+  deletedAt: Date | null,
+): SubmissionRow => ({
   id: row.id,
   bookId: row.bookId,
+  deleted: deletedAt !== null,
   service: row.service,
   state: row.state,
   reasons: row.reasons,
@@ -39,12 +45,13 @@ const rowOf = ({ recipe, ...row }: typeof submission.$inferSelect): SubmissionRo
 
 export async function listSubmissions(workspaceId: string, bookId?: string): Promise<SubmissionRow[]> {
   const rows = await db()
-    .select()
+    .select({ row: submission, deletedAt: book.deletedAt })
     .from(submission)
+    .innerJoin(book, eq(book.id, submission.bookId))
     .where(and(eq(submission.workspaceId, workspaceId), bookId ? eq(submission.bookId, bookId) : undefined))
     .orderBy(desc(submission.createdAt))
     .limit(500);
-  return rows.map(rowOf);
+  return rows.map(({ row, deletedAt }) => rowOf(row, deletedAt));
 }
 
 const UNDER_WAY_STATES: readonly SubmissionState[] = ['sending', 'unanswered', 'in review'];

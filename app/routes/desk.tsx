@@ -14,6 +14,7 @@ import { VerdictMark } from '../niche/verdict-mark.tsx';
 import { BookCover } from '../parts/book-cover.tsx';
 import { useFormats } from '../parts/formats.tsx';
 import { SubmissionState } from '../parts/submission-state.tsx';
+import { SubmittedBook } from '../parts/submitted-book.tsx';
 import { formFrom, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/desk.ts';
 
@@ -197,9 +198,7 @@ export default function Desk({ loaderData }: Route.ComponentProps) {
           {submissions.length === 0 && <Typography>No submissions yet.</Typography>}
           {submissions.map((row) => (
             <Box key={row.id} sx={{ py: 1.5, borderTop: 1, borderColor: 'divider' }}>
-              <Link component={To} to={`/books/${row.bookId}/proof`}>
-                {row.title}
-              </Link>
+              <SubmittedBook {...row} />
               <SubmissionState state={row.state} reasons={row.reasons} />
             </Box>
           ))}

@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import Link from '@mui/material/Link';
 import Paper from '@mui/material/Paper';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -8,11 +7,12 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
-import { Link as To, useRevalidator } from 'react-router';
+import { useRevalidator } from 'react-router';
 import { listSubmissions } from '#server/submissions.ts';
 import { useFormats } from '../parts/formats.tsx';
 import { SaveCsv } from '../parts/save-csv.tsx';
 import { isWaiting, SubmissionState } from '../parts/submission-state.tsx';
+import { SubmittedBook } from '../parts/submitted-book.tsx';
 import { requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/submissions.ts';
 
@@ -78,9 +78,7 @@ export default function Submissions({ loaderData }: Route.ComponentProps) {
               {submissions.map((row) => (
                 <TableRow key={row.id}>
                   <TableCell>
-                    <Link component={To} to={`/books/${row.bookId}/proof`}>
-                      {row.title}
-                    </Link>
+                    <SubmittedBook {...row} />
                   </TableCell>
                   <TableCell sx={{ textTransform: 'capitalize' }}>{row.service}</TableCell>
                   <TableCell suppressHydrationWarning>{moment(new Date(row.createdAt))}</TableCell>

@@ -125,12 +125,26 @@ export async function enqueueJob<Kind extends JobKind>(
   return id;
 }
 
+/** What a canceled job leaves: files are kept only when all are made, phrases and answers as they come. */
+const LEFT_BY: Record<JobKind, string> = {
+  'make-files': 'The files of before are kept.',
+  submit: 'The book is not in review.',
+  look: 'The last look is kept.',
+  expand: 'Phrases found so far are kept.',
+};
+
 /** Stops a job that has not ended. The worker sees it at its next step. */
 export async function cancelJob(workspaceId: string, id: string): Promise<boolean> {
+  const open = and(
+    ...[eq(job.workspaceId, workspaceId), eq(job.id, id)],
+    inArray(job.state, ['queued', 'running']),
+  );
+  const [asked] = await db().select({ kind: job.kind }).from(job).where(open);
+  if (!asked) return false;
   const stopped = await db()
     .update(job)
-    .set({ state: 'canceled', message: 'Canceled. Nothing was changed.', finishedAt: new Date() })
-    .where(and(eq(job.workspaceId, workspaceId), eq(job.id, id), inArray(job.state, ['queued', 'running'])))
+    .set({ state: 'canceled', message: `Canceled. ${LEFT_BY[asked.kind]}`, finishedAt: new Date() })
+    .where(open)
     .returning({ id: job.id });
   if (stopped.length) await notifyJobs(workspaceId);
   return stopped.length > 0;

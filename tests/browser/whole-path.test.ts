@@ -123,4 +123,14 @@ test('from a phrase to a book that is live', async ({ page }) => {
   await page.getByRole('button', { name: 'Submit update' }).click({ timeout: 240_000 });
   await expect(page.getByText('Replaced by an update')).toBeVisible({ timeout: 240_000 });
   await expect(page.getByText('Live', { exact: true })).toBeVisible();
+
+  // A deleted book stays among the submissions, and the way there is to where it can be restored.
+  await page.goto(url('/books'));
+  await page.getByRole('checkbox', { name: `Select “${title}”` }).click();
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('1 book deleted')).toBeVisible();
+  await page.getByRole('link', { name: 'Submissions' }).click();
+  const row = page.getByRole('row', { name: /Dinosaur Word Search/ }).first();
+  await row.getByRole('link', { name: 'deleted' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: title })).toBeVisible();
 });

@@ -26,6 +26,7 @@ import {
 } from '#server/many-books.ts';
 import { hasContent, type KeptResource, keepResource, listResources } from '#server/resources/resources.ts';
 import { fileStore } from '#server/store/index.ts';
+import { listSubmissions } from '#server/submissions.ts';
 import { recipeOf } from '../support/books.ts';
 import { openPress, type Press } from './press.ts';
 
@@ -96,7 +97,9 @@ describe('books that were deleted', () => {
   it('are removed for good after their days, unless they were ever submitted', async () => {
     const old = await newBook('Old');
     await submitted('live', old);
+    expect(await listSubmissions(own)).toMatchObject([{ bookId: old, deleted: false }]);
     await deleteBooks(own, [hive, old]);
+    expect(await listSubmissions(own)).toMatchObject([{ bookId: old, deleted: true }]);
     const daysLater = (days: number) => new Date(Date.now() + days * 86_400_000);
     await removeLongDeleted(daysLater(DAYS_KEPT - 1));
     expect(await titles({ deleted: true })).toEqual(['Hive', 'Old']);

@@ -553,6 +553,9 @@ describe('expanding a phrase', () => {
     while (press.asked.length < 20) await new Promise((next) => setTimeout(next, 20));
     await cancelJob(own, job);
     await running;
+    expect((await listJobs(own)).find((row) => row.id === job)?.message).toBe(
+      'Canceled. Phrases found so far are kept.',
+    );
     const { all, waiting } = await countPhrases(own, id);
     expect(waiting).toBeGreaterThan(0);
     expect(waiting).toBeLessThan(all);
