@@ -125,11 +125,11 @@ export async function enqueueJob<Kind extends JobKind>(
   return id;
 }
 
-/** What a canceled job leaves: files are kept only when all are made, phrases and answers as they come. */
+/** What a canceled job leaves. Whether a service had begun its review by then, only the submission tells. */
 const LEFT_BY: Record<JobKind, string> = {
-  'make-files': 'The files of before are kept.',
-  submit: 'The book is not in review.',
-  look: 'The last look is kept.',
+  'make-files': 'Files made earlier are kept.',
+  submit: 'Submissions shows how the book stands.',
+  look: 'Earlier looks are kept.',
   expand: 'Phrases found so far are kept.',
 };
 

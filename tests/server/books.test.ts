@@ -252,7 +252,7 @@ describe('jobs', () => {
     await cancelJob(own, id);
     expect(await finish(claimed, 'done', 'Made.')).toBe(false);
     const [row] = await db().select().from(job).where(eq(job.id, id));
-    expect([row!.state, row!.message]).toEqual(['canceled', 'Canceled. The files of before are kept.']);
+    expect([row!.state, row!.message]).toEqual(['canceled', 'Canceled. Files made earlier are kept.']);
   });
 
   it('are named for the book that they work on', async () => {

@@ -277,6 +277,7 @@ describe('submitting', () => {
   it('whose job was canceled before it began does not stay open for ever', async () => {
     const row = await submitted();
     await cancelJob(own, row.id);
+    expect((await jobRow(row.id)).message).toBe('Canceled. Submissions shows how the book stands.');
     await watchSubmissions();
     expect((await state()).state).toBe('sending');
     await db()
