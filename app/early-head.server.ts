@@ -17,14 +17,28 @@ const FONTS = [sans400, sans500, sans700, alegreya700]
 /** In the page itself: so little is not worth a request that everything waits for. */
 const styleOfFonts = (nonce: string) => `<style nonce="${nonce}">${fonts}</style>`;
 
-/** The programs of the page, so that they are on their way while it is being put together. */
-function programs({ manifest, staticHandlerContext: { matches } }: EntryContext): string {
+/**
+ * Whether the page is opened from outside the program: typed, from a bookmark or another site. A reload says that of
+ * the page too; unlike an opening it asks that no cache answers.
+ */
+const comesFromElsewhere = (headers: Headers) =>
+  headers.get('sec-fetch-site') !== 'same-origin' && !headers.has('cache-control');
+
+/**
+ * The programs of the page, so that they are on their way while it is being put together. Announced as modules they are
+ * compiled as they come in. For a page that comes from elsewhere a browser begins a process, and Chromium then finds
+ * what it has kept of compiled programs only for those that are announced as scripts.
+ */
+function programs({ manifest, staticHandlerContext: { matches } }: EntryContext, headers: Headers): string {
   const routes = matches.flatMap(({ route }) => {
     const known = manifest.routes[route.id];
     return known ? [known.module, ...(known.imports ?? [])] : [];
   });
   const hrefs = new Set([manifest.url, manifest.entry.module, ...manifest.entry.imports, ...routes]);
-  return [...hrefs].map((href) => `<link rel="modulepreload" href="${href}">`).join('');
+  const announced = comesFromElsewhere(headers)
+    ? 'rel="preload" as="script" crossorigin'
+    : 'rel="modulepreload"';
+  return [...hrefs].map((href) => `<link ${announced} href="${href}">`).join('');
 }
 
 /**
@@ -48,8 +62,8 @@ function drawing({ routeModules, staticHandlerContext: { matches, loaderData } }
  * The beginning of a page, that is known as soon as its data are there. A browser that has it starts the worker and
  * fetches programs and typefaces while the server puts the rest together.
  */
-export function earlyHead(context: EntryContext, nonce: string): string {
+export function earlyHead(context: EntryContext, nonce: string, headers: Headers): string {
   // Notices make their styles as soon as their program is there, and ask for the nonce under this name.
   const script = `window.__nonce__=document.currentScript.nonce;${drawing(context)}`;
-  return `${OPENING}<script nonce="${nonce}">${script}</script>${FONTS}${programs(context)}${styleOfFonts(nonce)}`;
+  return `${OPENING}<script nonce="${nonce}">${script}</script>${FONTS}${programs(context, headers)}${styleOfFonts(nonce)}`;
 }

@@ -60,7 +60,7 @@ export default function handleRequest(
   const nonce = randomBytes(16).toString('base64');
   for (const [name, value] of Object.entries(pageHeaders(nonce))) headers.set(name, value);
   headers.set('content-type', 'text/html; charset=utf-8');
-  const parts = streamedPage(earlyHead(context, nonce), async () => {
+  const parts = streamedPage(earlyHead(context, nonce, request.headers), async () => {
     const whole = await rendered(request.url, context, nonce);
     if (!whole.startsWith(OPENING)) throw new Error('A page does not begin as pages do.');
     return whole.slice(OPENING.length);

@@ -1,6 +1,6 @@
 import type { Route } from '@playwright/test';
 import { picture } from './look.ts';
-import { emptyBook, expect, inkOf, openBook, saved, test, ticket, url } from './quill.ts';
+import { awake, emptyBook, expect, inkOf, openBook, saved, test, ticket, url } from './quill.ts';
 
 const TITLE = 'The Beekeeper’s Word Hunt';
 test('the five views of a demo book, each whole at 1280 × 800', async ({ page }) => {
@@ -110,6 +110,34 @@ test('the first spreads come with the page of a book, before any program runs, a
   await stranger.close();
   const older = await page.request.get(url(`/books/${id}/first-pages.png?of=another-state`));
   expect(older.headers()['cache-control']).toBe('no-store');
+});
+
+test('the programs of a page are announced as scripts to a browser that comes from elsewhere, as modules within, each fetched once', async ({
+  page,
+}) => {
+  const fetched: string[] = [];
+  page.on('request', (request) => {
+    if (request.resourceType() === 'script') fetched.push(request.url());
+  });
+  const openedBy = async (open: () => Promise<unknown>) => {
+    fetched.length = 0;
+    const [answer] = await Promise.all([page.waitForResponse(url('/about')), open()]);
+    const html = await answer.text();
+    await awake(page);
+    expect(fetched.length).toBeGreaterThan(5);
+    expect(fetched.filter((one, i) => fetched.indexOf(one) !== i)).toEqual([]);
+    const head = html.slice(0, html.indexOf('<meta'));
+    return {
+      scripts: head.split('as="script"').length - 1,
+      modules: head.split('"modulepreload"').length - 1,
+    };
+  };
+  const typed = await openedBy(() => page.goto(url('/about')));
+  expect(typed.scripts).toBeGreaterThan(5);
+  expect(typed.modules).toBe(0);
+  const asModules = { scripts: 0, modules: typed.scripts };
+  expect(await openedBy(() => page.reload())).toEqual(asModules);
+  expect(await openedBy(() => page.evaluate(() => location.assign('/about')))).toEqual(asModules);
 });
 
 test('the worker that draws is told the puzzles of the first pages, and how their words are set', async ({
