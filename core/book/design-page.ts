@@ -41,11 +41,12 @@ export function designBook(recipe: Recipe, section: string, trim = recipe.print.
 
 /** Draws the pages of a book that `designBook` made. */
 export function designPages(book: Book, type: Typesetter): DesignPages {
+  const { version } = book.recipe.sections[0] as Section;
   const drawn = book.plan.pages
     .filter(({ role }) => role === 'body')
     .map((page) => {
       const context = drawContext(book, page, type) as unknown as DrawContext<ComposedOptions, never>;
-      return { scene: drawPage(book, page.number, type), ...arrangedPage(context) };
+      return { scene: drawPage(book, page.number, type), ...arrangedPage(context, version) };
     });
   const problems = drawn.flatMap((page) => page.problems);
   return {

@@ -100,6 +100,38 @@ const EVERY_DESIGN = [
   ),
 ];
 
+/** What shares of the width alone would leave too narrow. */
+const NARROW = {
+  name: 'Narrow',
+  blocks: [
+    {
+      type: 'table',
+      columns: [
+        { label: 'What there was', width: 9 },
+        { label: 'No.', width: 0.4 },
+        { label: 'Done', kind: 'check', width: 0.1 },
+      ],
+      rows: ['In the morning', 'Late'],
+      rowsWidth: 0.2,
+    },
+    {
+      type: 'cells',
+      rows: [
+        [
+          { label: 'Hive', width: 9 },
+          { label: 'Queen seen', options: ['yes', 'no'] },
+        ],
+      ],
+    },
+    {
+      type: 'fields',
+      rows: [['Prepare', 'Cook', 'Serves', 'Oven', 'From', 'Mark'].map((label) => ({ label }))],
+    },
+    { type: 'grid', rows: ['A name that is rather long'], columns: ['1', '2', '3'], rowsWidth: 5 },
+    { type: 'rule', lines: 6 },
+  ],
+};
+
 const CLUES = HIVE_WORDS.map((word, i) => `${word} | Clue number ${i + 1}, of some words`).join('\n');
 const SAYINGS = [
   'A swarm of bees in May is worth a load of hay. | Old rhyme',
@@ -359,6 +391,13 @@ const SAMPLES: Record<string, object[]> = {
     ...EVERY_DESIGN,
     { pages: 3, options: { design: 'reflection', varied: 'What is new? | Ada\nWho came by?', every: 2 } },
     { pages: 2, options: { design: 'gratitude-three', varied: 'Look twice | Old saying\nWait' } },
+  ],
+  'composed 3': [
+    ...EVERY_DESIGN,
+    { pages: 3, options: { design: 'reflection', varied: 'What is new? | Ada\nWho came by?', every: 2 } },
+    { pages: 2, options: { design: 'gratitude-three', varied: 'Look twice | Old saying\nWait' } },
+    { pages: 1, options: { design: NARROW } },
+    { pages: 1, options: { design: NARROW, facing: true } },
   ],
   'planner 1': [
     ...Object.keys(VIEWS).map((view) => ({ options: { view, ...JULY, moon: true, dayNumbers: true } })),

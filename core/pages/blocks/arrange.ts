@@ -8,6 +8,8 @@ import { type Pen, size } from './pen.ts';
 export interface Arranged {
   block: Block;
   rect: Rect;
+  /** The block of the design that it stands for, where it has more below and less beside each other. */
+  insteadOf?: Block;
 }
 
 export interface Arrangement {
@@ -16,6 +18,8 @@ export interface Arrangement {
   left: Block[];
   /** Units that are missing even so; 0 if all that must stay fits. */
   missing: number;
+  /** Something is too small to write in, as there is no height for it to stand on more lines. */
+  narrow?: true;
 }
 
 /** Between blocks, in units. */
@@ -37,7 +41,9 @@ export function arrangeAt(blocks: readonly Block[], area: Rect, pen: Pen, mostGa
     const across = first?.type === 'head' || first?.type === 'prompt' ? [first] : [];
     const below = across.length ? rest : [...blocks];
     // Of all ways to part the blocks in two columns, the one that needs the least room.
-    const ways = below.slice(1).map((_, i) => arrangeAsIs(parted(across, below, i + 1), area, pen, mostGap));
+    const ways = inColumns(below, pen).map(({ blocks: way, was }) =>
+      standingFor(was, arrangeAsIs([...across, ...way], area, pen, mostGap)),
+    );
     const cost = ({ missing, left }: Arrangement) => missing * 100 + left.length;
     const best = ways.reduce<Arrangement | null>(
       (one, way) => (one && cost(one) <= cost(way) ? one : way),
@@ -49,13 +55,15 @@ export function arrangeAt(blocks: readonly Block[], area: Rect, pen: Pen, mostGa
   return arrangeAsIs(blocks, area, pen, mostGap);
 }
 
-/** As `arrangeAt`, with lines a little closer together where what must stay does not fit otherwise. */
+/** As `arrangeAt`, with lines a little closer together where what must stay does not fit otherwise, or is too small to write in. */
 export function arrange(blocks: readonly Block[], area: Rect, pen: Pen): ArrangedPage {
+  let fitting: ArrangedPage | null = null;
   for (const closer of pensFor(pen)) {
-    const found = arrangeAt(blocks, area, closer);
-    if (found.missing <= 0) return { ...found, pen: closer };
+    const found = { ...arrangeAt(blocks, area, closer), pen: closer };
+    if (found.missing <= 0 && !found.narrow) return found;
+    if (found.missing <= 0) fitting ??= found;
   }
-  return { ...arrangeAt(blocks, area, pen), pen };
+  return fitting ?? { ...arrangeAt(blocks, area, pen), pen };
 }
 
 /** A page with the pen that it is drawn with. */
@@ -78,24 +86,121 @@ export function heightsOf(block: Block, width: number, pen: Pen): { least: numbe
 const LANDSCAPE = 1.1;
 
 const PLACE = { width: 1, rank: 0 };
-const parted = (across: readonly Block[], blocks: readonly Block[], at: number): Block[] => [
-  ...across,
-  {
+/** Blocks in two columns, in each way to part them. */
+const parted = (blocks: readonly Block[]): Block[] =>
+  blocks.slice(1).map((_, i) => ({
     ...PLACE,
     type: 'columns',
     of: [
-      { ...PLACE, type: 'stack', of: blocks.slice(0, at) },
-      { ...PLACE, type: 'stack', of: blocks.slice(at) },
+      { ...PLACE, type: 'stack', of: blocks.slice(0, i + 1) },
+      { ...PLACE, type: 'stack', of: blocks.slice(i + 1) },
     ],
-  },
-];
+  }));
+
+/** Blocks in another form, and what of them stands for what. */
+interface Way<Form> {
+  blocks: Form;
+  was: ReadonlyMap<Block, Block>;
+}
+
+/** A block with fewer rows is not parted. */
+export const FEWEST_ROWS = 4;
+
+/** Ways to set one block in two columns: what is in a frame, or the rows of one that has enough. */
+function oneInColumns(block: Block): Way<Block>[] {
+  const { type, of } = block;
+  if (!of) {
+    const { cut } = blockKind(block);
+    const rows = cut?.rows(block) ?? 0;
+    if (rows < FEWEST_ROWS) return [];
+    const two = cut!.at(block, Math.ceil(rows / 2)) as [Block, Block];
+    const { width, rank, weight } = block;
+    return [
+      {
+        blocks: { type: 'columns', width, rank, weight, of: two },
+        was: new Map(two.map((part) => [part, block])),
+      },
+    ];
+  }
+  const own = type === 'group' ? parted(of).map((blocks) => ({ blocks, was: new Map() })) : [];
+  const within = of.length === 1 ? oneInColumns(of[0]!) : [];
+  return [...own, ...within].map(({ blocks, was }) => ({ blocks: { ...block, of: [blocks] }, was }));
+}
+
+/** Ways to set the blocks of a wide page in two columns: all of them, or what is within one. */
+function inColumns(blocks: readonly Block[], pen: Pen): Way<Block[]>[] {
+  const within = pen.leastWidths
+    ? blocks.flatMap((block, i) =>
+        oneInColumns(block).map(({ blocks: way, was }) => ({ blocks: blocks.with(i, way), was })),
+      )
+    : [];
+  return [...parted(blocks).map((two) => ({ blocks: [two], was: new Map() })), ...within];
+}
+
+/** An arrangement that tells of which blocks of the design those in another form are. */
+function standingFor(was: ReadonlyMap<Block, Block>, arrangement: Arrangement): Arrangement {
+  if (was.size === 0) return arrangement;
+  const placed = arrangement.placed.map((one) => {
+    const of = was.get(one.insteadOf ?? one.block);
+    return of ? { ...one, insteadOf: of } : one;
+  });
+  return { ...arrangement, placed };
+}
 
 function arrangeAsIs(blocks: readonly Block[], area: Rect, pen: Pen, mostGap: number): Arrangement {
+  const measured = measure(blocks, area.width, pen);
+  const { blocks: loose, was } = loosened(blocks, measured, pen);
+  if (was.size > 0) {
+    const roomy = fill(loose, measure(loose, area.width, pen), area, pen, mostGap);
+    if (roomy.missing <= 0 && roomy.left.length === 0) return standingFor(was, roomy);
+    return { ...fill(blocks, measured, area, pen, mostGap), narrow: true };
+  }
+  return fill(blocks, measured, area, pen, mostGap);
+}
+
+/** Blocks with no more beside each other than there is room to write in, wherever they stand, and what they were. */
+function loosened(blocks: readonly Block[], measured: Measured, pen: Pen): Way<readonly Block[]> {
+  const was = new Map<Block, Block>();
+  if (!pen.leastWidths) return { blocks, was };
+  const looser = ({ block, width: wide, children }: Measured): Block => {
+    if (block!.of) {
+      const of = children.map(looser);
+      return of.some((one, i) => one !== block!.of![i]) ? { ...block!, of } : block!;
+    }
+    const one = withRoom(block!, wide, pen);
+    if (one !== block) was.set(one, block!);
+    return one;
+  };
+  return { blocks: measured.children.map(looser), was };
+}
+
+/** A block with less beside each other where it is too small to write in, or the block itself. */
+export function withRoom(block: Block, width: number, pen: Pen): Block {
+  const kind = blockKind(block);
+  if (!kind.looser || !kind.tooSmall) return block;
+  // Pages of a section have most of their blocks in common, and words take long to measure.
+  const { type, unit, typeScale, look, leastWidths } = pen;
+  const { label, text, capitals, faces } = look;
+  const given = [width, unit, typeScale, label, text, capitals, faces.label, faces.text, leastWidths].join(
+    ' ',
+  );
+  const known = KNOWN.get(block);
+  if (known?.type === type && known.given === given) return known.one;
+  const rect = { x: 0, y: 0, width, height: Infinity };
+  const one = kind.tooSmall(block, rect, pen) ? (kind.looser(block, width, pen) as Block) : block;
+  KNOWN.set(block, { type, given, one });
+  return one;
+}
+
+/** What became of blocks the last time, and what it depended on. */
+const KNOWN = new WeakMap<Block, { type: Pen['type']; given: string; one: Block }>();
+
+function fill(blocks: readonly Block[], first: Measured, area: Rect, pen: Pen, mostGap: number): Arrangement {
   const units = Math.floor(area.height / pen.unit + 1e-6);
   const left: Block[] = [];
   let staying = [...blocks];
+  let measured = first;
   for (;;) {
-    const measured = measure(staying, area.width, pen);
     const missing = measured.units - units;
     if (missing <= 0) {
       const placed: Arranged[] = [];
@@ -116,6 +221,7 @@ function arrangeAsIs(blocks: readonly Block[], area: Rect, pen: Pen, mostGap: nu
     }
     left.push(next);
     staying = without(staying, next);
+    measured = measure(staying, area.width, pen);
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Rect } from '../../print/index.ts';
-import { type ArrangedPage, arrangeAt, GAP, heightsOf, pensFor } from './arrange.ts';
+import { type ArrangedPage, arrangeAt, FEWEST_ROWS, GAP, heightsOf, pensFor, withRoom } from './arrange.ts';
 import { type Block, eachBlock } from './block.ts';
 import { blockKind } from './kinds/index.ts';
 import type { Pen } from './pen.ts';
@@ -33,8 +33,6 @@ const MOST_TRIED = 40;
 const MOST_CUTS = 200;
 /** Half of a design may have nothing that grows: its blocks then stay together, and the foot of the page is free. In units. */
 const MOST_GAP = 3;
-/** A block with fewer rows is not parted, and none is left with fewer than half as many. */
-const FEWEST_ROWS = 4;
 
 const onlySpace = (blocks: readonly Block[]): boolean => blocks.every(({ type }) => type === 'space');
 
@@ -44,7 +42,7 @@ function trimmed(blocks: readonly Block[]): readonly Block[] {
   return blocks.slice(kept[0], (kept.at(-1) ?? -1) + 1);
 }
 
-/** How many ways there are to cut a block by its rows. */
+/** How many ways there are to cut a block by its rows: none is left with fewer than half as many as it takes. */
 const cutsOf = (block: Block): number =>
   block.of ? 0 : Math.max(0, (blockKind(block).cut?.rows(block) ?? 0) - FEWEST_ROWS + 1);
 
@@ -150,11 +148,8 @@ function byEvenness(
 function loosened(blocks: readonly Block[], width: number, pen: Pen) {
   const was = new Map<Block, Block>();
   const loose = blocks.map((block) => {
-    const kind = block.of ? null : blockKind(block);
-    const rect = { x: 0, y: 0, width, height: Infinity };
-    if (!kind?.looser || !kind.tooSmall?.(block, rect, pen)) return block;
-    const one = kind.looser(block, width, pen) as Block;
-    was.set(one, block);
+    const one = block.of ? block : withRoom(block, width, pen);
+    if (one !== block) was.set(one, block);
     return one;
   });
   return { loose, was };

@@ -26,6 +26,8 @@ export interface Pen {
   typeScale: number;
   /** Sizes of drawn things at 6 × 9 in are multiplied by it. */
   scale: number;
+  /** Of what stands beside each other nothing is narrower than it needs to be, as long as there is room for all. */
+  leastWidths?: true;
 }
 
 /** Half the pitch at 6 × 9 in, in points. */
@@ -34,6 +36,8 @@ export const scaleOf = (unit: number): number => unit / UNIT_AT_6X9;
 
 /** Nothing is set smaller, in points. */
 const LEAST_TYPE = 7;
+/** A width that is just enough is still that when it has been computed in another way, in points. */
+const ROUNDING = 0.01;
 /** Thinnest line of a service, in points. */
 const HAIR = 0.75;
 
@@ -71,6 +75,19 @@ function asLabel(pen: Pen, words: string, wanted: number) {
 export function labelWidth(pen: Pen, words: string, wanted = sizes(pen).label): number {
   const { text, size: set, tracking } = asLabel(pen, words, wanted);
   return lineWidth(pen.type, text, { face: pen.look.faces.label, size: set, tracking });
+}
+
+/** Width of words that are set as small as they may be. @param wide what they take at their own size */
+const atLeastType = (wide: number, set: number): number => wide * Math.min(1, LEAST_TYPE / set) + ROUNDING;
+
+/** The least width in which a label is drawn, in points. */
+export function leastLabelWidth(pen: Pen, words: string, wanted = sizes(pen).label): number {
+  return words ? atLeastType(labelWidth(pen, words, wanted), asLabel(pen, words, wanted).size) : 0;
+}
+
+/** The least width in which words are drawn, in points. */
+export function leastWordsWidth(pen: Pen, text: string, set = sizes(pen).text): number {
+  return text ? atLeastType(lineWidth(pen.type, text, { face: pen.look.faces.text, size: set }), set) : 0;
 }
 
 /** A label on its baseline; smaller where it would be wider than there is room, and left out where that is too small. */

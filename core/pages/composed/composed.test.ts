@@ -11,6 +11,7 @@ import { eachMark } from '../../scene/index.ts';
 import { describedBy } from '../../schema.ts';
 import { arrange, shareOut } from '../blocks/arrange.ts';
 import type { Block } from '../blocks/block.ts';
+import { shared } from '../blocks/kinds/field.ts';
 import { BLOCKS } from '../blocks/kinds/index.ts';
 import { LOOKS, type LookId, lookOf } from '../blocks/look.ts';
 import { type Pen, scaleOf } from '../blocks/pen.ts';
@@ -65,6 +66,92 @@ describe('the flexbox engine', () => {
       [0, 200],
       [210, 100],
     ]);
+  });
+});
+
+describe('sharing out a width', () => {
+  const one = fc.record({ width: fc.integer({ min: 1, max: 90 }), least: fc.integer({ min: 0, max: 60 }) });
+  const rows = fc.array(one, { minLength: 1, maxLength: 9 });
+  const rect = { x: 7, width: 300 };
+  const given = (row: { width: number; least: number }[]) => shared(row, rect, 4, ({ least }) => least);
+
+  it('leaves nothing narrower than it needs to be where there is room for all, and no gap or overlap', () => {
+    fc.assert(
+      fc.property(rows, (row) => {
+        const places = given(row);
+        let at = rect.x;
+        for (const { x, width } of places) {
+          expect(x).toBeCloseTo(at, 6);
+          at += width + 4;
+        }
+        expect(at - 4).toBeCloseTo(rect.x + rect.width, 6);
+        const room = rect.width - 4 * (row.length - 1);
+        if (row.reduce((sum, { least }) => sum + least, 0) > room)
+          expect(places).toEqual(shared(row, rect, 4));
+        else for (const { of, width } of places) expect(width).toBeGreaterThanOrEqual(of.least - 1e-9);
+      }),
+    );
+  });
+
+  it('shares out by weight what is left (CSS Flexible Box Layout Level 1, 9.7, items that grow from 0)', () => {
+    fc.assert(
+      fc.property(rows, (row) => {
+        fc.pre(row.reduce((sum, { least }) => sum + least, 0) < rect.width - 4 * row.length);
+        const grown = given(row).filter(({ of, width }) => width > of.least + 1e-9);
+        const shares = grown.map(({ of, width }) => width / of.width);
+        for (const share of shares) expect(share).toBeCloseTo(shares[0]!, 6);
+        // One that has no more than its least would have less by its weight.
+        for (const { of, width } of given(row))
+          if (width <= of.least + 1e-9 && shares.length > 0)
+            expect(of.width * shares[0]!).toBeLessThanOrEqual(of.least + 1e-6);
+      }),
+    );
+  });
+});
+
+describe('what is too narrow to write in', () => {
+  const narrow = (blocks: object[], more: object = {}) =>
+    pageOf({ design: { name: 'x', blocks }, ...more }, ['6in', '9in']);
+  const columns = [
+    { label: 'What', width: 12 },
+    { label: 'Due', width: 0.5 },
+    { label: 'Ok', kind: 'check', width: 0.1 },
+  ];
+
+  it('has more of the width of its neighbors, and stood as narrow in books of the version before', () => {
+    const blocks = [{ type: 'table', columns, rows: ['A name of a row', 'Two'], rowsWidth: 0.1 }];
+    expect(findings(narrow(blocks))).toEqual([]);
+    const before = bookFrom({
+      ...narrow(blocks).recipe,
+      sections: narrow(blocks).recipe.sections.map((section) => ({ ...section, version: 2 })) as never,
+    });
+    expect(findings(before).map(({ message }) => message)).toEqual([
+      expect.stringMatching(/too small to write in by hand/),
+    ]);
+    expect(textsOn(before, 1)).not.toContain('A name of a row');
+    expect(textsOn(narrow(blocks), 1)).toContain('A name of a row');
+  });
+
+  it('stands on more lines where it is in columns, unless the page is full', () => {
+    const rows = [['Prepare', 'Cook', 'Serves', 'Oven'].map((label) => ({ label }))];
+    const beside = (lines: number) => [
+      {
+        type: 'columns',
+        of: [
+          { type: 'fields', rows },
+          { type: 'rule', lines: 1 },
+        ],
+      },
+      { type: 'rule', lines },
+    ];
+    expect(findings(narrow(beside(4)))).toEqual([]);
+    // The fuller the page, the sooner something is said: first of what is small, then of what does not fit.
+    const said = Array.from({ length: 40 }, (_, i) => findings(narrow(beside(i + 4)))[0]).filter(Boolean);
+    expect(said[0]).toMatchObject({
+      severity: 'look',
+      message: expect.stringMatching(/the line behind “\w+”: too small/),
+    });
+    expect(said.at(-1)).toMatchObject({ severity: 'fix', message: expect.stringMatching(/too high/) });
   });
 });
 
@@ -398,12 +485,22 @@ describe('a composed page', () => {
     expect(found!.message).toMatch(/the design is \d+ lines too high for this trim/);
     const narrow = {
       name: 'Narrow',
-      blocks: [{ type: 'fields', rows: [Array.from({ length: 6 }, () => ({ label: 'Long label' }))] }],
+      blocks: [
+        {
+          type: 'columns',
+          of: [
+            { type: 'fields', rows: [[{ label: 'A label as long as a third of a page' }]] },
+            { type: 'rule', lines: 2 },
+            { type: 'rule', lines: 2 },
+          ],
+        },
+      ],
     };
     expect(findings(pageOf({ design: narrow }))[0]!.message).toMatch(
-      /the line behind “Long label”: too small to write in by hand/,
+      /the line behind “A label as long as a third of a page”: too small to write in by hand/,
     );
-    const grid = { type: 'grid', rows: ['A name that is long'], columns: ['1', '2'], rowsWidth: 5 };
+    const columns = Array.from({ length: 26 }, (_, i) => String(i + 1));
+    const grid = { type: 'grid', rows: ['A name that is long'], columns, rowsWidth: 5 };
     expect(findings(pageOf({ design: { name: 'Grid', blocks: [grid] } }))[0]!.message).toMatch(
       /no room for “A name that is long”, the name of a row/,
     );

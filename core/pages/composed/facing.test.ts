@@ -171,15 +171,13 @@ describe('a design on two facing pages', () => {
       designPages(bookOf({ design }, trim, { style: { largePrint }, pages: 1 }), type).problems.map(
         ({ message }) => `${design} on ${trim.join(' × ')}: ${message}`,
       );
-    for (const design of IDS) {
-      for (const trim of [USUAL, LARGE, WIDE]) expect(problems(design, trim)).toEqual([]);
-      for (const trim of [USUAL, LARGE]) expect(problems(design, trim, true)).toEqual([]);
-      // What is left there are columns of a table, and names beside a narrow grid.
-      for (const largePrint of [false, true])
-        expect(
-          problems(design, SMALL, largePrint).filter((said) => !/: the column |the name of a row/.test(said)),
-        ).toEqual([]);
-    }
+    for (const design of IDS)
+      for (const trim of [SMALL, USUAL, LARGE, WIDE])
+        for (const largePrint of [false, true]) {
+          // Seven days of three meals and the lists of what to buy are too much for so low a page in large print.
+          if (design === 'meals-week' && trim === WIDE && largePrint) continue;
+          expect(problems(design, trim, largePrint)).toEqual([]);
+        }
   });
 
   it('has fields on more lines where they would be too small to write in beside each other', () => {
@@ -193,8 +191,7 @@ describe('a design on two facing pages', () => {
     };
     const problems = (more: object) =>
       designPages(bookOf({ design, ...more }, SMALL), type).problems.map(({ message }) => message);
-    expect(problems({ facing: false })[0]).toMatch(/the line behind “Prepare”: too small/);
-    expect(problems({})).toEqual([]);
+    for (const facing of [true, false]) expect(problems({ facing })).toEqual([]);
     const heights = new Map<string, number>();
     eachMark(drawPage(bookOf({ design }, SMALL), 2, type).layers[0]!.marks, (mark) => {
       if (mark.type === 'text') heights.set(mark.text.toLowerCase(), mark.y);
@@ -202,6 +199,22 @@ describe('a design on two facing pages', () => {
     const at = labels.map((label) => heights.get(label.toLowerCase())!);
     expect([...at].sort((a, b) => a - b)).toEqual(at);
     expect(new Set(at).size).toBeGreaterThan(1);
+  });
+
+  it('is set in two columns on a low page, its rows parted too, and found again as one block', () => {
+    const { recipe } = bookOf({ design: 'habits-month', facing: false }, WIDE, {
+      style: { largePrint: true },
+    });
+    const book = bookFrom(designBook(recipe, 's'));
+    const { pages, problems } = designPages(book, type);
+    expect(problems.filter(({ severity }) => severity === 'fix')).toEqual([]);
+    const days = textsOn(book, 1).filter((text) => /^\d+$/.test(text));
+    expect(days.map(Number)).toEqual(Array.from({ length: 31 }, (_, i) => i + 1));
+    const paths = pages[0]!.places.map(({ path }) => path.join('.'));
+    expect(new Set(paths).size).toBe(paths.length);
+    const grid = DESIGNS['habits-month'].design.blocks.findIndex(({ type: sort }) => sort === 'habits');
+    const { rect } = pages[0]!.places.find(({ path }) => path.join('.') === String(grid))!;
+    expect(rect.width).toBeGreaterThan(pages[0]!.scene.width * 0.6);
   });
 
   it('the days of a month go on from one page to the other, each once', () => {

@@ -94,26 +94,32 @@ export function blocksOf(chosen: ComposedOptions, unit: Unit): readonly Block[] 
 
 type Room = Pick<DrawContext<ComposedOptions, never>, 'frame' | 'options' | 'type' | 'faces'>;
 
-const penOf = ({ frame, options: chosen, type, faces }: Room): Pen =>
-  penFor(frame, type, lookOf(lookIdOf(chosen), faces));
+/** Since then nothing is narrower than it needs to be, where there is room for all. */
+const LEAST_WIDTHS_SINCE = 3;
+
+const penOf = ({ frame, options: chosen, type, faces }: Room, version: number): Pen => {
+  const pen = penFor(frame, type, lookOf(lookIdOf(chosen), faces));
+  return version < LEAST_WIDTHS_SINCE ? pen : { ...pen, leastWidths: true };
+};
 
 type OnPage = Room & Pick<DrawContext<ComposedOptions, never>, 'body' | 'unit' | 'part'>;
 
 /** The blocks of a page at their places; of two pages that face each other, those on this one. */
-function arrangedIn(context: OnPage): { page: ArrangedPage; places: BlockPlace[] } {
+function arrangedIn(context: OnPage, version: number): { page: ArrangedPage; places: BlockPlace[] } {
   const blocks = blocksOf(context.options, context.unit);
-  const [room, pen] = [pageRoom(context), penOf(context)];
+  const [room, pen] = [pageRoom(context), penOf(context, version)];
   if (!context.options.facing) {
     const page = arrange(blocks, room, pen);
     return { page, places: placesOf(blocks, page.placed) };
   }
   const { whole, ...pages } = arrangeFacing(blocks, designOf(context.options).blocks, room, pen);
   const page = pages[context.part === 'right' ? 'right' : 'left'];
-  const placed = page.placed.map(({ block, rect }) => ({ block: whole.get(block) ?? block, rect }));
+  const placed = page.placed.map(({ block, rect, insteadOf = block }) => ({
+    block: whole.get(insteadOf) ?? insteadOf,
+    rect,
+  }));
   return { page, places: placesOf(blocks, placed) };
 }
-
-const draw = (context: DrawContext<ComposedOptions, never>): Mark[] => drawArranged(arrangedIn(context).page);
 
 function problemsIn(
   { page }: ReturnType<typeof arrangedIn>,
@@ -138,12 +144,15 @@ function problemsIn(
       );
 }
 
-/** Where the blocks of a page come to stand, and what is wrong with it. */
-export function arrangedPage(context: DrawContext<ComposedOptions, never>): {
+/** Where the blocks of a page come to stand, and what is wrong with it. @param version of the kind */
+export function arrangedPage(
+  context: DrawContext<ComposedOptions, never>,
+  version: number,
+): {
   places: BlockPlace[];
   problems: ItemProblem[];
 } {
-  const arranged = arrangedIn(context);
+  const arranged = arrangedIn(context, version);
   return { places: arranged.places, problems: problemsIn(arranged, context) };
 }
 
@@ -179,7 +188,7 @@ function inTurn(
   });
 }
 
-const common: Omit<Composed, 'version' | 'units'> = {
+const common: Omit<Composed, 'version' | 'units' | 'draw'> = {
   id: 'composed',
   later: { every: 1, order: 'listed', facing: false },
   name: 'Journals, logs and trackers',
@@ -197,14 +206,52 @@ const common: Omit<Composed, 'version' | 'units'> = {
   inHouseFaces: () => true,
   prepare: loadFlexbox,
   options,
-  draw,
   roomier: ({ facing }) => (facing ? [] : [{ facing: true }]),
-  inspectUnit: (context) => problemsIn(arrangedIn(context), context),
+};
+
+/** What depends on how blocks share out a page. */
+const arrangedAs = (version: number) => ({
+  version,
+  draw: (context: DrawContext<ComposedOptions, never>): Mark[] =>
+    drawArranged(arrangedIn(context, version).page),
+  inspectUnit: (context: OnPage): ItemProblem[] => problemsIn(arrangedIn(context, version), context),
+});
+
+/** What depends on the list of lines since a line can say who said it. */
+const credited = (version: number): Pick<Composed, 'version' | 'units' | 'draw' | 'inspectUnit'> => {
+  const own = arrangedAs(version);
+  return {
+    ...own,
+    units: ({ count, options: chosen, streamKey }) => {
+      const lines = dealt(readTexts(chosen.varied), chosen.order, streamKey);
+      return inTurn(
+        count,
+        chosen,
+        lines.map(({ text: said, credit }) => ({ said, credit })),
+        { said: null, credit: '' },
+      );
+    },
+    inspectUnit(context) {
+      const { options: chosen, unit, part } = context;
+      const problems = own.inspectUnit(context);
+      const shown = variedOn(unit);
+      // What is wrong with the list is said once of two pages.
+      if (!shown || part === 'right') return problems;
+      const look = (message: string): ItemProblem => ({ severity: 'look', message });
+      if (shown.credit && targetOf(designOf(chosen).blocks, shown)?.type === 'head')
+        problems.push(
+          look(
+            `“${shown.credit}” is not printed: the design has no prompt and no quotation to put a name below. Use a design that has.`,
+          ),
+        );
+      return shown.first ? [...problems, ...toldTwice(readTexts(chosen.varied)).map(look)] : problems;
+    },
+  };
 };
 
 const first = defineKind<ComposedOptions, never>({
   ...common,
-  version: 1,
+  ...arrangedAs(1),
   units: ({ count, options: chosen, streamKey }) => {
     const lines = chosen.varied
       .split(/\r?\n/)
@@ -219,9 +266,11 @@ const first = defineKind<ComposedOptions, never>({
   },
 });
 
+const second = defineKind<ComposedOptions, never>({ ...common, ...credited(2) });
+
 export const composed = defineKind<ComposedOptions, never>({
   ...common,
-  version: 2,
+  ...credited(3),
   earlier: [
     {
       version: 1,
@@ -230,29 +279,12 @@ export const composed = defineKind<ComposedOptions, never>({
         'Lines of a list go into a quotation too, where the design has one and no prompt, and who said them, behind an upright bar or a tab, stands below.',
       kept: first as unknown as PageKind,
     },
+    {
+      version: 2,
+      migrate: (same) => same,
+      changes:
+        'Columns and fields that were too narrow to write in are wider or stand on more lines, where there is room, and wide pages are set in two columns in more ways.',
+      kept: second as unknown as PageKind,
+    },
   ],
-  units: ({ count, options: chosen, streamKey }) => {
-    const lines = dealt(readTexts(chosen.varied), chosen.order, streamKey);
-    return inTurn(
-      count,
-      chosen,
-      lines.map(({ text: said, credit }) => ({ said, credit })),
-      { said: null, credit: '' },
-    );
-  },
-  inspectUnit(context) {
-    const { options: chosen, unit, part } = context;
-    const problems = [...common.inspectUnit!(context)];
-    const shown = variedOn(unit);
-    // What is wrong with the list is said once of two pages.
-    if (!shown || part === 'right') return problems;
-    const look = (message: string): ItemProblem => ({ severity: 'look', message });
-    if (shown.credit && targetOf(designOf(chosen).blocks, shown)?.type === 'head')
-      problems.push(
-        look(
-          `“${shown.credit}” is not printed: the design has no prompt and no quotation to put a name below. Use a design that has.`,
-        ),
-      );
-    return shown.first ? [...problems, ...toldTwice(readTexts(chosen.varied)).map(look)] : problems;
-  },
 });

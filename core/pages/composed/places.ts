@@ -1,4 +1,5 @@
 import type { Rect } from '../../print/index.ts';
+import type { Arranged } from '../blocks/arrange.ts';
 import type { Block } from '../blocks/block.ts';
 import type { BlockPath } from './edit-design.ts';
 
@@ -20,11 +21,12 @@ const around = (rects: readonly Rect[]): Rect => {
 };
 
 /** Finds all blocks again that stand on a page; those that hold others are as large as what they hold. */
-export function placesOf(
-  blocks: readonly Block[],
-  placed: readonly { block: Block; rect: Rect }[],
-): BlockPlace[] {
-  const rects = new Map(placed.map(({ block, rect }) => [block, rect]));
+export function placesOf(blocks: readonly Block[], placed: readonly Arranged[]): BlockPlace[] {
+  const rects = new Map<Block, Rect>();
+  for (const { block, rect, insteadOf = block } of placed) {
+    const before = rects.get(insteadOf);
+    rects.set(insteadOf, before ? around([before, rect]) : rect);
+  }
   const found: BlockPlace[] = [];
   const look = (list: readonly Block[], above: BlockPath): Rect[] =>
     list.flatMap((block, i) => {

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import type { Rect } from '../../../print/index.ts';
 import type { Mark } from '../../../scene/index.ts';
 import { enumOf, exactObject, integerBetween, numberBetween, text } from '../../../schema.ts';
+import { points } from '../../paper/settings.ts';
 import { words as shortText, wordList } from '../block.ts';
 import { face, ICONS, icon, phase } from '../icons.ts';
 import {
@@ -11,6 +12,7 @@ import {
   checkSize,
   label,
   labelWidth,
+  leastWordsWidth,
   type Pen,
   size,
   sizes,
@@ -37,6 +39,12 @@ export const ICON_EDGE = 4.8;
 /** The shortest line that a word can be written on, in millimeters. */
 export const LEAST_LINE = 9;
 
+/** The smallest icon that is marked by hand, with what is free beside it, in millimeters. */
+const LEAST_ICON = 4;
+
+const iconsIn = (which: NonNullable<Field['icon']>, count: number): number =>
+  which === 'weather' || which === 'phases' ? WEATHER.length : count;
+
 /** Icons in a row, the first at `x`, their middles at `y`. @returns where the row ends, too */
 export function iconRow(
   pen: Pen,
@@ -46,7 +54,7 @@ export function iconRow(
   y: number,
   room: number,
 ): { marks: Mark[]; end: number } {
-  const all = which === 'weather' || which === 'phases' ? WEATHER.length : count;
+  const all = iconsIn(which, count);
   // Closer, and then smaller, where there is little room.
   const edge = Math.min(size(pen, ICON_EDGE), room / (1 + (all - 1) * 1.12));
   const step = Math.min(edge * 1.35, (room - edge) / Math.max(1, all - 1));
@@ -59,21 +67,52 @@ export function iconRow(
   return { marks, end: x + edge + (all - 1) * step };
 }
 
-/** Fields beside each other, each with its share of the width. @returns the place of each */
+/**
+ * Shares of a width by weight, none of them below its least as long as there is room for that: what is too narrow is given its least,
+ * and the rest is shared out again (CSS Flexible Box Layout, resolving flexible lengths, of boxes that grow from 0).
+ */
+function widthsOf(row: readonly { width: number }[], room: number, least: readonly number[]): number[] {
+  const narrow = new Set<number>();
+  for (;;) {
+    const free = row.reduce((left, _, i) => left - (narrow.has(i) ? least[i]! : 0), room);
+    const weights = row.reduce((all, { width }, i) => all + (narrow.has(i) ? 0 : width), 0);
+    const shares = row.map(({ width }, i) => (narrow.has(i) ? least[i]! : (free * width) / weights));
+    const more = shares.flatMap((share, i) => (share < least[i]! ? [i] : []));
+    if (more.length === 0) return shares;
+    for (const i of more) narrow.add(i);
+  }
+}
+
+/**
+ * What stands beside each other, each with its share of the width.
+ * @param least what one needs, in points; without it, and where there is too little room for all, weights alone count
+ * @returns the place of each
+ */
 export function shared<One extends { width: number }>(
   row: readonly One[],
   { x, width }: Pick<Rect, 'x' | 'width'>,
   gap: number,
+  least: ((of: One) => number) | null = null,
 ): { of: One; x: number; width: number }[] {
-  const sum = row.reduce((all, one) => all + one.width, 0);
   const room = width - gap * (row.length - 1);
+  const needed = row.map((of) => least?.(of) ?? 0);
+  const fits = needed.reduce((sum, one) => sum + one, 0) <= room;
+  const widths = widthsOf(row, room, fits ? needed : row.map(() => 0));
   let at = x;
-  return row.map((of) => {
-    const own = (room * of.width) / sum;
-    const place = { of, x: at, width: own };
-    at += own + gap;
+  return row.map((of, i) => {
+    const place = { of, x: at, width: widths[i]! };
+    at += widths[i]! + gap;
     return place;
   });
+}
+
+/** The least width of a field with what stands behind its label, in points. */
+export function leastFieldWidth(pen: Pen, { label: said, options, icon: drawn, count, unit }: Field): number {
+  const before = said ? labelWidth(pen, said) + size(pen, 1.8) : 0;
+  if (options.length) return before + leastOptionsWidth(pen, options);
+  if (drawn) return before + iconsIn(drawn, count) * points(LEAST_ICON, 'mm');
+  const behind = unit ? labelWidth(pen, unit) + size(pen, 1.2) : 0;
+  return before + points(LEAST_LINE, 'mm') + behind;
 }
 
 /** What is left of a field to write in, in points. */
@@ -126,12 +165,15 @@ export function drawField(
   return marks;
 }
 
+/** Size of an answer, beside that of text. */
+const ANSWER = 0.92;
+
 /** Where answers to tick stand: each in a slot of its own, narrower together where there is little room. */
 function slots(pen: Pen, options: readonly string[], x: number, room: number) {
   const own = sizes(pen);
   const gap = size(pen, 1.2);
   const edge = Math.min(checkSize(pen), (room / options.length) * 0.5);
-  const wide = options.map((one) => edge + gap + pen.type.width(one, pen.look.faces.text, own.text * 0.92));
+  const wide = options.map((one) => edge + gap + pen.type.width(one, pen.look.faces.text, own.text * ANSWER));
   const least = size(pen, 1.5);
   const all = wide.reduce((sum, one) => sum + one + least, 0);
   const share = Math.min(1, room / all);
@@ -153,7 +195,19 @@ const optionsRow = (pen: Pen, options: readonly string[], x: number, middle: num
   ]);
 
 const answer = (pen: Pen, said: string, x: number, middle: number, width: number): Mark[] =>
-  words(pen, said, { x, y: centered(pen, middle), size: sizes(pen).text * 0.92, width: width + 0.5 });
+  words(pen, said, { x, y: centered(pen, middle), size: sizes(pen).text * ANSWER, width: width + 0.5 });
+
+/** The least width in which the words of all answers are drawn: the one that comes shortest says how narrow all may be. */
+function leastOptionsWidth(pen: Pen, options: readonly string[]): number {
+  const set = sizes(pen).text * ANSWER;
+  const before = checkSize(pen) + size(pen, 1.2);
+  const parts = options.map((one) => ({
+    wide: before + pen.type.width(one, pen.look.faces.text, set),
+    least: before + leastWordsWidth(pen, one, set),
+  }));
+  const share = Math.max(...parts.map(({ wide, least }) => least / wide));
+  return share * parts.reduce((sum, { wide }) => sum + wide + size(pen, 1.5), 0);
+}
 
 /** Whether the words of all answers are large enough to be read. */
 export function optionsFit(pen: Pen, { label: said, options }: Field, width: number): boolean {

@@ -1,9 +1,19 @@
 import * as v from 'valibot';
+import type { Rect } from '../../../print/index.ts';
 import { points } from '../../paper/settings.ts';
 import { defineBlock } from '../block.ts';
-import { boxed, label, type Pen, rule, size, sizes } from '../pen.ts';
+import { boxed, label, leastLabelWidth, type Pen, rule, size, sizes } from '../pen.ts';
 import { cutRows } from './cut.ts';
-import { drawField, field, iconRow, LEAST_LINE, optionsFit, shared, writingRoom } from './field.ts';
+import {
+  drawField,
+  field,
+  iconRow,
+  LEAST_LINE,
+  leastFieldWidth,
+  optionsFit,
+  shared,
+  writingRoom,
+} from './field.ts';
 
 const rows = v.pipe(
   v.array(v.pipe(v.array(field), v.minLength(1), v.maxLength(6))),
@@ -25,40 +35,60 @@ export const fields = defineBlock({
   cut: cutRows,
   draw: ({ rows: given }, rect, pen) =>
     given.flatMap((row, i) =>
-      shared(row, rect, size(pen, 4)).flatMap(({ of, x, width }) =>
+      onLine(row, rect, pen).flatMap(({ of, x, width }) =>
         drawField(pen, of, { x, width }, rect.y + (i + 1) * ROW * pen.unit - pen.unit * 0.25),
       ),
     ),
   looser: (block, width, pen) => ({
     ...block,
-    rows: block.rows.flatMap((row) => wrapped(row, width, pen)),
+    rows: block.rows.flatMap((row) => wrapped(row, (part) => tooSmallOnLine(part, width, pen))),
   }),
-  tooSmall: ({ rows: given }, { width }, pen) => {
-    for (const row of given) {
-      const found = tooSmallIn(row, width, pen);
-      if (found) return found;
-    }
-    return null;
-  },
+  tooSmall: ({ rows: given }, { width }, pen) => firstOf(given, (row) => tooSmallOnLine(row, width, pen)),
 });
 
 type Row = v.InferOutput<typeof rows>[number];
 
-function tooSmallIn(row: Row, across: number, pen: Pen): string | null {
-  for (const { of, width } of shared(row, { x: 0, width: across }, size(pen, 4)))
+/** The fields of a line, at their places. */
+const onLine = (row: Row, rect: Pick<Rect, 'x' | 'width'>, pen: Pen) =>
+  shared(row, rect, size(pen, 4), pen.leastWidths ? (of) => leastFieldWidth(pen, of) : null);
+
+function firstOf(given: readonly Row[], said: (row: Row) => string | null): string | null {
+  for (const row of given) {
+    const found = said(row);
+    if (found) return found;
+  }
+  return null;
+}
+
+function tooSmallOnLine(row: Row, across: number, pen: Pen): string | null {
+  for (const { of, width } of onLine(row, { x: 0, width: across }, pen))
     if (writingRoom(pen, of, width) < points(LEAST_LINE, 'mm')) return `the line behind “${of.label}”`;
     else if (!optionsFit(pen, of, width)) return `the answers of “${of.label}”`;
   return null;
 }
 
 /** A row as two, and as more, until there is room to write in each. */
-function wrapped(row: Row, width: number, pen: Pen): Row[] {
-  if (row.length === 1 || !tooSmallIn(row, width, pen)) return [row];
+function wrapped(row: Row, tooSmall: (row: Row) => string | null): Row[] {
+  if (row.length === 1 || !tooSmall(row)) return [row];
   const half = Math.ceil(row.length / 2);
-  return [row.slice(0, half), row.slice(half)].flatMap((part) => wrapped(part, width, pen));
+  return [row.slice(0, half), row.slice(half)].flatMap((part) => wrapped(part, tooSmall));
 }
 
 const CELL = 3;
+/** Between the edge of a box and what stands in it, in millimeters. */
+const INSET = 1.3;
+
+/** The fields of a row of boxes, at their places: a box has room for its label above what is filled in. */
+const inBoxes = (row: Row, rect: Pick<Rect, 'x' | 'width'>, pen: Pen) => {
+  const least = (of: Row[number]): number => {
+    const written = leastFieldWidth(pen, { ...of, label: '', unit: '' });
+    const said = leastLabelWidth(pen, of.label, sizes(pen).small);
+    return (
+      Math.max(written, said) + (of.options.length || of.icon || said > written ? 2 * size(pen, INSET) : 0)
+    );
+  };
+  return shared(row, rect, 0, pen.leastWidths ? least : null);
+};
 
 /** The same as boxes, whose labels stand small in a corner. */
 export const cells = defineBlock({
@@ -74,8 +104,8 @@ export const cells = defineBlock({
     const height = CELL * pen.unit;
     const marks = given.flatMap((row, i) => {
       const y = rect.y + i * height;
-      return shared(row, rect, 0).flatMap(({ of, x, width }, k) => {
-        const inset = size(pen, 1.3);
+      return inBoxes(row, rect, pen).flatMap(({ of, x, width }, k) => {
+        const inset = size(pen, INSET);
         const baseline = y + own.small + size(pen, 0.5);
         const middle = y + height * 0.68;
         return [
@@ -118,13 +148,20 @@ export const cells = defineBlock({
       boxed(pen, total, { weight: 0.9, gray: 0.1 }),
     ];
   },
-  tooSmall: ({ rows: given }, rect, pen) => {
-    for (const row of given)
-      for (const { of, width } of shared(row, rect, 0))
-        if (!of.options.length && !of.icon && width < points(LEAST_LINE, 'mm'))
-          return `the box “${of.label}”`;
-        else if (!optionsFit(pen, { ...of, label: '' }, width - size(pen, 2.6)))
-          return `the answers of “${of.label}”`;
-    return null;
-  },
+  looser: (block, width, pen) =>
+    pen.leastWidths
+      ? {
+          ...block,
+          rows: block.rows.flatMap((row) => wrapped(row, (part) => tooSmallInBoxes(part, width, pen))),
+        }
+      : block,
+  tooSmall: ({ rows: given }, { width }, pen) => firstOf(given, (row) => tooSmallInBoxes(row, width, pen)),
 });
+
+function tooSmallInBoxes(row: Row, across: number, pen: Pen): string | null {
+  for (const { of, width } of inBoxes(row, { x: 0, width: across }, pen))
+    if (!of.options.length && !of.icon && width < points(LEAST_LINE, 'mm')) return `the box “${of.label}”`;
+    else if (!optionsFit(pen, { ...of, label: '' }, width - 2 * size(pen, INSET)))
+      return `the answers of “${of.label}”`;
+  return null;
+}

@@ -4,7 +4,21 @@ import { buildPath, type Mark } from '../../../scene/index.ts';
 import { integerBetween, text } from '../../../schema.ts';
 import { points } from '../../paper/settings.ts';
 import { defineBlock, words as shortText, wordList } from '../block.ts';
-import { boxed, centered, checkBox, circle, label, rule, size, sizes, TITLE, title, words } from '../pen.ts';
+import {
+  boxed,
+  centered,
+  checkBox,
+  circle,
+  label,
+  leastWordsWidth,
+  type Pen,
+  rule,
+  size,
+  sizes,
+  TITLE,
+  title,
+  words,
+} from '../pen.ts';
 import { cutRows } from './cut.ts';
 
 /** Level and upright lines of a grid of cells, in one path. */
@@ -152,7 +166,7 @@ export const marksGrid = defineBlock({
   draw(block, rect, pen) {
     const own = sizes(pen);
     const top = rect.y + (block.title ? TITLE * pen.unit : 0);
-    const names = (rect.width * block.rowsWidth) / 100;
+    const names = namesWidth(block, rect, pen);
     const header = 2 * pen.unit;
     const grid: Rect = {
       x: rect.x + names,
@@ -207,18 +221,30 @@ export const marksGrid = defineBlock({
           )),
     ];
   },
-  tooSmall: (block, rect) =>
-    (rect.width * (1 - block.rowsWidth / 100)) / block.columns.length < points(LEAST_CELL, 'mm')
+  tooSmall: (block, rect, pen) =>
+    (rect.width - namesWidth(block, rect, pen)) / block.columns.length < points(LEAST_CELL, 'mm')
       ? 'a column to mark'
       : null,
   noRoom(block, rect, pen) {
-    const width = (rect.width * block.rowsWidth) / 100 - size(pen, 2);
+    const width = namesWidth(block, rect, pen) - size(pen, 2);
     const gone = block.rows.find((name) => name && words(pen, name, { x: 0, y: 0, width }).length === 0);
     return gone === undefined
       ? null
       : `no room for “${gone}”, the name of a row. Set a larger width of the names.`;
   },
 });
+
+/** Width of the names of rows: their share, and as much as they need where that leaves the columns wide enough to be marked. */
+function namesWidth(
+  { rows, columns, rowsWidth }: { rows: string[]; columns: string[]; rowsWidth: number },
+  { width }: Rect,
+  pen: Pen,
+): number {
+  const share = (width * rowsWidth) / 100;
+  if (!pen.leastWidths) return share;
+  const needed = Math.max(...rows.map((name) => leastWordsWidth(pen, name) + size(pen, 2)));
+  return Math.max(share, Math.min(needed, width - columns.length * points(LEAST_CELL, 'mm')));
+}
 
 /** A grid to draw a line of numbers into: steps across, values upwards. */
 export const chart = defineBlock({

@@ -11,6 +11,8 @@ import {
   checkBox,
   label,
   labelWidth,
+  leastLabelWidth,
+  leastWordsWidth,
   type Pen,
   rule,
   size,
@@ -33,6 +35,10 @@ const ROW = 2;
 const HEADER = 2;
 /** What a column that is ticked needs, in millimeters. */
 const LEAST_TICK = 5.5;
+/** What five faces need, in millimeters. */
+const LEAST_FACES = 24;
+/** Share of a column that its heading may take. */
+const HEADING = 0.96;
 
 /** Rows of columns to fill in; rows may be named. */
 export const table = defineBlock({
@@ -77,13 +83,7 @@ export const table = defineBlock({
     const fitting = Math.floor((rect.y + rect.height - top - HEADER * pen.unit) / rowHeight + 1e-6);
     const foot = block.foot ? 1 : 0;
     const count = block.rows.length || Math.min(fitting - foot, block.most ?? Infinity);
-    const columns: (Column & { named?: true })[] = [
-      ...(block.rows.length
-        ? [{ label: block.rowsLabel, width: block.rowsWidth, kind: 'text' as const, named: true as const }]
-        : []),
-      ...block.columns,
-    ];
-    const placed = shared(columns, rect, 0);
+    const placed = columnsOf(block, rect, pen);
     const header = { x: rect.x, y: top, width: rect.width, height: HEADER * pen.unit };
     const body = { x: rect.x, y: top + header.height, width: rect.width, height: (count + foot) * rowHeight };
     return [
@@ -111,19 +111,43 @@ export const table = defineBlock({
     ];
   },
   tooSmall(block, rect, pen) {
-    const columns = [
-      ...(block.rows.length ? [{ label: block.rowsLabel, width: block.rowsWidth, kind: 'text' }] : []),
-      ...block.columns,
-    ];
-    for (const { of, width } of shared(columns, rect, 0)) {
-      const least = of.kind === 'check' ? LEAST_TICK : of.kind === 'faces' ? 24 : LEAST_LINE;
-      if (width < points(least, 'mm')) return `the column “${of.label}”`;
-      if (of.label && label(pen, of.label, { x: 0, y: 0, width: width * 0.96 }).length === 0)
+    for (const { of, width } of columnsOf(block, rect, pen)) {
+      if (width < leastColumnWidth(of)) return `the column “${of.label}”`;
+      if (of.label && label(pen, of.label, { x: 0, y: 0, width: width * HEADING }).length === 0)
         return `the heading “${of.label}”`;
     }
     return null;
   },
 });
+
+/** What is filled in needs so much, in points. */
+const leastColumnWidth = ({ kind }: Column): number =>
+  points(kind === 'check' ? LEAST_TICK : kind === 'faces' ? LEAST_FACES : LEAST_LINE, 'mm');
+
+/** The columns at their places, that of the names of rows before the others. */
+function columnsOf(
+  {
+    rows,
+    rowsLabel,
+    rowsWidth,
+    columns,
+  }: { rows: string[]; rowsLabel: string; rowsWidth: number; columns: Column[] },
+  rect: Rect,
+  pen: Pen,
+): Placed {
+  const all: (Column & { named?: true })[] = [
+    ...(rows.length
+      ? [{ label: rowsLabel, width: rowsWidth, kind: 'text' as const, named: true as const }]
+      : []),
+    ...columns,
+  ];
+  const least = (of: Column & { named?: true }): number => {
+    const said = leastLabelWidth(pen, of.label, sizes(pen).label * 0.95) / HEADING;
+    const names = of.named ? rows.map((name) => leastWordsWidth(pen, name) + size(pen, 2)) : [];
+    return Math.max(leastColumnWidth(of), said, ...names);
+  };
+  return shared(all, rect, 0, pen.leastWidths ? least : null);
+}
 
 type Placed = { of: Column & { named?: true }; x: number; width: number }[];
 
