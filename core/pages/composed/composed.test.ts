@@ -132,6 +132,31 @@ describe('what is too narrow to write in', () => {
     expect(textsOn(narrow(blocks), 1)).toContain('A name of a row');
   });
 
+  it('has its heading printed, or it is said that there is no room for it', () => {
+    const widths = fc.array(fc.integer({ min: 1, max: 12 }), { minLength: 2, maxLength: 9 });
+    fc.assert(
+      fc.property(widths, fc.constantFrom(...TRIMS), fc.boolean(), (shares, trim, largePrint) => {
+        const columns = shares.map((width, i) => ({ label: `Head ${'abcdefghi'[i]!.repeat(4)}`, width }));
+        const design = { name: 'x', blocks: [{ type: 'table', columns, lines: 2 }] };
+        const book = pageOf({ design }, trim, { style: { largePrint } });
+        const printed = textsOn(book, 1).map((text) => text.toLowerCase());
+        if (findings(book).length === 0)
+          for (const { label } of columns) expect(printed).toContain(label.toLowerCase());
+      }),
+      { numRuns: everything ? 1000 : 40 },
+    );
+  });
+
+  it('numbers every other hour to shade, where they would run into each other', () => {
+    const design = { name: 'x', blocks: [{ type: 'time-bars', rows: ['Mon'], from: 0, hours: 24 }] };
+    const hours = (trim: readonly [string, string], largePrint: boolean) =>
+      textsOn(pageOf({ design }, trim, { style: { largePrint } }), 1).filter((text) => /^\d\d$/.test(text));
+    expect(hours(TRIMS[3], false)).toHaveLength(24);
+    expect(hours(TRIMS[0], true)).toEqual(
+      Array.from({ length: 12 }, (_, i) => String(2 * i).padStart(2, '0')),
+    );
+  });
+
   it('stands on more lines where it is in columns, unless the page is full', () => {
     const rows = [['Prepare', 'Cook', 'Serves', 'Oven'].map((label) => ({ label }))];
     const beside = (lines: number) => [

@@ -316,6 +316,9 @@ export const chart = defineBlock({
   },
 });
 
+/** Share of its cell that the number of an hour may take, so that it is told from the next. */
+const HOUR = 0.8;
+
 /** A strip of hours for each of several days, to shade. */
 export const timeBars = defineBlock({
   type: 'time-bars',
@@ -338,15 +341,18 @@ export const timeBars = defineBlock({
     const grid = { x: rect.x + names, width: rect.width - names };
     const cell = grid.width / block.hours;
     const hour = (i: number) => String((block.from + i) % 24).padStart(2, '0');
+    const wide = pen.type.width(hour(0), pen.look.faces.text, own.small);
+    // Every other hour where numbers would run into each other.
+    const every = pen.leastWidths && wide > cell * HOUR ? 2 : 1;
     return [
       ...(block.title ? title(pen, block.title, rect, block.remark) : []),
-      ...Array.from({ length: block.hours }, (_, i) =>
-        words(pen, hour(i), {
-          x: grid.x + (i + 0.5) * cell,
+      ...Array.from({ length: Math.ceil(block.hours / every) }, (_, i) =>
+        words(pen, hour(i * every), {
+          x: grid.x + (i * every + 0.5) * cell,
           y: top + pen.unit * 0.75,
           align: 'center',
           size: own.small,
-          width: cell * 0.95,
+          width: every * cell * 0.95,
         }),
       ).flat(),
       ...block.rows.flatMap((name, i) => {

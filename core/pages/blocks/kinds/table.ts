@@ -37,8 +37,14 @@ const HEADER = 2;
 const LEAST_TICK = 5.5;
 /** What five faces need, in millimeters. */
 const LEAST_FACES = 24;
-/** Share of a column that its heading may take. */
-const HEADING = 0.96;
+/** Between a heading and the edge of its column: so many millimeters, or such a share of the column, what is less. */
+const INSET = { most: 1.2, share: 0.08 };
+
+const headingWidth = (width: number, pen: Pen): number =>
+  width - 2 * Math.min(size(pen, INSET.most), width * INSET.share);
+/** The least width of a column whose heading takes so much. */
+const underHeading = (wide: number, pen: Pen): number =>
+  Math.min(wide + 2 * size(pen, INSET.most), wide / (1 - 2 * INSET.share));
 
 /** Rows of columns to fill in; rows may be named. */
 export const table = defineBlock({
@@ -113,7 +119,7 @@ export const table = defineBlock({
   tooSmall(block, rect, pen) {
     for (const { of, width } of columnsOf(block, rect, pen)) {
       if (width < leastColumnWidth(of)) return `the column “${of.label}”`;
-      if (of.label && label(pen, of.label, { x: 0, y: 0, width: width * HEADING }).length === 0)
+      if (of.label && label(pen, of.label, { x: 0, y: 0, width: headingWidth(width, pen) }).length === 0)
         return `the heading “${of.label}”`;
     }
     return null;
@@ -142,7 +148,7 @@ function columnsOf(
     ...columns,
   ];
   const least = (of: Column & { named?: true }): number => {
-    const said = leastLabelWidth(pen, of.label, sizes(pen).label * 0.95) / HEADING;
+    const said = underHeading(leastLabelWidth(pen, of.label, sizes(pen).label * 0.95), pen);
     const names = of.named ? rows.map((name) => leastWordsWidth(pen, name) + size(pen, 2)) : [];
     return Math.max(leastColumnWidth(of), said, ...names);
   };
@@ -172,12 +178,12 @@ function grounds(pen: Pen, header: Rect, body: Rect, count: number, foot: number
 function headings(pen: Pen, { y, height }: Rect, placed: Placed): Mark[] {
   const own = sizes(pen);
   return placed.flatMap(({ of, x, width }, i) => {
-    const inset = size(pen, 1.2);
+    const inset = size(pen, INSET.most);
     const left = of.named || (i === 0 && of.kind === 'text');
     return label(pen, of.label, {
       x: left ? x + (pen.look.table === 'lines' ? size(pen, 0.6) : inset) : x + width / 2,
       y: centered(pen, y + height / 2),
-      width: width - 2 * Math.min(inset, width * 0.08),
+      width: headingWidth(width, pen),
       align: left ? 'left' : 'center',
       size: own.label * 0.95,
     });
