@@ -217,6 +217,18 @@ describe('a design on two facing pages', () => {
     expect(rect.width).toBeGreaterThan(pages[0]!.scene.width * 0.6);
   });
 
+  it('leaves a low page whole or stays whole, where it need not stay', () => {
+    const rows = Array.from({ length: 8 }, (_, i) => `Row ${i + 1}`);
+    const counts = Array.from({ length: 34 }, (_, i) => {
+      const table = { type: 'table', columns: [{ label: 'What' }], rows, rank: 1 };
+      const design = { name: 'Low', blocks: [table, { type: 'rule', lines: i + 3 }] };
+      return textsOn(bookOf({ design, facing: false }, WIDE, { pages: 1 }), 1).filter((said) =>
+        said.startsWith('Row '),
+      ).length;
+    });
+    expect(new Set(counts)).toEqual(new Set([0, 8]));
+  });
+
   it('the days of a month go on from one page to the other, each once', () => {
     for (const trim of [USUAL, WIDE]) {
       const book = bookOf({ design: 'habits-month' }, trim);
