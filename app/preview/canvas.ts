@@ -26,7 +26,7 @@ import {
   type Typesetter,
   walk,
 } from '#core/scene/index.ts';
-import { SMALL_TYPE_PIXELS, type SmallGlyph, setSmallGlyphs, smallGlyph } from './small-type.ts';
+import { SHEET as MASKS, SMALL_TYPE_PIXELS, type SmallGlyph, setSmallGlyphs, smallGlyph } from './small-type.ts';
 
 function pathOf({ ops, points: p }: Path): Path2D {
   const path = new Path2D();
@@ -96,8 +96,18 @@ function canvasOf({ image, crop }: ImageMark, gray: boolean): OffscreenCanvas {
   return canvas;
 }
 
+/** A canvas only grows: a new size waits until the page itself is at rest. */
+function growFor({ canvas }: Context, { width, height }: Size): void {
+  const across = Math.max(width, MASKS);
+  const down = height + MASKS;
+  if (canvas.width < across) canvas.width = across;
+  if (canvas.height < down) canvas.height = down;
+}
+
 /**
- * Draws a scene into the upper left corner of a canvas, as the press will print it.
+ * Draws a scene into the upper left corner of a canvas, as the press will print it. Below it the canvas is used for
+ * what is drawn on the way; one that is too small grows.
+ * @param context one that tells what is clear
  * @param scale pixels a point
  * @returns the pixels of that corner; the canvas itself may lack small type
  */
@@ -108,6 +118,7 @@ export function drawScene(
   scale: number,
   size: Size,
 ): ImageData {
+  growFor(context, size);
   context.setTransform(1, 0, 0, 1, 0, 0);
   context.fillStyle = '#ffffff';
   context.fillRect(0, 0, size.width, size.height);
@@ -130,11 +141,12 @@ function drawingOn(
 ) {
   let small: SmallGlyph[] = [];
   let cut = 0;
+  const masks = { context, top: height };
   /** Small type is laid over pixels, so what is painted over it later needs it there. */
   const settle = () => {
     if (small.length === 0) return;
     const image = context.getImageData(0, 0, width, height);
-    setSmallGlyphs(image, small);
+    setSmallGlyphs(image, small, masks);
     small = [];
     context.putImageData(image, 0, 0);
   };
@@ -224,7 +236,7 @@ function drawingOn(
     visitor,
     finish(): ImageData {
       const image = context.getImageData(0, 0, width, height);
-      setSmallGlyphs(image, small);
+      setSmallGlyphs(image, small, masks);
       return image;
     },
   };

@@ -5,7 +5,7 @@ import type { ShapedWords, Typesetter } from '#core/scene/index.ts';
 
 /** The server's own answer: of its parts only so much is read as tells it from any other. */
 const Known = v.object({
-  items: v.record(v.string(), v.unknown()),
+  items: v.record(v.string(), v.string()),
   words: v.array(v.custom<ShapedWords>((of) => typeof (of as ShapedWords | null)?.words === 'object')),
 }) satisfies v.GenericSchema<unknown, Omit<FirstPages, 'picture'>>;
 

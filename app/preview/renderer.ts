@@ -29,7 +29,6 @@ import type { EarlyWork } from './early-work.ts';
 import { fetchFamilies, typesetterInWorker } from './faces.ts';
 import { firstPagesKnown, knowFirstPages } from './known-of-first-pages.ts';
 import { puzzlesElsewhere } from './puzzles-elsewhere.ts';
-import { sheetForSmallType } from './small-type.ts';
 
 /** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
 const SHOW_MS = 250;
@@ -87,30 +86,20 @@ export interface DrawnPage {
   picture: Picture | null;
 }
 
-let canvas: OffscreenCanvasRenderingContext2D | undefined;
+let canvas: OffscreenCanvasRenderingContext2D;
 
-/** One canvas for every drawing, which only grows: a new one, or a new size, waits until the page itself is at rest. */
-function sheetForPages(): OffscreenCanvasRenderingContext2D {
-  canvas ??= new OffscreenCanvas(320, 480).getContext('2d', { alpha: false, willReadFrequently: true })!;
-  return canvas;
-}
-
-/** Takes the memory of canvases, for which a worker has to wait, before anybody waits for a picture. */
-function takeCanvases(): void {
-  for (const context of [sheetForPages(), sheetForSmallType()]) context.fillRect(0, 0, 1, 1);
+/** Gives the canvas for every drawing, before anything is asked for. */
+export function drawOn(context: OffscreenCanvasRenderingContext2D): void {
+  canvas = context;
 }
 
 function pictureOf(scene: Scene, width: number): Picture {
-  const sheet = sheetForPages();
   const scale = width / scene.width;
   const size = {
     width: Math.max(1, Math.round(width)),
     height: Math.max(1, Math.round(scene.height * scale)),
   };
-  const { canvas } = sheet;
-  if (canvas.width < size.width) canvas.width = size.width;
-  if (canvas.height < size.height) canvas.height = size.height;
-  const { data } = drawScene(sheet, scene, type, scale, size);
+  const { data } = drawScene(canvas, scene, type, scale, size);
   return { ...size, pixels: data as Uint8ClampedArray<ArrayBuffer> };
 }
 
@@ -183,7 +172,6 @@ async function prepare({ begin: recipe, known }: EarlyWork): Promise<void> {
   const faces = fetchFamilies([...new Set(families)]);
   const begun = gathered(recipe);
   book = begun;
-  takeCanvases();
   const whole = await begun;
   await firstPagesKnown();
   const rest = stretchesWith(begun);
@@ -241,7 +229,6 @@ async function drawPages(asked: Promise<Book>, numbers: number[], width: number)
 const renderer = {
   /** Answers when the worker has loaded what it needs, and has prepared the book that it was begun with. */
   async ready(): Promise<void> {
-    takeCanvases();
     await prepared;
   },
 

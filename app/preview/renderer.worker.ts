@@ -5,7 +5,12 @@
 const told: MessageEvent[] = [];
 const keep = (event: MessageEvent) => void told.push(event);
 addEventListener('message', keep);
-await import('./renderer.ts');
+const program = import('./renderer.ts');
+// For the memory of a canvas a worker waits until the page itself is at rest: now, while there is nothing to draw yet.
+const canvas = new OffscreenCanvas(640, 1024).getContext('2d', { willReadFrequently: true })!;
+canvas.fillRect(0, 0, 1, 1);
+const { drawOn } = await program;
+drawOn(canvas);
 removeEventListener('message', keep);
 for (const { data, ports } of told) dispatchEvent(new MessageEvent('message', { data, ports: [...ports] }));
 

@@ -88,32 +88,32 @@ export function smallGlyph(
 const CELL = Math.ceil(SMALL_TYPE_PIXELS * 1.6) + 3;
 const ORIGIN = { x: Math.ceil(SMALL_TYPE_PIXELS * 0.2) + 1, y: Math.ceil(SMALL_TYPE_PIXELS * 1.1) + 1 };
 const CELLS_ACROSS = 22;
-const SHEET = CELL * CELLS_ACROSS;
+/** Side of the square that masks are made in, in pixels. */
+export const SHEET = CELL * CELLS_ACROSS;
 
-let canvas: OffscreenCanvasRenderingContext2D | undefined;
-
-/** The canvas that masks are made on. */
-export function sheetForSmallType(): OffscreenCanvasRenderingContext2D {
-  canvas ??= new OffscreenCanvas(SHEET, SHEET).getContext('2d', { willReadFrequently: true })!;
-  return canvas;
+/** Where masks are made: a part of a canvas that nothing else is drawn on. */
+export interface MaskSheet {
+  context: OffscreenCanvasRenderingContext2D;
+  /** Its upper edge, in pixels; it is as far from there to the lower edge, and from the left to the right, as SHEET says. */
+  top: number;
 }
 
 /** Draws the awaited masks side by side, since reading a canvas costs the same for one as for hundreds. */
-function makeAwaited(): void {
+function makeAwaited({ context, top: sheetTop }: MaskSheet): void {
   const all = awaited;
   awaited = [];
-  const sheet = sheetForSmallType();
   for (let from = 0; from < all.length; from += CELLS_ACROSS ** 2) {
     const batch = all.slice(from, from + CELLS_ACROSS ** 2);
-    sheet.setTransform(1, 0, 0, 1, 0, 0);
-    sheet.clearRect(0, 0, SHEET, SHEET);
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    context.clearRect(0, sheetTop, SHEET, SHEET);
+    context.fillStyle = '#000000';
     batch.forEach(({ outline, size, dx, dy }, i) => {
       const x = (i % CELLS_ACROSS) * CELL + ORIGIN.x + dx;
-      const y = Math.floor(i / CELLS_ACROSS) * CELL + ORIGIN.y + dy;
-      sheet.setTransform(size, 0, 0, -size, x, y);
-      sheet.fill(outline);
+      const y = sheetTop + Math.floor(i / CELLS_ACROSS) * CELL + ORIGIN.y + dy;
+      context.setTransform(size, 0, 0, -size, x, y);
+      context.fill(outline);
     });
-    const { data } = sheet.getImageData(0, 0, SHEET, Math.ceil(batch.length / CELLS_ACROSS) * CELL);
+    const { data } = context.getImageData(0, sheetTop, SHEET, Math.ceil(batch.length / CELLS_ACROSS) * CELL);
     batch.forEach(({ mask }, i) => {
       cutOut(mask, data, (i % CELLS_ACROSS) * CELL, Math.floor(i / CELLS_ACROSS) * CELL);
     });
@@ -145,8 +145,12 @@ function cutOut(mask: Mask, data: Uint8ClampedArray, cellX: number, cellY: numbe
 }
 
 /** Lays glyphs over the pixels of a picture. */
-export function setSmallGlyphs({ data, width, height }: ImageData, glyphs: readonly SmallGlyph[]): void {
-  makeAwaited();
+export function setSmallGlyphs(
+  { data, width, height }: ImageData,
+  glyphs: readonly SmallGlyph[],
+  sheet: MaskSheet,
+): void {
+  makeAwaited(sheet);
   for (const { mask, x, y, gray } of glyphs) {
     const value = gray * 255;
     for (let row = 0; row < mask.height; row++) {

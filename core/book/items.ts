@@ -13,8 +13,14 @@ import { faceNeeds } from './typefaces.ts';
 /** Bytes of items kept: some four thousand puzzles. */
 const BYTES_KEPT = 24 * 1024 * 1024;
 
+/** An item as it is kept: it is there, or is still to be read. */
+interface Kept {
+  item?: unknown;
+  read?: () => unknown;
+}
+
 /** Items by the value of everything that can change them, so that an edit elsewhere, or a copy, finds them again. */
-const made = new LRUCache<string, { item: unknown }>({
+const made = new LRUCache<string, Kept>({
   maxSize: BYTES_KEPT,
   sizeCalculation: ({ item }) => bytesOf(item),
 });
@@ -85,9 +91,13 @@ export function itemKey({ recipe, plan, resources }: Book, section: Section, ite
   ]);
 }
 
-/** Keeps an item that was made before, to be found where everything is the same. @param key see `itemKey` */
-export const keepItem = (key: string, item: unknown): void => {
-  made.set(key, { item });
+/**
+ * Keeps an item that was made before, to be found where everything is the same.
+ * @param key see `itemKey`
+ * @param item `bytes`: about what it takes in memory
+ */
+export const keepItem = (key: string, { read, bytes }: { read: () => unknown; bytes: number }): void => {
+  made.set(key, { read }, { size: bytes });
 };
 
 /**
@@ -104,6 +114,9 @@ export function* itemSteps(book: Book, section: Section, item: number): Generato
   if (!kept) {
     kept = { item: kind.fillSteps ? yield* kind.fillSteps(context) : kind.fill!(context) };
     made.set(key, kept);
+  } else if (kept.read) {
+    kept.item = kept.read();
+    delete kept.read;
   }
   return kept.item;
 }

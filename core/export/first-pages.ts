@@ -28,7 +28,7 @@ export async function firstPages(book: Book, type: Typesetter): Promise<FirstPag
   const { height } = pixelsOf(first, width);
   const parts = scenes.map((scene, i) => {
     const { column, row } = placeAmongFirst(i + 1)!;
-    return sceneToSvg(scene, type, { width, height }, { x: column * width, y: row * height });
+    return sceneToSvg(scene, noting, { width, height }, { x: column * width, y: row * height });
   });
   const rows = Math.ceil(scenes.length / across);
   const picture = svgPng(

@@ -12,6 +12,10 @@ export type PrintedWords<Key extends string> = (
   values?: Readonly<Record<string, string | number>>,
 ) => string;
 
+// Every runtime has these languages: to ask which of them it has would unfold its data of all languages, which takes
+// longer than to draw a page.
+IntlMessageFormat.resolveLocale = (locales) => new Intl.Locale([locales].flat()[0]!);
+
 const isPrinted = (code: string): code is PrintedLanguage =>
   (PRINTED_LANGUAGES as readonly string[]).includes(code);
 

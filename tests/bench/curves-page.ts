@@ -17,10 +17,7 @@ Object.assign(globalThis, {
     const size = { width, height: Math.round((width * scene.height) / scene.width) };
     let context = canvases.get(width);
     if (!context) {
-      context = new OffscreenCanvas(size.width, size.height).getContext('2d', {
-        alpha: false,
-        willReadFrequently: true,
-      })!;
+      context = new OffscreenCanvas(size.width, size.height).getContext('2d', { willReadFrequently: true })!;
       canvases.set(width, context);
     }
     drawScene(context, scene, type, width / scene.width, size);

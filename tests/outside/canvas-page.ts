@@ -14,11 +14,11 @@ Object.assign(globalThis, {
   giveFace: (face: string, base64: string) => void faces.set(face, bytesOf(base64)),
   /** A sample as a PNG in base64. */
   drawSample: async (name: string, pixels: number, gray: boolean): Promise<string> => {
-    const canvas = new OffscreenCanvas(pixels, pixels);
-    const context = canvas.getContext('2d', { alpha: false, willReadFrequently: true })!;
+    const context = new OffscreenCanvas(1, 1).getContext('2d', { willReadFrequently: true })!;
     const scene = { width: SAMPLE_SIDE, height: SAMPLE_SIDE, gray, layers: [{ marks: MARK_SAMPLES[name]! }] };
     const image = drawScene(context, scene, type, pixels / SAMPLE_SIDE, { width: pixels, height: pixels });
-    context.putImageData(image, 0, 0);
+    const canvas = new OffscreenCanvas(pixels, pixels);
+    canvas.getContext('2d', { alpha: false })!.putImageData(image, 0, 0);
     const png = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer());
     let binary = '';
     for (let i = 0; i < png.length; i += 0x8000)
