@@ -26,7 +26,13 @@ import {
   type Typesetter,
   walk,
 } from '#core/scene/index.ts';
-import { SHEET as MASKS, SMALL_TYPE_PIXELS, type SmallGlyph, setSmallGlyphs, smallGlyph } from './small-type.ts';
+import {
+  SHEET as MASKS,
+  SMALL_TYPE_PIXELS,
+  type SmallGlyph,
+  setSmallGlyphs,
+  smallGlyph,
+} from './small-type.ts';
 
 function pathOf({ ops, points: p }: Path): Path2D {
   const path = new Path2D();

@@ -41,5 +41,6 @@ export function writtenItems(book: Book, pages: readonly PlannedPage[]): Written
  * first asked for.
  */
 export function keepWrittenItems(items: WrittenItems): void {
-  for (const [key, item] of Object.entries(items)) keepItem(key, { read: () => read(item), bytes: 2 * item.length });
+  for (const [key, item] of Object.entries(items))
+    keepItem(key, { read: () => read(item), bytes: 2 * item.length });
 }
