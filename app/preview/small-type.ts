@@ -102,6 +102,8 @@ export interface MaskSheet {
 function makeAwaited({ context, top: sheetTop }: MaskSheet): void {
   const all = awaited;
   awaited = [];
+  // What is drawn above goes on as it was.
+  context.save();
   for (let from = 0; from < all.length; from += CELLS_ACROSS ** 2) {
     const batch = all.slice(from, from + CELLS_ACROSS ** 2);
     context.setTransform(1, 0, 0, 1, 0, 0);
@@ -118,6 +120,7 @@ function makeAwaited({ context, top: sheetTop }: MaskSheet): void {
       cutOut(mask, data, (i % CELLS_ACROSS) * CELL, Math.floor(i / CELLS_ACROSS) * CELL);
     });
   }
+  context.restore();
 }
 
 /** Takes a cell's ink, as far as there is any, into a mask. */

@@ -114,6 +114,23 @@ export const MARK_SAMPLES: Record<string, Mark[]> = {
       centers: [40, 95, 150, 205],
     },
   ],
+  'shapes over small type': [
+    ...Array.from({ length: 30 }, (_, line): Mark => {
+      const words = 'bees gather nectar on the heather and carry it home';
+      return {
+        type: 'text',
+        text: words,
+        face: 'alegreya-bold',
+        size: 5.5,
+        x: 20,
+        y: 20 + 7 * line,
+        color: { gray: 0.1 },
+      };
+    }),
+    { type: 'path', path: rectPath(60, 50, 90, 110), fill: RED },
+    { type: 'text', text: 'over it', face: 'alegreya-bold', size: 5.5, x: 70, y: 80, color: { gray: 0 } },
+    { type: 'path', path: ellipsePath(170, 150, 45, 60), fill: INK },
+  ],
   'small capitals': [
     { ...{ type: 'text', text: 'Bees & Avens', face: 'alegreya-bold', size: 32 }, x: 15, y: 100, color: INK },
     {
