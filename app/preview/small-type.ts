@@ -91,10 +91,10 @@ const CELLS_ACROSS = 22;
 /** Side of the square that masks are made in, in pixels. */
 export const SHEET = CELL * CELLS_ACROSS;
 
-/** Where masks are made: a part of a canvas that nothing else is drawn on. */
+/** Where masks are made: a square of SHEET by SHEET pixels at the left edge of a canvas, overwritten every time. */
 export interface MaskSheet {
   context: OffscreenCanvasRenderingContext2D;
-  /** Its upper edge, in pixels; it is as far from there to the lower edge, and from the left to the right, as SHEET says. */
+  /** The upper edge of the square, in pixels. */
   top: number;
 }
 
