@@ -5,6 +5,7 @@ import { bundleForNode } from './lib/bundle-for-node.mjs';
 await bundleForNode(
   {
     quill: 'cli/quill.ts',
+    application: 'server/application.ts',
     worker: 'server/worker.ts',
     'files-thread': 'server/jobs/thread.ts',
     'first-pages-thread': 'server/jobs/first-pages-thread.ts',

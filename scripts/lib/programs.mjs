@@ -139,10 +139,7 @@ export async function startPrograms({
       String(reviewSeconds),
     ]);
     await once('build/node/migrate.mjs');
-    const application = start('application', [
-      'node_modules/@react-router/serve/bin.js',
-      'build/server/index.js',
-    ]);
+    const application = start('application', ['build/node/application.mjs']);
     start('worker', ['build/node/worker.mjs']);
     if (!(await answers(env.WRENFAIR_URL, shop))) throw new Stop('The stand-ins did not start.');
     await once('build/node/seed.mjs');
