@@ -52,10 +52,9 @@ function drawing({ routeModules, staticHandlerContext: { matches, loaderData } }
     return draws && loaderData[id] ? [draws(loaderData[id])] : [];
   })[0];
   if (!early) return '';
-  const begun = `window.${EARLY_RENDERER}=new Worker(${JSON.stringify(rendererUrl)},{type:'module',name:'renderer'})`;
   // Nothing that is typed into a book may end the script.
   const work = JSON.stringify(early).replaceAll('<', '\\u003c');
-  return `(${begun}).postMessage(${work})`;
+  return `window.${EARLY_RENDERER}=new Worker(${JSON.stringify(rendererUrl)},{type:'module',name:JSON.stringify(${work})})`;
 }
 
 /**

@@ -14,7 +14,10 @@ const IDLE_MS = 75_000;
 
 const Settings = v.object({
   HOST: v.optional(v.string()),
-  PORT: v.optional(v.pipe(v.string(), v.digits('PORT is a number, such as 3000.'), v.transform(Number)), '3000'),
+  PORT: v.optional(
+    v.pipe(v.string(), v.digits('PORT is a number, such as 3000.'), v.transform(Number)),
+    '3000',
+  ),
 });
 
 /** The application: what was built, the pages made when asked for and the files they name, on HOST and PORT. */

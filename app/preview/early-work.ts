@@ -3,7 +3,10 @@ import type { Recipe } from '#core/book/recipe.ts';
 /** Where the worker that was begun early waits for the program of the page. */
 export const EARLY_RENDERER = 'earlyRenderer';
 
-/** What a worker is told when it is begun early. */
+/**
+ * What a worker is begun with, as JSON under the name it is given: it has that at once, where the first message waits until
+ * the page is at rest.
+ */
 export interface EarlyWork {
   /** The book that the page is about. */
   begin: Recipe;

@@ -1,12 +1,19 @@
 import * as v from 'valibot';
 import { keepWrittenItems } from '#core/book/written-items.ts';
 import type { FirstPages } from '#core/export/first-pages.ts';
-import type { ShapedWords, Typesetter } from '#core/scene/index.ts';
+import {
+  type KnownFace,
+  type Scene,
+  type Typesetter,
+  type WrittenScenes,
+  writtenScenesReader,
+} from '#core/scene/index.ts';
 
 /** The server's own answer: of its parts only so much is read as tells it from any other. */
 const Known = v.object({
   items: v.record(v.string(), v.string()),
-  words: v.array(v.custom<ShapedWords>((of) => typeof (of as ShapedWords | null)?.words === 'object')),
+  faces: v.array(v.custom<KnownFace>((of) => typeof (of as KnownFace | null)?.outlines === 'object')),
+  scenes: v.custom<WrittenScenes>((of) => Array.isArray((of as WrittenScenes | null)?.scenes)),
 }) satisfies v.GenericSchema<unknown, Omit<FirstPages, 'picture'>>;
 
 /** What the server has at hand comes sooner than it can be found out here; for the rest nobody waits. In ms. */
@@ -15,28 +22,37 @@ const LONGEST_WAIT = 150;
 let asked = '';
 let waiting: Promise<void> = Promise.resolve();
 
-async function fetchKnown(address: string, type: Typesetter): Promise<void> {
+/** What becomes of an answer. */
+interface Uses {
+  /** If it was asked for already. */
+  answer?: Promise<Response> | undefined;
+  /** Takes the pages themselves, by their place among the first, counted from 0; null for one that is not known. */
+  onScenes?: (sceneAt: (at: number) => Scene | null) => void;
+}
+
+async function takeKnown(address: string, type: Typesetter, { answer, onScenes }: Uses): Promise<void> {
   try {
-    const response = await fetch(address);
+    const response = await (answer ?? fetch(address));
     if (!response.ok || response.redirected) return;
-    const { items, words } = v.parse(Known, await response.json());
+    const { items, faces, scenes } = v.parse(Known, await response.json());
     keepWrittenItems(items);
-    for (const { face, smallCaps, words: shaped } of words) type.keep(shaped, face, smallCaps);
+    for (const face of faces) type.keep(face);
+    onScenes?.(writtenScenesReader(scenes));
   } catch {
     // Then all of it is found out here.
   }
 }
 
 /**
- * Asks the server for what is on the first pages of a book and how their words are set, so that the worker need not make
- * the puzzles anew, nor unfold the tables of the typefaces before it draws.
+ * Asks the server for the first pages of a book as they are drawn, what is on them and what their typefaces are asked for, so
+ * that the worker need not draw them anew, nor make the puzzles, nor open a typeface before it shows them.
  * @param address names the state of the book; asked for once
  */
-export function knowFirstPages(address: string, type: Typesetter): void {
+export function knowFirstPages(address: string, type: Typesetter, uses: Uses = {}): void {
   if (address === asked) return;
   asked = address;
   waiting = Promise.race([
-    fetchKnown(address, type),
+    takeKnown(address, type, uses),
     new Promise<void>((resolve) => setTimeout(resolve, LONGEST_WAIT)),
   ]);
 }

@@ -148,14 +148,35 @@ async function inStretches<T>(steps: Steps<T>, wanted: () => boolean): Promise<T
   }
 }
 
-/** What the worker was begun with, as long as it is what is at hand, and its first pages as far as they are drawn. */
-const ahead = { recipe: '', scenes: new Map<number, Scene>() };
+const unknown = (_at: number): Scene | null => null;
+
+/**
+ * What the worker was begun with, as long as it is what is at hand, and its first pages: as the server has drawn them, by
+ * their place, and as far as they are at hand here, by their number.
+ */
+const ahead = { recipe: '', sceneAt: unknown, scenes: new Map<number, Scene>() };
+
+function leaveAhead(): void {
+  ahead.recipe = '';
+  ahead.sceneAt = unknown;
+  ahead.scenes.clear();
+}
+
 /** Settles when all pages that somebody asked for are drawn: they go before those that nobody has asked for yet. */
 let answered: Promise<unknown> = Promise.resolve();
 
+/** A page that need not be drawn anew; null if there is none. */
+function sceneAhead(page: number): Scene | null {
+  const kept = ahead.scenes.get(page);
+  if (kept) return kept;
+  const known = ahead.sceneAt(page - 1);
+  if (known) ahead.scenes.set(page, known);
+  return known;
+}
+
 /** A page as it is drawn, kept if it is one of the first. */
 function sceneOf(whole: Book, page: number): Scene {
-  const kept = ahead.scenes.get(page);
+  const kept = sceneAhead(page);
   if (kept) return kept;
   const scene = drawPage(whole, page, type);
   if (ahead.recipe && page <= PAGES_PREPARED) ahead.scenes.set(page, scene);
@@ -163,13 +184,16 @@ function sceneOf(whole: Book, page: number): Scene {
 }
 
 /** Draws the first pages of a book before anybody asks for them. */
-async function prepare({ begin: recipe, known }: EarlyWork): Promise<void> {
-  if (known) knowFirstPages(known, type);
-  ahead.recipe = JSON.stringify(recipe);
-  const families = Object.values(recipe.style.typefaces).flatMap((face) =>
-    typeof face === 'string' ? [familyOf(face)] : [],
-  );
-  const faces = fetchFamilies([...new Set(families)]);
+async function prepare({ begin: recipe, known }: EarlyWork, answer?: Promise<Response>): Promise<void> {
+  const from = JSON.stringify(recipe);
+  ahead.recipe = from;
+  if (known)
+    knowFirstPages(known, type, {
+      answer,
+      onScenes(sceneAt) {
+        if (ahead.recipe === from) ahead.sceneAt = sceneAt;
+      },
+    });
   const begun = gathered(recipe);
   book = begun;
   const whole = await begun;
@@ -179,7 +203,14 @@ async function prepare({ begin: recipe, known }: EarlyWork): Promise<void> {
     await answered;
     return rest();
   };
-  const pages = whole.plan.pages.slice(0, PAGES_PREPARED);
+  const families = Object.values(recipe.style.typefaces).flatMap((face) =>
+    typeof face === 'string' ? [familyOf(face)] : [],
+  );
+  const fetchFaces = () => fetchFamilies([...new Set(families)]);
+  const pages = whole.plan.pages.slice(0, PAGES_PREPARED).filter(({ number }) => !sceneAhead(number));
+  // Typefaces are for what changes, where all that is seen at first is known.
+  if (pages.length === 0) return void firstDrawn.then(fetchFaces);
+  const faces = fetchFaces();
   // What is on the pages is made while the typefaces are on their way.
   for (const page of pages)
     for (const step of pageSteps(whole, page)) {
@@ -193,34 +224,45 @@ async function prepare({ begin: recipe, known }: EarlyWork): Promise<void> {
   }
 }
 
+let drawnFirst: () => void;
+/** Settles when pages that were asked for have been drawn. */
+const firstDrawn = new Promise<void>((resolve) => {
+  drawnFirst = resolve;
+});
+
 let prepared: Promise<void> | undefined;
 
-// Apart from what the page asks, whose program need not be there yet.
-addEventListener('message', (event) => {
-  if (!('begin' in event.data)) return;
-  event.stopImmediatePropagation();
+/**
+ * Begins with the first pages of a book.
+ * @param answer to what is known of them
+ */
+export function prepareFor(work: EarlyWork, answer?: Promise<Response>): void {
   // What fails here fails again when it is asked for, and is told then.
-  prepared = prepare(event.data as EarlyWork).catch(() => {});
-});
+  prepared = prepare(work, answer).catch(() => {});
+}
 
 /** See `renderer.pages`. */
 async function drawPages(asked: Promise<Book>, numbers: number[], width: number): Promise<DrawnPage[]> {
-  const whole = await asked;
   await firstPagesKnown();
   const drawn: DrawnPage[] = [];
   const began = performance.now();
   const goesOn = stretchesWith(asked);
   for (const page of numbers) {
-    const planned = whole.plan.pages[page - 1];
-    if (!planned) {
-      drawn.push({ page, picture: null });
-      continue;
+    let scene = sceneAhead(page);
+    if (!scene) {
+      const whole = await asked;
+      const planned = whole.plan.pages[page - 1];
+      if (!planned) {
+        drawn.push({ page, picture: null });
+        continue;
+      }
+      for (const step of pageSteps(whole, planned)) {
+        if (step) await step;
+        if (!(await goesOn())) return drawn;
+      }
+      scene = sceneOf(whole, page);
     }
-    for (const step of pageSteps(whole, planned)) {
-      if (step) await step;
-      if (!(await goesOn())) return drawn;
-    }
-    drawn.push({ page, picture: pictureOf(sceneOf(whole, page), width) });
+    drawn.push({ page, picture: pictureOf(scene, width) });
     if (performance.now() - began > SHOW_MS || !(await goesOn())) break;
   }
   return drawn;
@@ -241,8 +283,7 @@ const renderer = {
   take(recipe: Recipe): void {
     // It is at work on it already.
     if (book && ahead.recipe && JSON.stringify(recipe) === ahead.recipe) return;
-    ahead.recipe = '';
-    ahead.scenes.clear();
+    leaveAhead();
     book = recipe.seed === GALLERY_SEED ? loadGalleryItems().then(() => gathered(recipe)) : gathered(recipe);
   },
 
@@ -251,10 +292,10 @@ const renderer = {
    * be asked for the rest, and when another recipe comes meanwhile: what is still missing would be drawn in vain.
    */
   async pages(numbers: number[], width: number): Promise<DrawnPage[]> {
-    const asked = book!;
-    const drawn = drawPages(asked, numbers, width);
+    const drawn = drawPages(book!, numbers, width);
     answered = Promise.allSettled([answered, drawn]).then(() => {});
     const pages = await drawn;
+    drawnFirst();
     return transfer(
       pages,
       pages.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),

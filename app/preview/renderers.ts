@@ -18,9 +18,8 @@ function newWorker(recipe?: Recipe): Worker {
   const early = page[EARLY_RENDERER];
   delete page[EARLY_RENDERER];
   if (early) return early;
-  const worker = new Worker(rendererUrl, { type: 'module', name: 'renderer' });
-  if (recipe) worker.postMessage({ begin: recipe } satisfies EarlyWork);
-  return worker;
+  const work: EarlyWork | null = recipe ? { begin: recipe } : null;
+  return new Worker(rendererUrl, { type: 'module', name: work ? JSON.stringify(work) : '' });
 }
 
 /** @param recipe to be prepared for, where the worker is not given work at once */

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { useCallback, useState } from 'react';
+import { Suspense, useCallback, useState } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
 import { sectionIn, sectionsOf } from '#core/book/sections.ts';
 import { pageKind } from '#core/pages/index.ts';
@@ -63,20 +63,25 @@ export default function Flatplan() {
         minHeight: 0,
       }}
     >
-      <RunningOrder
-        chosen={chosen}
-        after={asked}
-        adding={adding}
-        onChoose={choose}
-        onAdded={() => setAdding(null)}
-      />
+      {/* What stands in a boundary of its own is woken after the spreads, or as soon as somebody uses it. */}
+      <Suspense>
+        <RunningOrder
+          chosen={chosen}
+          after={asked}
+          adding={adding}
+          onChoose={choose}
+          onAdded={() => setAdding(null)}
+        />
+      </Suspense>
       <Spreads
         chosen={chosen}
         page={page}
         onChoose={choose}
         onAdd={(behind) => setAdding({ behind, recipe: store.getState().value })}
       />
-      <SectionSettings chosen={chosen} page={page} onPage={setPage} />
+      <Suspense>
+        <SectionSettings chosen={chosen} page={page} onPage={setPage} />
+      </Suspense>
     </Box>
   );
 }

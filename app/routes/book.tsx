@@ -1,15 +1,15 @@
 import Box from '@mui/material/Box';
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { Outlet, redirect, useLocation, useParams } from 'react-router';
 import * as v from 'valibot';
 import type { StandingPage } from '#core/book/standing-page.ts';
 import { FACES_VERSION } from '#core/faces/index.ts';
-import { fingerprint } from '#core/fingerprint.ts';
 import type { SavedDesign } from '#core/pages/composed/saved.ts';
 import { typeface, words } from '#core/resources/index.ts';
 import { openBook, openStored } from '#server/books.ts';
 import { listDesigns } from '#server/designs.ts';
 import { madeFiles } from '#server/files.ts';
+import { firstPagesState } from '#server/jobs/first-pages.ts';
 import { enqueueFiles } from '#server/jobs/queue.ts';
 import { listPenNames } from '#server/pen-names.ts';
 import { listResources } from '#server/resources/resources.ts';
@@ -23,6 +23,7 @@ import { BookProvider, openBookStore } from '../book/store.ts';
 import { useBookKeys, VIEWS } from '../book/use-book-keys.ts';
 import { ViewShortcuts } from '../parts/view-shortcuts.tsx';
 import type { RouteHandle } from '../preview/early-work.ts';
+import rendererUrl from '../preview/renderer.worker.ts?worker&url';
 import { drawingRenderer } from '../preview/renderers.ts';
 import { formFrom, idFrom, notFound, requireVisitor } from '../visitor.server.ts';
 import type { Route } from './+types/book.ts';
@@ -31,6 +32,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: loaderData ? `${loaderData.book.recipe.title} – Restless Quill` : 'Restless Quill' },
 ];
 
+/** Another version of the program may draw a page in another way than one whose answer a browser has kept. */
+const FOR = encodeURIComponent(rendererUrl.slice(rendererUrl.lastIndexOf('/') + 1));
+
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const id = idFrom(params.book);
@@ -38,7 +42,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   if (!found) throw notFound();
   if ('unreadable' in found) throw redirect(`/books/${id}/unreadable`);
   const book = found.opened;
-  const [files, submissions, penNames, designs, standingPages, banks, typefaces] = await Promise.all([
+  const [{ of }, files, submissions, penNames, designs, standingPages, banks, typefaces] = await Promise.all([
+    firstPagesState(workspaceId, book.recipe),
     madeFiles(workspaceId, id),
     listSubmissions(workspaceId, id),
     listPenNames(workspaceId),
@@ -47,11 +52,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     listResources(workspaceId, words.id),
     listResources(workspaceId, typeface.id),
   ]);
-  const of = fingerprint(book.recipe);
   return {
     book,
     firstPages: `/books/${id}/first-pages.png?of=${of}`,
-    knownOfFirst: `/books/${id}/first-pages.json?of=${of}&faces=${FACES_VERSION}`,
+    knownOfFirst: `/books/${id}/first-pages.json?of=${of}&faces=${FACES_VERSION}&for=${FOR}`,
     files,
     submissions,
     penNames,
@@ -132,8 +136,10 @@ function OpenedBook() {
       }}
     >
       <Box sx={{ borderBottom: 1, borderColor: 'divider', px: 5, pt: 3, pb: 3 }}>
-        <BookHeader />
-        <JobTicket />
+        <Suspense>
+          <BookHeader />
+          <JobTicket />
+        </Suspense>
       </Box>
       {/* The part of the page that a view stands in: the focus stays here when another takes its place. */}
       <Box

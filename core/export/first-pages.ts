@@ -1,6 +1,13 @@
 import { type Book, drawPage, FIRST_PAGES, finished, pageSteps, placeAmongFirst } from '../book/index.ts';
 import { type WrittenItems, writtenItems } from '../book/written-items.ts';
-import { notingTypesetter, type Scene, type ShapedWords, type Typesetter } from '../scene/index.ts';
+import {
+  type KnownFace,
+  notingTypesetter,
+  type Scene,
+  type Typesetter,
+  type WrittenScenes,
+  writtenScenes,
+} from '../scene/index.ts';
 import { pixelsOf, svgPng } from './picture.ts';
 import { sceneToSvg } from './svg.ts';
 
@@ -9,7 +16,8 @@ export interface FirstPages {
   /** All on one PNG, placed as FIRST_PAGES says. */
   picture: Uint8Array;
   items: WrittenItems;
-  words: ShapedWords[];
+  faces: KnownFace[];
+  scenes: WrittenScenes;
 }
 
 /** Draws the first pages of a book. @returns null for a book without pages */
@@ -34,5 +42,5 @@ export async function firstPages(book: Book, type: Typesetter): Promise<FirstPag
   const picture = svgPng(
     `<svg xmlns="http://www.w3.org/2000/svg" width="${across * width}" height="${rows * height}">${parts.join('')}</svg>`,
   );
-  return { picture, items: writtenItems(book, pages), words: noting.noted() };
+  return { picture, items: writtenItems(book, pages), faces: noting.noted(), scenes: writtenScenes(scenes) };
 }

@@ -4,6 +4,7 @@ import { type FaceId, fallbackFaces, isOwnFace, type OwnFace, type ShippedFace }
 import { type Direction, inVisualOrder, mayRunLeft, mirroredText } from './direction.ts';
 import { buildPath, type Path } from './path.ts';
 import type { GlyphBox, GlyphRun, ShapedText, Typesetter } from './typesetter.ts';
+import { readWrittenPath } from './written-path.ts';
 
 /** Shaped words kept; the oldest half is dropped when it is full. */
 const SHAPED_WORDS_KEPT = 40_000;
@@ -44,6 +45,7 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
   // By face, then by glyph: looked up for every letter of a page, so no key is put together.
   const boxes = new Map<FaceId, Map<number, GlyphBox>>();
   const outlines = new Map<FaceId, Map<number, Path>>();
+  const capHeights = new Map<FaceId, number>();
 
   const font = (face: FaceId): fontkit.Font => {
     let opened = fonts.get(face);
@@ -150,7 +152,7 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
   const forget = (face: OwnFace): void => {
     own.delete(face);
     for (const words of wordCaches) words.forget(face);
-    for (const cache of [fonts, boxes, outlines]) cache.delete(face);
+    for (const cache of [fonts, boxes, outlines, capHeights]) cache.delete(face);
   };
 
   return {
@@ -159,13 +161,16 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
       const { ltr } = smallCaps ? small : plain;
       const words = new Set<string>();
       for (const line of lines)
-        if (!mayRunLeft(line))
-          for (const word of line.split(AFTER_SPACE)) if (word.length > 1) words.add(word);
+        if (!mayRunLeft(line)) for (const word of line.split(AFTER_SPACE)) words.add(word);
       return Object.fromEntries([...words].map((word) => [word, ltr.word(word, face)]));
     },
-    keep(words, face, smallCaps = false) {
-      const { ltr } = smallCaps ? small : plain;
-      for (const [word, shaped] of Object.entries(words)) ltr.keep(word, face, shaped);
+    keep({ face, capHeight, words, smallCaps, boxes: inks, outlines: paths }) {
+      for (const [word, shaped] of Object.entries(words)) plain.ltr.keep(word, face, shaped);
+      for (const [word, shaped] of Object.entries(smallCaps)) small.ltr.keep(word, face, shaped);
+      for (const [glyph, box] of Object.entries(inks)) kept(boxes, face, Number(glyph), () => box);
+      for (const [glyph, path] of Object.entries(paths))
+        kept(outlines, face, Number(glyph), () => readWrittenPath(path));
+      if (capHeight !== undefined && !capHeights.has(face)) capHeights.set(face, capHeight);
     },
     font,
     add(face, bytes) {
@@ -179,7 +184,14 @@ export function createTypesetter(read: (face: ShippedFace) => Uint8Array): Types
     has: (face) => !isOwnFace(face) || own.has(face),
     width: (text, face, size, smallCaps) => shape(text, face, smallCaps).width * size,
     hasSmallCaps: (face) => font(face).availableFeatures.includes('smcp'),
-    capHeight: (face) => font(face).capHeight / font(face).unitsPerEm,
+    capHeight(face) {
+      let height = capHeights.get(face);
+      if (height === undefined) {
+        height = font(face).capHeight / font(face).unitsPerEm;
+        capHeights.set(face, height);
+      }
+      return height;
+    },
     mayEmbed: (face) => embeddingTrouble(font(face)) === null,
     box: (face, glyph) =>
       kept(boxes, face, glyph, () => {

@@ -1,6 +1,7 @@
 import type { Font } from 'fontkit';
 import type { FaceId, OwnFace } from '../faces/index.ts';
 import type { Direction } from './direction.ts';
+import type { KnownFace } from './known-faces.ts';
 import type { Path } from './path.ts';
 
 /** A stretch of glyphs in one face. Lengths in ems. */
@@ -40,10 +41,10 @@ export interface Typesetter {
    * @param base direction of the paragraph that the line is of; if left out, that of its first letter
    */
   shape(text: string, face: FaceId, smallCaps?: boolean, base?: Direction): ShapedText;
-  /** The words of lines, shaped; those that run to the left, and letters alone, are left out. */
+  /** The words of lines, shaped; those that run to the left are left out. */
   words(lines: Iterable<string>, face: FaceId, smallCaps?: boolean): Record<string, ShapedText>;
-  /** Keeps words that another typesetter has shaped in the same face. */
-  keep(words: Readonly<Record<string, ShapedText>>, face: FaceId, smallCaps?: boolean): void;
+  /** Keeps what another typesetter has found out of a face; what was found out here stays. */
+  keep(known: KnownFace): void;
   /** Width in points, tracking left out. */
   width(text: string, face: FaceId, size: number, smallCaps?: boolean): number;
   hasSmallCaps(face: FaceId): boolean;

@@ -2,10 +2,11 @@ import { resolve } from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { Recipe } from '#core/book/recipe.ts';
+import { fingerprint } from '#core/fingerprint.ts';
 import { ownContents } from '../resources/resources.ts';
 import type { SentPages } from './first-pages-thread.ts';
 
-/** Bytes of first pages kept: those of some two hundred books. */
+/** Bytes of first pages kept: those of some sixty books. */
 const BYTES_KEPT = 64 * 1024 * 1024;
 
 /** The thread is begun so long after the application, which it would hold up. */
@@ -33,18 +34,27 @@ const kept = new LRUCache<string, SentPages, { recipe: Recipe; own: string[] }>(
   fetchMethod: async (_, __, { context }) => (await pool().run(context)) ?? undefined,
 });
 
+/** What the first pages of a book are drawn from, and what it is called. */
+export interface FirstPagesState {
+  /** Hashes of the contents that the workspace has. What is missing may come, and what is there may go. */
+  own: string[];
+  /** Another one for every recipe, and for every other choice of contents. */
+  of: string;
+}
+
+export async function firstPagesState(workspaceId: string, recipe: Recipe): Promise<FirstPagesState> {
+  const own = (await ownContents(workspaceId, recipe)).sort();
+  return { own, of: fingerprint({ recipe, own }) };
+}
+
 /**
  * The first pages of a book. Kept by what they were drawn from, so that a book that is opened again is there at once.
- * @param from the recipe's fingerprint
  * @returns null for a book without pages
  */
 export async function firstPages(
   workspaceId: string,
   recipe: Recipe,
-  from: string,
+  { own, of }: FirstPagesState,
 ): Promise<SentPages | null> {
-  const own = await ownContents(workspaceId, recipe);
-  // What was missing may have come since.
-  const key = [workspaceId, from, ...own].join(' ');
-  return (await kept.fetch(key, { context: { recipe, own } })) ?? null;
+  return (await kept.fetch(`${workspaceId} ${of}`, { context: { recipe, own } })) ?? null;
 }

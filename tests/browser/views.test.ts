@@ -140,7 +140,7 @@ test('the programs of a page are announced as scripts to a browser that comes fr
   expect(await openedBy(() => page.evaluate(() => location.assign('/about')))).toEqual(asModules);
 });
 
-test('the worker that draws is told the puzzles of the first pages, and how their words are set', async ({
+test('the worker that draws is told the first pages, their puzzles, and what is asked of their typefaces', async ({
   page,
   browser,
 }) => {
@@ -152,16 +152,19 @@ test('the worker that draws is told the puzzles of the first pages, and how thei
     'cache-control': 'private, max-age=86400',
     'x-content-type-options': 'nosniff',
   });
-  const { items, words } = await known.json();
+  const { items, faces, scenes } = await known.json();
   expect(Object.keys(items).every((key) => key.startsWith('["word-search"'))).toBe(true);
   expect(Object.keys(items).length).toBeGreaterThan(20);
-  expect(words.map(({ face }: { face: string }) => face)).toContain('alegreya-sans-regular');
+  expect(faces.map(({ face }: { face: string }) => face)).toContain('alegreya-sans-regular');
+  expect(scenes.scenes).toHaveLength(36);
   await expect(page.locator('[data-page="12"] canvas')).toBeVisible();
 
   const stranger = await browser.newContext({ storageState: { cookies: [], origins: [] } });
   const refused = await stranger.request.get(url(`/books/${id}/first-pages.json`), { maxRedirects: 0 });
   expect(refused.status()).toBe(302);
   await stranger.close();
+  const older = await page.request.get(url(`/books/${id}/first-pages.json?of=another-state`));
+  expect(older.status()).toBe(404);
 });
 
 for (const [how, answer] of [
