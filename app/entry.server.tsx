@@ -32,6 +32,8 @@ function rendered(url: string, context: EntryContext, nonce: string): Promise<st
       </NonceProvider>,
       {
         nonce,
+        // All of it stands where it belongs, for browsers that run no scripts too, and is seen at once.
+        progressiveChunkSize: Number.POSITIVE_INFINITY,
         async onAllReady() {
           const html = await text(pipe(new PassThrough()));
           // All that were made, also those that only stand behind others: the browser would make them anew.
