@@ -1,6 +1,5 @@
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { createRequestHandler } from '@react-router/express';
 import compression from 'compression';
 import express from 'express';
 import * as v from 'valibot';
@@ -22,6 +21,9 @@ const Settings = v.object({
 
 /** The application: what was built, the pages made when asked for and the files they name, on HOST and PORT. */
 const { HOST, PORT } = v.parse(Settings, process.env);
+// What makes the pages asks for it while it is loaded, and is slow and talks where it is not so.
+process.env.NODE_ENV ??= 'production';
+const { createRequestHandler } = await import('@react-router/express');
 const built = resolve('build');
 const pages = await import(pathToFileURL(join(built, 'server/index.js')).href);
 const files = join(built, 'client');
@@ -31,7 +33,7 @@ app.disable('x-powered-by');
 app.use(compression());
 app.use('/assets', express.static(join(files, 'assets'), { immutable: true, maxAge: '1y' }));
 app.use(express.static(files));
-app.all('*', createRequestHandler({ build: pages, mode: process.env.NODE_ENV ?? 'production' }));
+app.all('*', createRequestHandler({ build: pages, mode: process.env.NODE_ENV }));
 
 const listening = () => console.log(`The application answers at http://${HOST ?? 'localhost'}:${PORT}`);
 const server = HOST ? app.listen(PORT, HOST, listening) : app.listen(PORT, listening);

@@ -110,6 +110,9 @@ test('the first spreads come with the page of a book, before any program runs, a
   await stranger.close();
   const older = await page.request.get(url(`/books/${id}/first-pages.png?of=another-state`));
   expect(older.headers()['cache-control']).toBe('no-store');
+  // A proxy keeps a connection that nobody uses for a minute (common practice, no source) and sends on it without asking.
+  const [, seconds] = /timeout=(\d+)/.exec(older.headers()['keep-alive']!)!;
+  expect(Number(seconds)).toBeGreaterThan(60);
 });
 
 test('the programs of a page are announced as scripts to a browser that comes from elsewhere, as modules within, each fetched once', async ({
