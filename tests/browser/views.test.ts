@@ -64,7 +64,7 @@ test('a pen name changed on the wrap is one of the press’s from then on', asyn
   await page.getByRole('link', { name: 'Wrap', exact: true }).click();
   await page.getByRole('button', { name: 'Change the pen name' }).click();
   await page.getByRole('textbox', { name: 'Pen name' }).fill('Wilhelmina Sedge');
-  await page.keyboard.press('Enter');
+  await Promise.all([page.waitForResponse(/\/pen-names$/), page.keyboard.press('Enter')]);
   await saved(page);
   await emptyBook(page);
   await page.getByRole('link', { name: 'Listing', exact: true }).click();
