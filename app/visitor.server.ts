@@ -3,9 +3,18 @@ import * as v from 'valibot';
 import { type Visitor, visitorOf } from '#server/auth.ts';
 import { fileStore, type StoredFile, StoreTrouble } from '#server/store/index.ts';
 
+/** Who sent a request: asked once, though all parts of a page want to know it at the same time. */
+const senders = new WeakMap<Request, Promise<Visitor | null>>();
+
+function senderOf(request: Request): Promise<Visitor | null> {
+  const sender = senders.get(request) ?? visitorOf(request);
+  senders.set(request, sender);
+  return sender;
+}
+
 /** The signed-in visitor; anyone else is sent to sign in and comes back afterwards. */
 export async function requireVisitor(request: Request): Promise<Visitor> {
-  const visitor = await visitorOf(request);
+  const visitor = await senderOf(request);
   if (visitor) return visitor;
   const { pathname, search } = new URL(request.url);
   throw redirect(`/sign-in?${new URLSearchParams({ to: pathname + search })}`);

@@ -3,7 +3,7 @@ import { compositions } from '../cover/compositions/index.ts';
 import { MOTIF_NAMES } from '../cover/names.ts';
 import { USUAL_FACES } from '../faces/choice.ts';
 import { FACE_IDS } from '../faces/index.ts';
-import { kindsRevision, type Need } from '../pages/index.ts';
+import { builtFromKinds, type Need } from '../pages/index.ts';
 import { LARGE_TYPES, printService, printServices } from '../print/index.ts';
 import { PRINTED_LANGUAGES } from '../printed-words/index.ts';
 import { resourcesSchema, typeface } from '../resources/index.ts';
@@ -191,16 +191,10 @@ const fields = {
   ),
 };
 
-let built: { revision: number; schema: v.GenericSchema<unknown, Recipe> } | null = null;
-
 /** The recipe of a book: everything about a title, from which all pages, numbers and files follow. */
-export function recipeSchema(): v.GenericSchema<unknown, Recipe> {
-  if (built?.revision !== kindsRevision()) {
-    const schema = exactObject({ ...fields, sections: sectionsSchema() });
-    built = { revision: kindsRevision(), schema: schema as unknown as v.GenericSchema<unknown, Recipe> };
-  }
-  return built.schema;
-}
+export const recipeSchema = builtFromKinds(
+  () => exactObject({ ...fields, sections: sectionsSchema() }) as unknown as v.GenericSchema<unknown, Recipe>,
+);
 
 type WithoutSections = { [Key in keyof typeof fields]: v.InferOutput<(typeof fields)[Key]> };
 

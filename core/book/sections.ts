@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { type Need, type PageKind, pageKind, pageKinds } from '../pages/index.ts';
+import { builtFromKinds, type Need, type PageKind, pageKind, pageKinds } from '../pages/index.ts';
 import { chosenBy, enumOf, exactObject, identifier, integerBetween, text } from '../schema.ts';
 import { ofAny, versionSchema } from '../versions.ts';
 import { type PartOf, partOfSchema } from './part-of.ts';
@@ -188,7 +188,7 @@ const ofAnyKind = (schemaOf: (kind: PageKind) => unknown) =>
   ofAny('kind', pageKinds(), schemaOf, { called: 'Kinds of page' }) as v.GenericSchema<unknown, Section>;
 
 /** The running order, of the kinds that are registered now. */
-export function sectionsSchema() {
+export const sectionsSchema = builtFromKinds(() => {
   const section = ofAnyKind(sectionSchema);
   const member = ofAnyKind((kind) =>
     exactObject({ ...commonEntries(kind), times: v.optional(integerBetween(1, MOST_TIMES)) }),
@@ -216,4 +216,4 @@ export function sectionsSchema() {
     v.array(entry, 'should be a list of sections.'),
     v.maxLength(MOST_ENTRIES, `has more than ${MOST_ENTRIES} sections.`),
   );
-}
+});

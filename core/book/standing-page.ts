@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { builtFromKinds } from '../pages/index.ts';
 import { resourcesSchema } from '../resources/index.ts';
 import { exactObject, text } from '../schema.ts';
 import { valueKey } from '../value-key.ts';
@@ -25,20 +26,22 @@ const OWN_ID = 'page';
 
 export const standingNameSchema = text(1, 80);
 
-export const standingContentSchema = (): v.GenericSchema<unknown, StandingContent> =>
-  v.pipe(
-    exactObject({ sections: sectionsSchema(), resources: v.optional(resourcesSchema, {}) }),
-    v.check(
-      ({ sections: [one, more] }) =>
-        one !== undefined && more === undefined && !isGroup(one) && maybeStanding(one),
-      'should hold one section of a kind that is the same in every book.',
-    ),
-    v.check(
-      ({ sections, resources }) =>
-        sectionsOf(sections).every((one) => needsOf(one).every(({ id }) => Object.hasOwn(resources, id))),
-      'names resources that are not there.',
-    ),
-  ) as unknown as v.GenericSchema<unknown, StandingContent>;
+export const standingContentSchema = builtFromKinds(
+  (): v.GenericSchema<unknown, StandingContent> =>
+    v.pipe(
+      exactObject({ sections: sectionsSchema(), resources: v.optional(resourcesSchema, {}) }),
+      v.check(
+        ({ sections: [one, more] }) =>
+          one !== undefined && more === undefined && !isGroup(one) && maybeStanding(one),
+        'should hold one section of a kind that is the same in every book.',
+      ),
+      v.check(
+        ({ sections, resources }) =>
+          sectionsOf(sections).every((one) => needsOf(one).every(({ id }) => Object.hasOwn(resources, id))),
+        'names resources that are not there.',
+      ),
+    ) as unknown as v.GenericSchema<unknown, StandingContent>,
+);
 
 /** Whether a section can be the same in every book: puzzles are made anew for each. */
 export const maybeStanding = (section: Section): boolean => kindOf(section).extent !== 'items';

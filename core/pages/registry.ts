@@ -159,8 +159,17 @@ if (kinds.size < offered.length) throw new RangeError('Two kinds of page have th
 /** All kinds of page, in the order in which they are offered. */
 export const pageKinds = (): readonly PageKind[] => [...kinds.values()];
 
-/** Counted up when a kind is registered: what is built from the kinds is built anew. */
-export const kindsRevision = (): number => revision;
+/**
+ * Builds a value from the kinds once, such as a schema of all of them, which takes milliseconds.
+ * @returns the value, built anew when a kind was registered since
+ */
+export function builtFromKinds<Value>(build: () => Value): () => Value {
+  let built: { revision: number; value: Value } | null = null;
+  return () => {
+    if (built?.revision !== revision) built = { revision, value: build() };
+    return built.value;
+  };
+}
 
 /**
  * @param version the newest if left out

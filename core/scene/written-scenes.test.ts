@@ -54,13 +54,37 @@ describe('written scenes', () => {
     expect(drawings[0]).toEqual(drawing);
   });
 
-  it('leave out a scene of very many curves, and keep the others', () => {
+  describe('of very many curves', () => {
     const path = buildPath();
     path.move(0, 0);
     for (let i = 0; i < 20_000; i++) path.curve(i, 1.2345, 2.3456, i, i / 7, i / 3);
-    const long: Mark = { type: 'path', path: path.done(), fill: { gray: 0 } };
-    const { scenes } = writtenScenes([sceneOf(long), sceneOf()]);
-    expect(scenes.map((scene) => scene === null)).toEqual([true, false]);
+    const curves: Mark = { type: 'path', path: path.done(), fill: { gray: 0 } };
+    const few: Mark = { type: 'path', path: rectPath(0, 0, 9, 9), fill: { gray: 0 } };
+    const symbol = (...marks: Mark[]): Mark => ({
+      type: 'symbol',
+      drawing: { marks },
+      matrix: [1, 0, 0, 1, 0, 0],
+    });
+
+    it('are left out, and the others kept', () => {
+      const written = writtenScenes([sceneOf(curves), sceneOf(few)]);
+      expect(written.scenes.map((scene) => scene !== null)).toEqual([false, true]);
+    });
+
+    it('are left out with their drawings, also where one is placed again, and others keep theirs', () => {
+      const small = symbol(few);
+      const long = symbol(symbol(few), curves);
+      const scenes = [sceneOf(small), sceneOf(small, long), sceneOf(long), sceneOf(symbol(few), small)];
+      const written = writtenScenes(scenes);
+      expect(written.drawings).toHaveLength(2);
+      const at = writtenScenesReader(sent(written));
+      expect([0, 1, 2, 3].map((page) => unsigned(at(page)))).toEqual([
+        unsigned(scenes[0]),
+        null,
+        null,
+        unsigned(scenes[3]),
+      ]);
+    });
   });
 });
 

@@ -21,7 +21,10 @@ export interface WrittenScenes {
   scenes: (WrittenScene | null)[];
 }
 
-/** Longer scenes, as JSON, are sooner drawn anew than sent and read: those with drawings of thousands of curves. */
+/**
+ * Longer scenes, as JSON with the drawings that none before them shows, are sooner drawn anew than sent and read: those
+ * of thousands of curves.
+ */
 const MOST_LETTERS = 100_000;
 
 const hasPicture = (marks: readonly Mark[]): boolean =>
@@ -58,8 +61,13 @@ export function writtenScenes(scenes: readonly Scene[]): WrittenScenes {
   };
   const writtenScene = (scene: Scene): WrittenScene | null => {
     if (scene.layers.some(({ marks }) => hasPicture(marks))) return null;
+    const before = drawings.length;
     const layers = scene.layers.map((layer) => ({ ...layer, marks: layer.marks.map(written) }));
-    return JSON.stringify(layers).length > MOST_LETTERS ? null : { ...scene, layers };
+    if (JSON.stringify([layers, drawings.slice(before)]).length <= MOST_LETTERS) return { ...scene, layers };
+    // Nor is what only a scene that is left out would show.
+    drawings.length = before;
+    for (const [drawing, number] of numbers) if (number >= before) numbers.delete(drawing);
+    return null;
   };
   return { scenes: scenes.map(writtenScene), drawings };
 }

@@ -3,10 +3,11 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DEMO_ACCOUNT, knownAddress, visitorOf } from '#server/auth.ts';
 import { READY_BANKS } from '#server/banks/ready.ts';
 import { closeDatabase, db } from '#server/db/client.ts';
-import { member, workspace } from '#server/db/schema.ts';
+import { member, session, workspace } from '#server/db/schema.ts';
 import { addPenName, listPenNames, usualPenName } from '#server/pen-names.ts';
 import { listResources } from '#server/resources/resources.ts';
 import { signInTriesIn } from '#server/sign-in-tries.ts';
+import { requireVisitor } from '../../app/visitor.server.ts';
 import { cookieOf, ORIGIN, PASSWORD, post, signUp } from './accounts.ts';
 import { openPress, type Press } from './press.ts';
 
@@ -49,6 +50,18 @@ describe('signing up and in', () => {
     expect(cookie).toMatch(/^quill\./);
     expect(cookie).toMatch(/HttpOnly/i);
     expect(cookie).toMatch(/SameSite=Strict/i);
+  });
+
+  it('asks once who sent a request, and anew at the next one', async () => {
+    const cookie = cookieOf(await signUp('pilar@press.example'));
+    const request = () => new Request(`${ORIGIN}/`, { headers: { cookie } });
+    const page = request();
+    const [head, body] = await Promise.all([requireVisitor(page), requireVisitor(page)]);
+    expect(head).toBe(body);
+    await db().delete(session).where(eq(session.userId, head.userId));
+    const refused = await requireVisitor(request()).catch((answer: Response) => answer);
+    expect(refused).toMatchObject({ status: 302 });
+    expect((refused as Response).headers.get('location')).toBe('/sign-in?to=%2F');
   });
 
   it('refuses a short password and a wrong one', async () => {
