@@ -8,7 +8,7 @@ import { type ForLargeType, forLargeType } from '#core/book/for-large-type.ts';
 import { GALLERY_SEED } from '#core/book/gallery.ts';
 import { loadGalleryItems } from '#core/book/gallery-items.ts';
 import { gatherBook, gatherFront } from '#core/book/gather-book.ts';
-import { finished, itemSteps, pageSteps, type Steps } from '#core/book/items.ts';
+import { finished, itemSteps, pageSteps } from '#core/book/items.ts';
 import type { Recipe } from '#core/book/recipe.ts';
 import { type SavedItems, savedItems } from '#core/book/saved-items.ts';
 import { kindOf } from '#core/book/sections.ts';
@@ -28,16 +28,12 @@ import { drawScene } from './canvas.ts';
 import type { EarlyWork } from './early-work.ts';
 import { fetchFamilies, typesetterInWorker } from './faces.ts';
 import { firstPagesKnown, knowFirstPages } from './known-of-first-pages.ts';
+import { beginAhead, isAhead, keepAhead, leaveAhead, PAGES_AHEAD, sceneAhead } from './pages-ahead.ts';
 import { puzzlesElsewhere } from './puzzles-elsewhere.ts';
+import { inStretches, otherWork, stretches } from './stretches.ts';
 
 /** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
 const SHOW_MS = 250;
-
-/** So many pages are in view, or nearly, when a book is opened. */
-const PAGES_PREPARED = 32;
-
-/** A proof, or a run of pages, listens for other work after this long. */
-const STRETCH_MS = 15;
 
 const type = typesetterInWorker();
 /** The book at hand, once what it uses is there. */
@@ -103,102 +99,33 @@ function pictureOf(scene: Scene, width: number): Picture {
   return { ...size, pixels: data as Uint8ClampedArray<ArrayBuffer> };
 }
 
-/** Lets what was asked meanwhile go first. A message comes at once, where a timer would wait four milliseconds. */
-const { port1: turn, port2: bell } = new MessageChannel();
-let waiting: (() => void)[] = [];
-turn.onmessage = () => {
-  const go = waiting;
-  waiting = [];
-  for (const next of go) next();
-};
-const otherWork = (): Promise<void> =>
-  new Promise((resolve) => {
-    waiting.push(resolve);
-    bell.postMessage(null);
-  });
-
 /** A front is composed at about a trim's own size, so that the thumbnail is the cover made small. */
 const FRONT_WIDTH = 432;
 const frontOf = (proportion: number) => ({ width: FRONT_WIDTH, height: FRONT_WIDTH * proportion });
 
 const gathered = (recipe: Recipe): Promise<Book> => gatherBook(recipe, browserLoader, type);
 
-/** @returns gives way when it is time, and answers false when another book came meanwhile */
-function stretchesWith(asked: Promise<Book>): () => Promise<boolean> {
-  let rested = performance.now();
-  return async () => {
-    if (performance.now() - rested < STRETCH_MS) return true;
-    await otherWork();
-    rested = performance.now();
-    return book === asked;
-  };
-}
-
-/** Takes steps to their end, letting other work go between them; null when they are not wanted any more. */
-async function inStretches<T>(steps: Steps<T>, wanted: () => boolean): Promise<T | null> {
-  let rested = performance.now();
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-    if (step.value) await step.value;
-    if (performance.now() - rested <= STRETCH_MS) continue;
-    await otherWork();
-    rested = performance.now();
-    if (!wanted()) return null;
-  }
-}
-
-const unknown = (_at: number): Scene | null => null;
-
-/**
- * What the worker was begun with, as long as it is what is at hand, and its first pages: as the server has drawn them, by
- * their place, and as far as they are at hand here, by their number.
- */
-const ahead = { recipe: '', sceneAt: unknown, scenes: new Map<number, Scene>() };
-
-function leaveAhead(): void {
-  ahead.recipe = '';
-  ahead.sceneAt = unknown;
-  ahead.scenes.clear();
-}
-
 /** Settles when all pages that somebody asked for are drawn: they go before those that nobody has asked for yet. */
 let answered: Promise<unknown> = Promise.resolve();
-
-/** A page that need not be drawn anew; null if there is none. */
-function sceneAhead(page: number): Scene | null {
-  const kept = ahead.scenes.get(page);
-  if (kept) return kept;
-  const known = ahead.sceneAt(page - 1);
-  if (known) ahead.scenes.set(page, known);
-  return known;
-}
 
 /** A page as it is drawn, kept if it is one of the first. */
 function sceneOf(whole: Book, page: number): Scene {
   const kept = sceneAhead(page);
   if (kept) return kept;
   const scene = drawPage(whole, page, type);
-  if (ahead.recipe && page <= PAGES_PREPARED) ahead.scenes.set(page, scene);
+  keepAhead(page, scene);
   return scene;
 }
 
 /** Draws the first pages of a book before anybody asks for them. */
 async function prepare({ begin: recipe, known }: EarlyWork, answer?: Promise<Response>): Promise<void> {
-  const from = JSON.stringify(recipe);
-  ahead.recipe = from;
-  if (known)
-    knowFirstPages(known, type, {
-      answer,
-      onScenes(sceneAt) {
-        if (ahead.recipe === from) ahead.sceneAt = sceneAt;
-      },
-    });
+  const onScenes = beginAhead(recipe);
+  if (known) knowFirstPages(known, type, { answer, onScenes });
   const begun = gathered(recipe);
   book = begun;
   const whole = await begun;
   await firstPagesKnown();
-  const rest = stretchesWith(begun);
+  const rest = stretches(() => book === begun);
   const goesOn = async () => {
     await answered;
     return rest();
@@ -207,7 +134,7 @@ async function prepare({ begin: recipe, known }: EarlyWork, answer?: Promise<Res
     typeof face === 'string' ? [familyOf(face)] : [],
   );
   const fetchFaces = () => fetchFamilies([...new Set(families)]);
-  const pages = whole.plan.pages.slice(0, PAGES_PREPARED).filter(({ number }) => !sceneAhead(number));
+  const pages = whole.plan.pages.slice(0, PAGES_AHEAD).filter(({ number }) => !sceneAhead(number));
   // Typefaces are for what changes, where all that is seen at first is known.
   if (pages.length === 0) return void firstDrawn.then(fetchFaces);
   const faces = fetchFaces();
@@ -246,7 +173,7 @@ async function drawPages(asked: Promise<Book>, numbers: number[], width: number)
   await firstPagesKnown();
   const drawn: DrawnPage[] = [];
   const began = performance.now();
-  const goesOn = stretchesWith(asked);
+  const goesOn = stretches(() => book === asked);
   for (const page of numbers) {
     let scene = sceneAhead(page);
     if (!scene) {
@@ -282,7 +209,7 @@ const renderer = {
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
     // It is at work on it already.
-    if (book && ahead.recipe && JSON.stringify(recipe) === ahead.recipe) return;
+    if (book && isAhead(recipe)) return;
     leaveAhead();
     book = recipe.seed === GALLERY_SEED ? loadGalleryItems().then(() => gathered(recipe)) : gathered(recipe);
   },
@@ -309,7 +236,7 @@ const renderer = {
   async leastDots(numbers: number[]): Promise<number | null> {
     const asked = book!;
     const whole = await asked;
-    const goesOn = stretchesWith(asked);
+    const goesOn = stretches(() => book === asked);
     let least: number | null = null;
     for (const page of numbers) {
       const planned = whole.plan.pages[page - 1];
