@@ -10,7 +10,7 @@ const JSON_BYTES = 64 * 1024;
 
 /** How the stand-in behaves. Everything can be changed while it runs, by PUT /behavior. */
 const BehaviorSchema = v.strictObject({
-  /** How long a book stays in review. */
+  /** How long a book stays in review; a change reaches books that are in review already. */
   reviewSeconds: v.optional(v.pipe(v.number(), v.minValue(0)), 20),
   /** Waits so long before every answer. */
   delayMs: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(60_000)), 0),

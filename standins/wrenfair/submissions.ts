@@ -16,15 +16,18 @@ export interface Submission {
   /** How that state of the book stands; what is on sale stays on sale meanwhile. */
   state: 'draft' | 'in review' | 'live' | 'rejected';
   reasons: string[];
-  /** Milliseconds since 1970; the review's answer is known from the start and told from then on. */
-  answerAt?: number;
+  /** When the latest review began, in milliseconds since 1970; its answer is known from then on, and told at its end. */
+  reviewBegan?: number;
   verdict?: 'live' | 'rejected';
   verdictReasons?: string[];
   /** What is on sale, once a review was passed. */
   onSale?: { revision: string; listing: Listing; since: number; updates: number };
 }
 
-/** Submissions in a folder: one JSON file for all, one file for each upload. */
+/**
+ * Submissions in a folder: one JSON file for all, one file for each upload.
+ * @param reviewSeconds how long a review takes; asked whenever a book is looked at, so that a change reaches reviews under way
+ */
 export function openSubmissions(folder: string, reviewSeconds: () => number) {
   mkdirSync(folder, { recursive: true });
   const ledger = join(folder, 'submissions.json');
@@ -41,8 +44,9 @@ export function openSubmissions(folder: string, reviewSeconds: () => number) {
   const pathOf = (id: string, part: string) => join(folder, `${id}-${part}.pdf`);
   /** As it stands now: a review ends by the clock. */
   const current = (submission: Submission): Submission => {
-    const { state, answerAt, verdict, revision, listing, onSale } = submission;
-    if (state !== 'in review' || answerAt === undefined || Date.now() < answerAt) return submission;
+    const { state, reviewBegan = 0, verdict, revision, listing, onSale } = submission;
+    const answerAt = reviewBegan + reviewSeconds() * 1000;
+    if (state !== 'in review' || Date.now() < answerAt) return submission;
     submission.state = verdict ?? 'rejected';
     submission.reasons = submission.verdictReasons ?? [];
     if (verdict === 'live')
@@ -121,7 +125,7 @@ export function openSubmissions(folder: string, reviewSeconds: () => number) {
       submission.verdict = reasons.length ? 'rejected' : 'live';
       submission.verdictReasons = reasons;
       submission.state = 'in review';
-      submission.answerAt = Date.now() + reviewSeconds() * 1000;
+      submission.reviewBegan = Date.now();
       save();
       return null;
     },
