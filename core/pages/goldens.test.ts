@@ -101,6 +101,20 @@ const EVERY_DESIGN = [
 ];
 
 /** What shares of the width alone would leave too narrow. */
+/** Names of rows that are too long at their own size, beside shorter ones. */
+const NAMES = {
+  name: 'Names',
+  blocks: [
+    {
+      type: 'table',
+      columns: [{ label: 'What', width: 9 }],
+      rows: ['Wednesday eve', 'Fri'],
+      rowsWidth: 2,
+    },
+    { type: 'grid', rows: ['Wednesday eve', 'Fri'], columns: ['1', '2'], rowsWidth: 13 },
+  ],
+};
+
 const NARROW = {
   name: 'Narrow',
   blocks: [
@@ -398,6 +412,14 @@ const SAMPLES: Record<string, object[]> = {
     { pages: 2, options: { design: 'gratitude-three', varied: 'Look twice | Old saying\nWait' } },
     { pages: 1, options: { design: NARROW } },
     { pages: 1, options: { design: NARROW, facing: true } },
+  ],
+  'composed 4': [
+    ...EVERY_DESIGN,
+    { pages: 3, options: { design: 'reflection', varied: 'What is new? | Ada\nWho came by?', every: 2 } },
+    { pages: 2, options: { design: 'gratitude-three', varied: 'Look twice | Old saying\nWait' } },
+    { pages: 1, options: { design: NARROW } },
+    { pages: 1, options: { design: NARROW, facing: true } },
+    { pages: 1, options: { design: NAMES } },
   ],
   'planner 1': [
     ...Object.keys(VIEWS).map((view) => ({ options: { view, ...JULY, moon: true, dayNumbers: true } })),

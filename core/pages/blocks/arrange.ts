@@ -1,5 +1,6 @@
 import { type FlexBox, type FlexedBox, flexBoxes } from '../../flexbox/index.ts';
 import type { Rect } from '../../print/index.ts';
+import { points } from '../paper/settings.ts';
 import { type Block, eachBlock } from './block.ts';
 import { blockKind } from './kinds/index.ts';
 import { type Pen, size } from './pen.ts';
@@ -40,30 +41,43 @@ export function arrangeAt(blocks: readonly Block[], area: Rect, pen: Pen, mostGa
     const [first, ...rest] = blocks;
     const across = first?.type === 'head' || first?.type === 'prompt' ? [first] : [];
     const below = across.length ? rest : [...blocks];
-    // Of all ways to part the blocks in two columns, the one that needs the least room.
-    const ways = inColumns(below, pen).map(({ blocks: way, was }) =>
+    const ways = inColumns(below, area.width, pen).map(({ blocks: way, was }) =>
       standingFor(was, arrangeAsIs([...across, ...way], area, pen, mostGap)),
     );
-    const cost = ({ missing, left }: Arrangement) => missing * 100 + left.length;
-    const best = ways.reduce<Arrangement | null>(
-      (one, way) => (one && cost(one) <= cost(way) ? one : way),
-      null,
-    );
-    const asIs = arrangeAsIs(blocks, area, pen, mostGap);
-    return best && cost(best) < cost(asIs) ? best : asIs;
+    // As it is where no way needs less room.
+    return bestOf([arrangeAsIs(blocks, area, pen, mostGap), ...ways], pen);
   }
   return arrangeAsIs(blocks, area, pen, mostGap);
 }
 
+/** A block with something that is too small to write in is worse than one that left, and better than two. */
+const TOO_SMALL = 1.5;
+
+/** How many blocks have something that is too small to write in; 0 where nobody cares. */
+export const tooSmallIn = ({ placed }: Arrangement, pen: Pen): number =>
+  pen.bestWay
+    ? placed.filter(({ block, rect }) => !block.of && blockKind(block).tooSmall?.(block, rect, pen)).length
+    : 0;
+
+/** Of ways to arrange a page the one that needs the least room, the first of those. */
+function bestOf(ways: readonly Arrangement[], pen: Pen): Arrangement {
+  const costs = ways.map((way) => way.missing * 100 + way.left.length + TOO_SMALL * tooSmallIn(way, pen));
+  return ways[costs.indexOf(Math.min(...costs))]!;
+}
+
 /** As `arrangeAt`, with lines a little closer together where what must stay does not fit otherwise, or is too small to write in. */
 export function arrange(blocks: readonly Block[], area: Rect, pen: Pen): ArrangedPage {
-  let fitting: ArrangedPage | null = null;
+  let best: ArrangedPage | null = null;
+  let least = Infinity;
   for (const closer of pensFor(pen)) {
     const found = { ...arrangeAt(blocks, area, closer), pen: closer };
-    if (found.missing <= 0 && !found.narrow) return found;
-    if (found.missing <= 0) fitting ??= found;
+    if (found.missing > 0) continue;
+    const small = tooSmallIn(found, closer);
+    const cost = (found.narrow ? 100 : 0) + (pen.bestWay ? found.left.length + TOO_SMALL * small : 0);
+    if (cost < least) [best, least] = [found, cost];
+    if (!found.narrow && small === 0) return best!;
   }
-  return fitting ?? { ...arrangeAt(blocks, area, pen), pen };
+  return best ?? { ...arrangeAt(blocks, area, pen), pen };
 }
 
 /** A page with the pen that it is drawn with. */
@@ -106,35 +120,59 @@ interface Way<Form> {
 /** A block with fewer rows is not parted. */
 export const FEWEST_ROWS = 4;
 
-/** Ways to set one block in two columns: what is in a frame, or the rows of one that has enough. */
-function oneInColumns(block: Block): Way<Block>[] {
-  const { type, of } = block;
-  if (!of) {
-    const { cut } = blockKind(block);
-    const rows = cut?.rows(block) ?? 0;
-    if (rows < FEWEST_ROWS) return [];
-    const two = cut!.at(block, Math.ceil(rows / 2)) as [Block, Block];
-    const { width, rank, weight } = block;
-    return [
-      {
-        blocks: { type: 'columns', width, rank, weight, of: two },
-        was: new Map(two.map((part) => [part, block])),
-      },
-    ];
+/** Three columns are set where each is so wide, in points, and nothing in them is too small at that. */
+const LEAST_OF_THREE = points(45, 'mm');
+
+/** The rows of a block in so many columns. */
+function rowsInColumns(block: Block, columns: number, pen: Pen): Way<Block>[] {
+  const { cut, evenRows, tooSmall } = blockKind(block);
+  const rows = cut?.rows(block) ?? 0;
+  if (rows < Math.max(FEWEST_ROWS, 2 * columns)) return [];
+  if (columns > 2 && tooSmall?.(block, { x: 0, y: 0, width: LEAST_OF_THREE, height: Infinity }, pen))
+    return [];
+  const parts: Block[] = [];
+  let rest = block;
+  for (let left = columns; left > 1; left--) {
+    const [part, after] = cut!.at(rest, Math.ceil(cut!.rows(rest) / left)) as [Block, Block];
+    parts.push(part);
+    rest = after;
   }
-  const own = type === 'group' ? parted(of).map((blocks) => ({ blocks, was: new Map() })) : [];
-  const within = of.length === 1 ? oneInColumns(of[0]!) : [];
+  parts.push(rest);
+  if (pen.bestWay && evenRows && !block.title) {
+    const most = cut!.rows(parts[0]!);
+    for (const part of parts) if (cut!.rows(part) < most) part.ofHighest = cut!.rows(part) / most;
+  }
+  const { width, rank, weight } = block;
+  return [
+    {
+      blocks: { type: 'columns', width, rank, weight, of: parts },
+      was: new Map(parts.map((part) => [part, block])),
+    },
+  ];
+}
+
+/** Ways to set one block in columns: what is in a frame in two, or the rows of one that has enough. */
+function oneInColumns(block: Block, columns: number, pen: Pen): Way<Block>[] {
+  const { type, of } = block;
+  if (!of) return rowsInColumns(block, columns, pen);
+  const own =
+    type === 'group' && columns === 2 ? parted(of).map((blocks) => ({ blocks, was: new Map() })) : [];
+  const within = of.length === 1 ? oneInColumns(of[0]!, columns, pen) : [];
   return [...own, ...within].map(({ blocks, was }) => ({ blocks: { ...block, of: [blocks] }, was }));
 }
 
-/** Ways to set the blocks of a wide page in two columns: all of them, or what is within one. */
-function inColumns(blocks: readonly Block[], pen: Pen): Way<Block[]>[] {
-  const within = pen.leastWidths
-    ? blocks.flatMap((block, i) =>
-        oneInColumns(block).map(({ blocks: way, was }) => ({ blocks: blocks.with(i, way), was })),
-      )
-    : [];
-  return [...parted(blocks).map((two) => ({ blocks: [two], was: new Map() })), ...within];
+/** Ways to set the blocks of a wide page in columns: all of them in two, or what is within one, in three at the last. */
+function inColumns(blocks: readonly Block[], width: number, pen: Pen): Way<Block[]>[] {
+  const within = (columns: number) =>
+    blocks.flatMap((block, i) =>
+      oneInColumns(block, columns, pen).map(({ blocks: way, was }) => ({ blocks: blocks.with(i, way), was })),
+    );
+  const three = pen.bestWay && width - 2 * size(pen, BESIDE) >= 3 * LEAST_OF_THREE;
+  return [
+    ...parted(blocks).map((two) => ({ blocks: [two], was: new Map() })),
+    ...(pen.leastWidths ? within(2) : []),
+    ...(three ? within(3) : []),
+  ];
 }
 
 /** An arrangement that tells of which blocks of the design those in another form are. */
@@ -364,8 +402,12 @@ function place(
     return;
   }
   if (kind === 'row') {
-    for (const child of children)
-      place(child, area, child.step > 0 ? grown(child, units) : child.units, pen, mostGap, placed);
+    const heights = children.map((child) => (child.step > 0 ? grown(child, units) : child.units));
+    const highest = Math.max(...heights);
+    children.forEach((child, i) => {
+      const { ofHighest } = child.block!;
+      place(child, area, ofHighest ? highest * ofHighest : heights[i]!, pen, mostGap, placed);
+    });
     return;
   }
   if (kind === 'group') placed.push({ block: block!, rect: at(measured, area.y, units) });

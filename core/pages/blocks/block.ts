@@ -22,6 +22,8 @@ export interface Place {
   rank: number;
   /** How many of its rows stand on the page before, where it was parted between two. */
   after?: number;
+  /** Beside the other rows of the same block, and fewer than those of the highest: its share of their height. */
+  ofHighest?: number;
 }
 
 /** A block of a page: of a sort, with its entries, or one that holds others. */
@@ -59,6 +61,8 @@ export interface BlockKind<Own = unknown> {
   draw(block: Own, rect: Rect, pen: Pen): Mark[];
   /** How it is parted between two pages that face each other: of how many rows it is, and as two, the first with so many of them. */
   cut?: { rows(block: Own): number; at(block: Own, rows: number): [Own, Own] };
+  /** Its rows share out its height among them, below its title. */
+  evenRows?: true;
   /** The same with less beside each other and more below, for where what is beside each other is too small to write in. */
   looser?(block: Own, width: number, pen: Pen): Own;
   /** What is too small to write in at this size, or null. */

@@ -1,5 +1,14 @@
 import type { Rect } from '../../print/index.ts';
-import { type ArrangedPage, arrangeAt, FEWEST_ROWS, GAP, heightsOf, pensFor, withRoom } from './arrange.ts';
+import {
+  type ArrangedPage,
+  arrangeAt,
+  FEWEST_ROWS,
+  GAP,
+  heightsOf,
+  pensFor,
+  tooSmallIn,
+  withRoom,
+} from './arrange.ts';
 import { type Block, eachBlock } from './block.ts';
 import { blockKind } from './kinds/index.ts';
 import type { Pen } from './pen.ts';
@@ -27,6 +36,8 @@ export interface FacingPages {
  * as it was; rows of one block; what is in a frame. And that of each unit of a page that no block takes, or that is too much for it.
  */
 const HARM = { columns: 2, column: 14, rows: 6, frame: 9, empty: 2, over: 4 };
+/** What is too small to write in, against one block that leaves: of two ways that hold all, the one with less of it. */
+const SMALL = 0.001;
 /** So many ways are tried, the best first: a design of hundreds of blocks has thousands. */
 const MOST_TRIED = 40;
 /** Of cuts by rows no more are looked at; no design that ships has as many. */
@@ -173,7 +184,7 @@ export function arrangeFacing(
   if (ways.length === 0) ways.push({ left: loose, right: [], harm: 0, whole: [] });
   let best: FacingPages | null = null;
   let least = Infinity;
-  for (const closer of pensFor(pen))
+  for (const closer of pensFor(pen)) {
     for (const way of ways) {
       const pages = {
         left: { ...arrangeAt(way.left, area, closer, MOST_GAP), pen: closer },
@@ -183,10 +194,14 @@ export function arrangeFacing(
       const sides = [pages.left, pages.right];
       const missing = sides.reduce((sum, side) => sum + Math.max(0, side.missing), 0);
       const gone = sides.reduce((sum, side) => sum + side.left.length, 0);
-      if (missing === 0 && gone === 0) return pages;
+      const small = missing === 0 ? sides.reduce((sum, side) => sum + tooSmallIn(side, closer), 0) : 0;
+      if (missing === 0 && gone === 0 && small === 0) return pages;
       // What is dear and does not fit counts before what may leave.
-      const cost = missing * 100 + gone;
+      const cost = missing * 100 + gone + small * SMALL;
       if (cost < least) [best, least] = [pages, cost];
     }
+    // Lines come closer together for want of height, not of width.
+    if (least < 1) return best!;
+  }
   return best!;
 }

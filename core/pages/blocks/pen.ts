@@ -28,6 +28,10 @@ export interface Pen {
   scale: number;
   /** Of what stands beside each other nothing is narrower than it needs to be, as long as there is room for all. */
   leastWidths?: true;
+  /** Names of rows that belong together are of one size. */
+  evenNames?: true;
+  /** Of ways to set a page, one with less that is too small to write in is better, and rows of a low page may stand in three columns. */
+  bestWay?: true;
 }
 
 /** Half the pitch at 6 × 9 in, in points. */
@@ -102,11 +106,28 @@ export function words(pen: Pen, text: string, at: Words): Mark[] {
   return fitted(pen, text, at.face ?? pen.look.faces.text, at.size ?? sizes(pen).text, 0, at);
 }
 
+/** A size at which a line is no wider than there is room, in points: its own one, or a smaller one in whole tenths. */
+function fittingSize(wide: number, set: number, width = Infinity): number {
+  return wide > width ? Math.floor(10 * set * (width / wide)) / 10 : set;
+}
+
+/** Names of rows that belong together are made smaller with the longest of them, but by no more than this share. */
+const MOST_WITH_OTHERS = 0.75;
+
+/** The size of names of rows that belong together, as `words` sets them, in points. @param width that each has */
+export function namesSize(pen: Pen, names: readonly string[], width: number): number {
+  const set = sizes(pen).text;
+  if (!pen.evenNames) return set;
+  const { text: face } = pen.look.faces;
+  const all = names.map((name) =>
+    fittingSize(lineWidth(pen.type, name, { face, size: set, tracking: 0 }), set, width),
+  );
+  return Math.max(LEAST_TYPE, Math.floor(10 * set * MOST_WITH_OTHERS) / 10, Math.min(set, ...all));
+}
+
 function fitted(pen: Pen, text: string, face: FaceId, set: number, tracking: number, at: Words): Mark[] {
   if (!text) return [];
-  const wide = lineWidth(pen.type, text, { face, size: set, tracking });
-  const share = at.width !== undefined && wide > at.width ? at.width / wide : 1;
-  const fitting = share < 1 ? Math.floor(10 * set * share) / 10 : set;
+  const fitting = fittingSize(lineWidth(pen.type, text, { face, size: set, tracking }), set, at.width);
   if (fitting < LEAST_TYPE) return [];
   const style = {
     face,

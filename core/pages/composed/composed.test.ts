@@ -132,6 +132,25 @@ describe('what is too narrow to write in', () => {
     expect(textsOn(narrow(blocks), 1)).toContain('A name of a row');
   });
 
+  it.each(['table', 'grid'])('has names of the rows of one %s in one size', (sort) => {
+    const rows = ['Wednesday eve', 'Fri', 'Thursday'];
+    const blocks =
+      sort === 'table'
+        ? [{ type: 'table', columns: columns.slice(0, 1), rows, rowsWidth: 2.4 }]
+        : [{ type: 'grid', rows, columns: ['1', '2', '3'], rowsWidth: 16 }];
+    const sizes = (version: number) => {
+      const { recipe } = narrow(blocks);
+      const sections = recipe.sections.map((section) => ({ ...section, version })) as never;
+      const found: number[] = [];
+      eachMark(drawPage(bookFrom({ ...recipe, sections }), 1, type).layers[0]!.marks, (mark) => {
+        if (mark.type === 'text' && rows.includes(mark.text)) found.push(mark.size);
+      });
+      return found;
+    };
+    expect(new Set(sizes(3)).size).toBe(2);
+    expect(sizes(4)).toEqual(Array(3).fill(Math.min(...sizes(3))));
+  });
+
   it('has its heading printed, or it is said that there is no room for it', () => {
     const widths = fc.array(fc.integer({ min: 1, max: 12 }), { minLength: 2, maxLength: 9 });
     fc.assert(

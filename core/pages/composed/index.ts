@@ -94,12 +94,12 @@ export function blocksOf(chosen: ComposedOptions, unit: Unit): readonly Block[] 
 
 type Room = Pick<DrawContext<ComposedOptions, never>, 'frame' | 'options' | 'type' | 'faces'>;
 
-/** Since then nothing is narrower than it needs to be, where there is room for all. */
-const LEAST_WIDTHS_SINCE = 3;
+/** What blocks take care of, and the version of the kind since which they do. */
+const SINCE = { leastWidths: 3, evenNames: 4, bestWay: 4 } satisfies Partial<Record<keyof Pen, number>>;
 
 const penOf = ({ frame, options: chosen, type, faces }: Room, version: number): Pen => {
-  const pen = penFor(frame, type, lookOf(lookIdOf(chosen), faces));
-  return version < LEAST_WIDTHS_SINCE ? pen : { ...pen, leastWidths: true };
+  const care = Object.entries(SINCE).flatMap(([name, since]) => (version < since ? [] : [[name, true]]));
+  return { ...penFor(frame, type, lookOf(lookIdOf(chosen), faces)), ...Object.fromEntries(care) };
 };
 
 type OnPage = Room & Pick<DrawContext<ComposedOptions, never>, 'body' | 'unit' | 'part'>;
@@ -267,10 +267,11 @@ const first = defineKind<ComposedOptions, never>({
 });
 
 const second = defineKind<ComposedOptions, never>({ ...common, ...credited(2) });
+const third = defineKind<ComposedOptions, never>({ ...common, ...credited(3) });
 
 export const composed = defineKind<ComposedOptions, never>({
   ...common,
-  ...credited(3),
+  ...credited(4),
   earlier: [
     {
       version: 1,
@@ -285,6 +286,13 @@ export const composed = defineKind<ComposedOptions, never>({
       changes:
         'Columns and fields that were too narrow to write in are wider or stand on more lines, where there is room, and wide pages are set in two columns in more ways.',
       kept: second as unknown as PageKind,
+    },
+    {
+      version: 3,
+      migrate: (same) => same,
+      changes:
+        'Names of the rows of one table are all of the same size. What is too small to write in counts where a page can be set in several ways, and rows of a low page may stand in three columns.',
+      kept: third as unknown as PageKind,
     },
   ],
 });

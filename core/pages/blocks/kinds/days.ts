@@ -28,6 +28,7 @@ export const days = defineBlock({
         (2 * (labels.length || lines) + (pen.look.table === 'zebra' ? BETWEEN : 1)),
     ),
   step: ({ days: all, columns }) => Math.ceil(all.length / columns),
+  evenRows: true,
   cut: {
     rows: ({ days: all }) => all.length,
     at: (block, rows) => [

@@ -11,6 +11,7 @@ import {
   circle,
   label,
   leastWordsWidth,
+  namesSize,
   type Pen,
   rule,
   size,
@@ -167,6 +168,7 @@ export const marksGrid = defineBlock({
     const own = sizes(pen);
     const top = rect.y + (block.title ? TITLE * pen.unit : 0);
     const names = namesWidth(block, rect, pen);
+    const set = namesSize(pen, block.rows, names - size(pen, 2));
     const header = 2 * pen.unit;
     const grid: Rect = {
       x: rect.x + names,
@@ -207,6 +209,7 @@ export const marksGrid = defineBlock({
           x: rect.x + size(pen, 0.8),
           y: centered(pen, grid.y + (i + 0.5) * row, own.text),
           width: names - size(pen, 2),
+          size: set,
         }),
       ),
       ...(block.marks === 'cells'

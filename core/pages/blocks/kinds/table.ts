@@ -13,6 +13,7 @@ import {
   labelWidth,
   leastLabelWidth,
   leastWordsWidth,
+  namesSize,
   type Pen,
   rule,
   size,
@@ -90,6 +91,7 @@ export const table = defineBlock({
     const foot = block.foot ? 1 : 0;
     const count = block.rows.length || Math.min(fitting - foot, block.most ?? Infinity);
     const placed = columnsOf(block, rect, pen);
+    const set = namesSize(pen, block.rows, nameWidth(placed[0]!, pen));
     const header = { x: rect.x, y: top, width: rect.width, height: HEADER * pen.unit };
     const body = { x: rect.x, y: top + header.height, width: rect.width, height: (count + foot) * rowHeight };
     return [
@@ -97,7 +99,7 @@ export const table = defineBlock({
       ...grounds(pen, header, body, count, foot),
       ...headings(pen, header, placed),
       ...Array.from({ length: count }, (_, i) =>
-        cellsOf(pen, placed, block.rows[i] ?? '', body.y + i * rowHeight, rowHeight),
+        cellsOf(pen, placed, { said: block.rows[i] ?? '', size: set }, body.y + i * rowHeight, rowHeight),
       ).flat(),
       ...lines(pen, header, body, placed, {
         count,
@@ -190,15 +192,26 @@ function headings(pen: Pen, { y, height }: Rect, placed: Placed): Mark[] {
   });
 }
 
-function cellsOf(pen: Pen, placed: Placed, name: string, y: number, height: number): Mark[] {
+/** Of the name of a row in its column. */
+const nameWidth = ({ width }: Placed[number], pen: Pen): number => width - size(pen, 2);
+
+function cellsOf(
+  pen: Pen,
+  placed: Placed,
+  name: { said: string; size: number },
+  y: number,
+  height: number,
+): Mark[] {
   const middle = y + height / 2;
   const own = sizes(pen);
-  return placed.flatMap(({ of, x, width }) => {
+  return placed.flatMap((column) => {
+    const { of, x, width } = column;
     if (of.named)
-      return words(pen, name, {
+      return words(pen, name.said, {
         x: x + size(pen, 1),
         y: centered(pen, middle, own.text),
-        width: width - size(pen, 2),
+        width: nameWidth(column, pen),
+        size: name.size,
       });
     switch (of.kind) {
       case 'check':
