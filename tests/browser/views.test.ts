@@ -59,6 +59,31 @@ test('words on the wrap are changed where they stand', async ({ page }) => {
   await expect(page.getByRole('textbox', { name: 'Subtitle' })).toHaveValue('Lines for the low tide');
 });
 
+test('words on the wrap can be changed letter by letter, and emptied meanwhile, while the wrap is drawn anew', async ({
+  page,
+}) => {
+  await emptyBook(page);
+  await page.getByRole('link', { name: 'Wrap', exact: true }).click();
+  await page.getByRole('button', { name: 'Change the pen name' }).click();
+  const typed = page.getByRole('textbox', { name: 'Pen name' });
+  const drawnAnew = async (work: () => Promise<void>) => {
+    const wrap = () => page.getByRole('img', { name: 'The wrap: back, spine and front' });
+    const look = () => wrap().evaluate((canvas: HTMLCanvasElement) => canvas.toDataURL());
+    const before = await look();
+    await work();
+    await expect.poll(async () => (await look()) !== before).toBe(true);
+  };
+  await drawnAnew(() => typed.fill('W'));
+  await drawnAnew(() => page.keyboard.type('ilhelmina'));
+  await expect(typed).toHaveValue('Wilhelmina');
+  await drawnAnew(() => typed.fill(''));
+  await drawnAnew(() => page.keyboard.type('Ottoline'));
+  await page.keyboard.press('Enter');
+  await expect(typed).toBeHidden();
+  await page.getByRole('button', { name: 'Change the pen name' }).click();
+  await expect(typed).toHaveValue('Ottoline');
+});
+
 test('a pen name changed on the wrap is one of the press’s from then on', async ({ page }) => {
   await emptyBook(page);
   await page.getByRole('link', { name: 'Wrap', exact: true }).click();

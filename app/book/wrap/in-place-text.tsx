@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import { useState } from 'react';
 import { useRevalidator } from 'react-router';
 import type { PlacedLayer } from '#core/cover/wrap.ts';
 import { keepPenName } from '../keep-pen-name.ts';
@@ -7,50 +6,76 @@ import { useFrozen, useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
 import { fieldIn, withField } from './fields.ts';
 
-/** Cover text, changed where it stands; on the spine, which lies on its side, it only follows. */
-export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: number }) {
+/** Text of a layer that may be changed where it stands; on the spine, which lies on its side, it only follows. */
+function useWords({ field = '', hidden, panel }: PlacedLayer) {
   const recipe = useBook((state) => state.value);
+  const frozen = { title: useFrozen('title').stays, penName: useFrozen('penName').stays }[field];
+  return frozen || hidden || panel === 'spine' ? undefined : fieldIn(recipe, field);
+}
+
+const placeOf = ({ box }: PlacedLayer, scale: number) => ({
+  left: box.x * scale - 4,
+  top: box.y * scale - 4,
+  width: box.width * scale + 8,
+  height: box.height * scale + 8,
+});
+
+/** Lies over the text of a layer, and begins to change it. */
+export function ChangeText({
+  layer,
+  scale,
+  onOpen,
+}: {
+  layer: PlacedLayer;
+  scale: number;
+  onOpen: (layer: PlacedLayer) => void;
+}) {
+  if (!useWords(layer)) return null;
+  return (
+    <Box
+      component="button"
+      type="button"
+      aria-label={`Change the ${layer.name.toLowerCase()}`}
+      onClick={() => onOpen(layer)}
+      style={placeOf(layer, scale)}
+      sx={{
+        position: 'absolute',
+        p: 0,
+        bgcolor: 'transparent',
+        border: '1px solid transparent',
+        cursor: 'text',
+        '&:hover': { borderColor: '#fff' },
+      }}
+    />
+  );
+}
+
+/**
+ * Text of the cover, changed where it stands.
+ * @param layer as it stood when this began: what is typed makes it wider, moves it, or leaves nothing of it
+ */
+export function InPlaceText({
+  layer,
+  scale,
+  onClose,
+}: {
+  layer: PlacedLayer;
+  scale: number;
+  onClose: () => void;
+}) {
   const edit = useBook((state) => state.edit);
-  const [open, setOpen] = useState(false);
-  const field = layer.field ?? '';
-  const words = fieldIn(recipe, field);
   const { penNames } = useOpenBook();
   const { revalidate } = useRevalidator();
-  const frozen = { title: useFrozen('title').stays, penName: useFrozen('penName').stays }[field];
-  if (!words || frozen || layer.hidden || layer.panel === 'spine') return null;
-  const { name, box } = layer;
+  const words = useWords(layer);
+  if (!words) return null;
+  const { name, field = '' } = layer;
   const close = async () => {
-    setOpen(false);
+    onClose();
     const penName = words.text.trim();
     // A name is typed once in its life: other books find it in the list. It can be added there again if this fails.
     if (field !== 'penName' || !penName || penNames.includes(penName)) return;
     if ((await keepPenName(penName)) === null) void revalidate();
   };
-  const place = {
-    left: box.x * scale - 4,
-    top: box.y * scale - 4,
-    width: box.width * scale + 8,
-    height: box.height * scale + 8,
-  };
-  if (!open) {
-    return (
-      <Box
-        component="button"
-        type="button"
-        aria-label={`Change the ${name.toLowerCase()}`}
-        onClick={() => setOpen(true)}
-        style={place}
-        sx={{
-          position: 'absolute',
-          p: 0,
-          bgcolor: 'transparent',
-          border: '1px solid transparent',
-          cursor: 'text',
-          '&:hover': { borderColor: '#fff' },
-        }}
-      />
-    );
-  }
   return (
     <Box
       component="textarea"
@@ -68,7 +93,7 @@ export function InPlaceText({ layer, scale }: { layer: PlacedLayer; scale: numbe
       onKeyDown={(event: React.KeyboardEvent) => {
         if (event.key === 'Escape' || (event.key === 'Enter' && !words.lines)) void close();
       }}
-      style={{ ...place, minHeight: 44, minWidth: 160 }}
+      style={{ ...placeOf(layer, scale), minHeight: 44, minWidth: 160 }}
       sx={{
         position: 'absolute',
         zIndex: 2,

@@ -11,7 +11,7 @@ import type { Picture } from '../../preview/renderer.ts';
 import { drawingRenderer } from '../../preview/renderers.ts';
 import { useOpenBook } from '../open-book.tsx';
 import { useBook } from '../store.ts';
-import { InPlaceText } from './in-place-text.tsx';
+import { ChangeText, InPlaceText } from './in-place-text.tsx';
 import { Thumbnail } from './thumbnail.tsx';
 
 type View = 'sheet' | 'trimmed' | 'thumbnail';
@@ -32,6 +32,8 @@ export function WrapSheet({
   const { book } = useOpenBook();
   const [view, setView] = useState<View>('sheet');
   const [picture, setPicture] = useState<Picture>();
+  /** The layer whose text is being changed. */
+  const [changed, setChanged] = useState<PlacedLayer | null>(null);
   const [room, setRoom] = useState({ width: 0, height: 0 });
   const area = useRef<HTMLDivElement>(null);
   const frame = useMemo(() => coverOverview(book), [book]);
@@ -97,8 +99,14 @@ export function WrapSheet({
             {view === 'sheet' &&
               marked.map(({ id, box }, i) => <Chosen key={`${id} ${i}`} box={box} scale={scale} />)}
             {layers.map((layer) => (
-              <InPlaceText key={`${layer.id} ${layer.box.x}`} layer={layer} scale={scale} />
+              <ChangeText
+                key={`${layer.id} ${layer.box.x}`}
+                layer={layer}
+                scale={scale}
+                onOpen={setChanged}
+              />
             ))}
+            {changed && <InPlaceText layer={changed} scale={scale} onClose={() => setChanged(null)} />}
           </Box>
         )}
       </Box>
