@@ -1,15 +1,7 @@
 import type { Rect } from '../../print/index.ts';
-import {
-  type ArrangedPage,
-  arrangeAt,
-  FEWEST_ROWS,
-  GAP,
-  heightsOf,
-  pensFor,
-  tooSmallIn,
-  withRoom,
-} from './arrange.ts';
+import { type ArrangedPage, arrangeAt, GAP, heightsOf, pensFor, tooSmallIn, withRoom } from './arrange.ts';
 import { type Block, eachBlock } from './block.ts';
+import { FEWEST_ROWS } from './columns.ts';
 import { blockKind } from './kinds/index.ts';
 import type { Pen } from './pen.ts';
 

@@ -54,9 +54,11 @@ const called = (block: Block): string => {
   );
 };
 
+const linesOf = (count: number): string => (count === 1 ? '1 line' : `${count} lines`);
+
 /**
  * What is wrong with a page of blocks: too high, blocks that left, what is too small to write in, words that found no room.
- * @param tooHigh what to say of a page that does not fit; `{lines}` stands for how many lines are missing
+ * @param tooHigh what to say of a page that does not fit; `{lines}` stands for the lines that are missing
  * @param leftOut what to say behind the names of blocks that left
  */
 export function problemsOf(
@@ -68,7 +70,7 @@ export function problemsOf(
   if (missing > 0)
     problems.push({
       severity: 'fix',
-      message: tooHigh.replace('{lines}', String(Math.ceil(missing / 2))),
+      message: tooHigh.replace('{lines}', linesOf(Math.ceil(missing / 2))),
     });
   if (left.length > 0)
     problems.push({

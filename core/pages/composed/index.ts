@@ -135,11 +135,11 @@ function problemsIn(
   return facing
     ? problemsOf(
         page,
-        'the design is {lines} lines too high for two pages of this trim. Remove a block, or choose a larger trim.',
+        'the design is {lines} too high for two pages of this trim. Remove a block, or choose a larger trim.',
       )
     : problemsOf(
         page,
-        'the design is {lines} lines too high for this trim. Set it on two facing pages, remove a block, or choose a larger trim.',
+        'the design is {lines} too high for this trim. Set it on two facing pages, remove a block, or choose a larger trim.',
         'left out at this trim. On two facing pages there is more room.',
       );
 }

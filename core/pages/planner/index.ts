@@ -141,7 +141,7 @@ export const planner = defineKind<PlannerOptions, never>({
     problems.push(
       ...problemsOf(
         arranged(context),
-        'the page is {lines} lines too high for this trim. Ask for less on it, or choose a larger trim.',
+        'the page is {lines} too high for this trim. Ask for less on it, or choose a larger trim.',
       ),
     );
     if (
