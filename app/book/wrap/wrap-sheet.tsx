@@ -98,14 +98,16 @@ export function WrapSheet({
             {view === 'sheet' && <CoverGuides sheets={frame.sheets} media={frame.media} />}
             {view === 'sheet' &&
               marked.map(({ id, box }, i) => <Chosen key={`${id} ${i}`} box={box} scale={scale} />)}
-            {layers.map((layer) => (
-              <ChangeText
-                key={`${layer.id} ${layer.box.x}`}
-                layer={layer}
-                scale={scale}
-                onOpen={setChanged}
-              />
-            ))}
+            {layers
+              .filter(({ id }) => id !== changed?.id)
+              .map((layer) => (
+                <ChangeText
+                  key={`${layer.id} ${layer.box.x}`}
+                  layer={layer}
+                  scale={scale}
+                  onOpen={setChanged}
+                />
+              ))}
             {changed && <InPlaceText layer={changed} scale={scale} onClose={() => setChanged(null)} />}
           </Box>
         )}
