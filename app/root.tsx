@@ -4,7 +4,7 @@ import CssBaseline from '@mui/material/CssBaseline';
 import Stack from '@mui/material/Stack';
 import { ThemeProvider } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import {
   isRouteErrorResponse,
   Link,
@@ -13,14 +13,18 @@ import {
   Outlet,
   Scripts,
   ScrollRestoration,
+  useLocation,
+  useMatches,
   useRouteError,
 } from 'react-router';
 import { useNonce } from './nonce.ts';
 import { onlyFromHere } from './same-origin.server.ts';
 import { theme } from './theme.ts';
+import { keepsPage, show } from './trouble.ts';
 import { WENT_WRONG } from './went-wrong.ts';
 
 export const middleware = [onlyFromHere];
+export const clientMiddleware = [keepsPage];
 
 export const meta = () => [
   { title: 'Restless Quill' },
@@ -51,8 +55,24 @@ export function Layout({ children }: { children: ReactNode }) {
   );
 }
 
+/** Tells what is shown to what keeps it. */
+function Shown() {
+  const { pathname, search } = useLocation();
+  const matches = useMatches();
+  useEffect(() => {
+    const given = new Map(matches.map(({ id, loaderData }) => [id, loaderData]));
+    show({ address: pathname + search, given });
+  }, [pathname, search, matches]);
+  return null;
+}
+
 export default function App() {
-  return <Outlet />;
+  return (
+    <>
+      <Outlet />
+      <Shown />
+    </>
+  );
 }
 
 /** What a page says in place of itself, and whether loading it again may help. */

@@ -4,7 +4,7 @@ import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link as To, useFetcher } from 'react-router';
 import * as v from 'valibot';
 import { EXPANSION_IDS, groupByStems } from '#core/niche/index.ts';
@@ -128,6 +128,13 @@ export default function NichePhrases() {
   const [own, setOwn] = useState('');
   const [bringing, setBringing] = useState(false);
   const fetcher = useFetcher<typeof action>();
+  /** Apart, so that what was typed is known to have arrived before it is taken away. */
+  const adding = useFetcher<typeof action>();
+  const sent = useRef('');
+  useEffect(() => {
+    if (adding.data?.problem === null) setOwn((typed) => (typed === sent.current ? '' : typed));
+  }, [adding.data]);
+  const problem = adding.data?.problem || fetcher.data?.problem;
   const shown = useMemo(() => {
     const asked = words.toLowerCase().split(/\s+/).filter(Boolean);
     return phrases
@@ -148,8 +155,8 @@ export default function NichePhrases() {
         : shown,
     [grouped, niche.phrase, shown],
   );
-  const send = (fields: Record<string, string>) =>
-    void fetcher.submit(fields, { method: 'post', action: `/niches/${niche.id}/phrases` });
+  const to = { method: 'post', action: `/niches/${niche.id}/phrases` } as const;
+  const send = (fields: Record<string, string>) => void fetcher.submit(fields, to);
   const withChosen = (intent: string) => {
     send({ intent, ids: [...chosen].join(' ') });
     setChosen(new Set());
@@ -183,17 +190,17 @@ export default function NichePhrases() {
           rows={4}
           value={own}
           onChange={(event) => setOwn(event.target.value)}
-          helperText={fetcher.data?.problem || 'Typed, or pasted from a spreadsheet'}
-          error={Boolean(fetcher.data?.problem)}
+          helperText={problem || 'Typed, or pasted from a spreadsheet'}
+          error={Boolean(problem)}
         />
         <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
           <Button
             size="small"
             variant="outlined"
-            disabled={own.trim() === ''}
+            disabled={own.trim() === '' || adding.state !== 'idle'}
             onClick={() => {
-              send({ intent: 'add', phrases: own });
-              setOwn('');
+              sent.current = own;
+              void adding.submit({ intent: 'add', phrases: own }, to);
             }}
           >
             Look up
