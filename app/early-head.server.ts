@@ -4,7 +4,7 @@ import sans500 from '@fontsource/alegreya-sans/files/alegreya-sans-latin-500-nor
 import sans700 from '@fontsource/alegreya-sans/files/alegreya-sans-latin-700-normal.woff2?url';
 import type { EntryContext } from 'react-router';
 import fonts from './fonts.css?inline';
-import { EARLY_RENDERER, type RouteHandle } from './preview/early-work.ts';
+import { EARLY_RENDERER, type EarlyWork, type RouteHandle } from './preview/early-work.ts';
 import rendererUrl from './preview/renderer.worker.ts?worker&url';
 
 /** What every page begins with, as React writes it. */
@@ -47,13 +47,14 @@ function programs({ manifest, staticHandlerContext: { matches } }: EntryContext,
  * sends it; in one that is reached from another the worker is there.
  */
 function drawing({ routeModules, staticHandlerContext: { matches, loaderData } }: EntryContext): string {
-  const early = matches.flatMap(({ route: { id } }) => {
-    const draws = (routeModules[id]?.handle as RouteHandle | undefined)?.draws;
-    return draws && loaderData[id] ? [draws(loaderData[id])] : [];
-  })[0];
+  const handles = matches.map(({ route: { id } }) => ({ id, ...(routeModules[id]?.handle as RouteHandle) }));
+  const early = handles.flatMap(({ id, draws }) =>
+    draws && loaderData[id] ? [draws(loaderData[id])] : [],
+  )[0];
   if (!early) return '';
+  const onlyPages = handles.some((handle) => handle.onlyPages);
   // Nothing that is typed into a book may end the script.
-  const work = JSON.stringify(early).replaceAll('<', '\\u003c');
+  const work = JSON.stringify({ ...early, onlyPages } satisfies EarlyWork).replaceAll('<', '\\u003c');
   return `window.${EARLY_RENDERER}=new Worker(${JSON.stringify(rendererUrl)},{type:'module',name:JSON.stringify(${work})})`;
 }
 

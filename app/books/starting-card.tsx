@@ -6,8 +6,9 @@ import { Form } from 'react-router';
 import type { Recipe } from '#core/book/recipe.ts';
 import { parseLength } from '#core/units.ts';
 import { useFormats } from '../parts/formats.tsx';
+import type { Picture } from '../preview/on-canvas.ts';
 import { ShownPicture } from '../preview/picture.tsx';
-import type { Picture, Sampler } from '../preview/renderer.ts';
+import type { Sampler } from '../preview/renderer.ts';
 import { drawingRenderer } from '../preview/renderers.ts';
 
 /** A book to begin from. */

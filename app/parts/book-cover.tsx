@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import { parseLength } from '#core/units.ts';
+import type { Picture } from '../preview/on-canvas.ts';
 import { ShownPicture } from '../preview/picture.tsx';
-import type { Picture } from '../preview/renderer.ts';
 import { drawingRenderer } from '../preview/renderers.ts';
 
 /** A book's front, small, drawn from its recipe; a blank sheet when there is none that can be read. */

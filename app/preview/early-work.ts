@@ -12,10 +12,14 @@ export interface EarlyWork {
   begin: Recipe;
   /** Where what the server knows of its first pages is to be had, see `knowFirstPages`. */
   known?: string;
+  /** Whether all that is drawn at first are pages of the book. */
+  onlyPages?: boolean;
 }
 
 /** What a route says of itself. */
 export interface RouteHandle {
   /** The book whose pages are drawn in it as soon as it is there, told from what its loader answers. */
   draws?: (loaderData: unknown) => EarlyWork;
+  /** Whether all that is drawn in it at first are pages of the book. */
+  onlyPages?: boolean;
 }

@@ -1,6 +1,7 @@
+import type { Font } from 'fontkit';
 import type { Family, ShippedFace } from '#core/faces/index.ts';
-import { createTypesetter } from '#core/scene/create-typesetter.ts';
 import type { Typesetter } from '#core/scene/index.ts';
+import { typesetterWith } from '#core/scene/typesetter-with.ts';
 import { faceUrl } from './faces-url.ts';
 
 /** Files that are there before anybody asks for them, until somebody does. */
@@ -46,5 +47,14 @@ function read(face: ShippedFace): Uint8Array {
   return new Uint8Array(request.response as ArrayBuffer);
 }
 
-/** A typesetter, in a worker, on the typefaces the files are made with. */
-export const typesetterInWorker = (): Typesetter => createTypesetter(read);
+let open = (_: Uint8Array): Font => {
+  throw new Error('What opens a typeface is not here yet.');
+};
+
+/** Says how typefaces are opened: what does it is large, and first pages that are known need none opened. */
+export function openFacesWith(opens: (bytes: Uint8Array) => Font): void {
+  open = opens;
+}
+
+/** The typesetter of a worker, on the typefaces the files are made with. */
+export const type: Typesetter = typesetterWith(read, (bytes) => open(bytes));

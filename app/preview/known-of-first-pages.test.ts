@@ -13,7 +13,7 @@ const scene: Scene = {
 
 const noting = notingTypesetter(createTypesetter(readFace));
 noting.shape('Hedge', 'alegreya-bold');
-const KNOWN = { items: {}, faces: noting.noted(), scenes: writtenScenes([scene]) };
+const KNOWN = { items: { key: '{}' }, faces: noting.noted(), scenes: writtenScenes([scene]) };
 
 const closed = () =>
   createTypesetter((face) => {
@@ -21,6 +21,8 @@ const closed = () =>
   });
 
 describe('what is known of first pages', () => {
+  const onItems = vi.fn();
+
   beforeEach(
     () =>
       void vi.stubGlobal(
@@ -29,17 +31,22 @@ describe('what is known of first pages', () => {
       ),
   );
 
-  afterEach(() => void vi.unstubAllGlobals());
+  afterEach(() => {
+    vi.unstubAllGlobals();
+    onItems.mockReset();
+  });
 
   it('is asked for once, gives the pages, and lets words be set in a typeface that is not there', async () => {
     const type = closed();
     const onScenes = vi.fn();
-    knowFirstPages('/once', type, { onScenes });
-    knowFirstPages('/once', type, { onScenes });
+    knowFirstPages('/once', type, { onItems, onScenes });
+    knowFirstPages('/once', type, { onItems, onScenes });
     await firstPagesKnown();
     expect(fetch).toHaveBeenCalledTimes(1);
     expect(onScenes).toHaveBeenCalledTimes(1);
-    const [sceneAt] = onScenes.mock.calls[0]!;
+    expect(onItems).toHaveBeenCalledExactlyOnceWith(KNOWN.items);
+    const [sceneAt, all] = onScenes.mock.calls[0]!;
+    expect(all).toBe(true);
     expect(sceneAt(0)).toEqual(scene);
     expect(sceneAt(1)).toBeNull();
     expect(type.shape('Hedge', 'alegreya-bold').width).toBeGreaterThan(1);
@@ -48,7 +55,11 @@ describe('what is known of first pages', () => {
 
   it('may have been asked for already', async () => {
     const onScenes = vi.fn();
-    knowFirstPages('/asked already', closed(), { answer: Promise.resolve(Response.json(KNOWN)), onScenes });
+    knowFirstPages('/asked already', closed(), {
+      answer: Promise.resolve(Response.json(KNOWN)),
+      onItems,
+      onScenes,
+    });
     await firstPagesKnown();
     expect(fetch).not.toHaveBeenCalled();
     expect(onScenes).toHaveBeenCalledTimes(1);
@@ -64,9 +75,10 @@ describe('what is known of first pages', () => {
     vi.stubGlobal('fetch', vi.fn(answer));
     const type = closed();
     const onScenes = vi.fn();
-    knowFirstPages(what, type, { onScenes });
+    knowFirstPages(what, type, { onItems, onScenes });
     await firstPagesKnown();
     expect(onScenes).not.toHaveBeenCalled();
+    expect(onItems).not.toHaveBeenCalled();
     expect(() => type.shape('Hedge', 'alegreya-bold')).toThrow('was opened');
   });
 });

@@ -1,13 +1,13 @@
 import * as v from 'valibot';
-import { keepWrittenItems } from '#core/book/written-items.ts';
+import type { WrittenItems } from '#core/book/written-items.ts';
 import type { FirstPages } from '#core/export/first-pages.ts';
 import {
   type KnownFace,
-  type Scene,
   type Typesetter,
   type WrittenScenes,
   writtenScenesReader,
 } from '#core/scene/index.ts';
+import type { SceneAt } from './pages-ahead.ts';
 
 /** The server's own answer: of its parts only so much is read as tells it from any other. */
 const Known = v.object({
@@ -26,18 +26,24 @@ let waiting: Promise<void> = Promise.resolve();
 interface Uses {
   /** If it was asked for already. */
   answer?: Promise<Response> | undefined;
-  /** Takes the pages themselves, by their place among the first, counted from 0; null for one that is not known. */
-  onScenes?: (sceneAt: (at: number) => Scene | null) => void;
+  /** Takes the items that are on the pages. */
+  onItems: (items: WrittenItems) => void;
+  /** Takes the pages themselves, by their place among the first, counted from 0, and whether all of those are known. */
+  onScenes?: (sceneAt: SceneAt, all: boolean) => void;
 }
 
-async function takeKnown(address: string, type: Typesetter, { answer, onScenes }: Uses): Promise<void> {
+async function takeKnown(
+  address: string,
+  type: Typesetter,
+  { answer, onItems, onScenes }: Uses,
+): Promise<void> {
   try {
     const response = await (answer ?? fetch(address));
     if (!response.ok || response.redirected) return;
     const { items, faces, scenes } = v.parse(Known, await response.json());
-    keepWrittenItems(items);
+    onItems(items);
     for (const face of faces) type.keep(face);
-    onScenes?.(writtenScenesReader(scenes));
+    onScenes?.(writtenScenesReader(scenes), !scenes.scenes.includes(null));
   } catch {
     // Then all of it is found out here.
   }
@@ -48,7 +54,7 @@ async function takeKnown(address: string, type: Typesetter, { answer, onScenes }
  * that the worker need not draw them anew, nor make the puzzles, nor open a typeface before it shows them.
  * @param address names the state of the book; asked for once
  */
-export function knowFirstPages(address: string, type: Typesetter, uses: Uses = {}): void {
+export function knowFirstPages(address: string, type: Typesetter, uses: Uses): void {
   if (address === asked) return;
   asked = address;
   waiting = Promise.race([

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Recipe } from '#core/book/recipe.ts';
+import type { DrawnPage } from './on-canvas.ts';
 import { PAGES_KEPT, PageDrawer, type Wanted } from './page-drawer.ts';
-import type { DrawnPage } from './renderer.ts';
 
 /** States of a book are told apart by the object alone. */
 const states = Array.from({ length: 4 }, () => ({}) as Recipe);

@@ -5,7 +5,7 @@ import type { Scene } from '#core/scene/index.ts';
 export const PAGES_AHEAD = 32;
 
 /** Gives the scene of a page by its place, counted from 0; null for one that is not known. */
-type SceneAt = (at: number) => Scene | null;
+export type SceneAt = (at: number) => Scene | null;
 
 const unknown: SceneAt = () => null;
 

@@ -1,7 +1,7 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { FIRST_PAGES, placeAmongFirst } from '#core/book/first-pages.ts';
+import type { Picture } from './on-canvas.ts';
 import type { PageDrawer } from './page-drawer.ts';
-import type { Picture } from './renderer.ts';
 
 interface Shown {
   width: number;

@@ -1,4 +1,4 @@
-import { expose, transfer } from 'comlink';
+import { transfer } from 'comlink';
 import type { Book } from '#core/book/book.ts';
 import { type DesignPages, designPages } from '#core/book/design-page.ts';
 import { drawPage } from '#core/book/draw.ts';
@@ -21,32 +21,26 @@ import { leastDots } from '#core/pages/imported/dots.ts';
 import { sheetScene } from '#core/pages/imported/sheet-scene.ts';
 import { type Finding, proofSteps } from '#core/proof/index.ts';
 import { gather, type NamedResource } from '#core/resources/index.ts';
+import { openFont } from '#core/scene/create-typesetter.ts';
 import type { Scene } from '#core/scene/index.ts';
 import { shownPages } from '#core/starting-points/shown-pages.ts';
 import { browserLoader } from './browser-loader.ts';
-import { drawScene } from './canvas.ts';
-import type { EarlyWork } from './early-work.ts';
-import { fetchFamilies, typesetterInWorker } from './faces.ts';
-import { firstPagesKnown, knowFirstPages } from './known-of-first-pages.ts';
-import { beginAhead, isAhead, keepAhead, leaveAhead, PAGES_AHEAD, sceneAhead } from './pages-ahead.ts';
+import { fetchFamilies, openFacesWith, type } from './faces.ts';
+import { firstPagesKnown } from './known-of-first-pages.ts';
+import { type DrawnPage, handedOver, type Picture, pictureOf } from './on-canvas.ts';
+import { keepAhead, PAGES_AHEAD, sceneAhead } from './pages-ahead.ts';
 import { puzzlesElsewhere } from './puzzles-elsewhere.ts';
 import { inStretches, otherWork, stretches } from './stretches.ts';
 
 /** After so long a run of pages hands over what it has: pages that take long are seen one by one. */
 const SHOW_MS = 250;
 
-const type = typesetterInWorker();
+openFacesWith(openFont);
+
 /** The book at hand, once what it uses is there. */
 let book: Promise<Book> | null = null;
 let proofRun = 0;
 let findRun = 0;
-
-/** A picture on its way to the page: its pixels are handed over, not copied. */
-export interface Picture {
-  width: number;
-  height: number;
-  pixels: Uint8ClampedArray<ArrayBuffer>;
-}
 
 /** A design on its pages, as they will be printed. */
 export interface PicturedDesign extends Pick<DesignPages, 'problems'> {
@@ -76,29 +70,6 @@ export interface Size {
   height: number;
 }
 
-export interface DrawnPage {
-  page: number;
-  /** Null for a page that the book does not have. */
-  picture: Picture | null;
-}
-
-let canvas: OffscreenCanvasRenderingContext2D;
-
-/** Gives the canvas for every drawing, before anything is asked for. */
-export function drawOn(context: OffscreenCanvasRenderingContext2D): void {
-  canvas = context;
-}
-
-function pictureOf(scene: Scene, width: number): Picture {
-  const scale = width / scene.width;
-  const size = {
-    width: Math.max(1, Math.round(width)),
-    height: Math.max(1, Math.round(scene.height * scale)),
-  };
-  const { data } = drawScene(canvas, scene, type, scale, size);
-  return { ...size, pixels: data as Uint8ClampedArray<ArrayBuffer> };
-}
-
 /** A front is composed at about a trim's own size, so that the thumbnail is the cover made small. */
 const FRONT_WIDTH = 432;
 const frontOf = (proportion: number) => ({ width: FRONT_WIDTH, height: FRONT_WIDTH * proportion });
@@ -117,10 +88,10 @@ function sceneOf(whole: Book, page: number): Scene {
   return scene;
 }
 
-/** Draws the first pages of a book before anybody asks for them. */
-async function prepare({ begin: recipe, known }: EarlyWork, answer?: Promise<Response>): Promise<void> {
-  const onScenes = beginAhead(recipe);
-  if (known) knowFirstPages(known, type, { answer, onScenes });
+/**
+ * Takes a book at hand, and draws its first pages before anybody asks for them, as far as they are not known.
+ */
+export async function begin(recipe: Recipe): Promise<void> {
   const begun = gathered(recipe);
   book = begun;
   const whole = await begun;
@@ -133,11 +104,8 @@ async function prepare({ begin: recipe, known }: EarlyWork, answer?: Promise<Res
   const families = Object.values(recipe.style.typefaces).flatMap((face) =>
     typeof face === 'string' ? [familyOf(face)] : [],
   );
-  const fetchFaces = () => fetchFamilies([...new Set(families)]);
+  const faces = fetchFamilies([...new Set(families)]);
   const pages = whole.plan.pages.slice(0, PAGES_AHEAD).filter(({ number }) => !sceneAhead(number));
-  // Typefaces are for what changes, where all that is seen at first is known.
-  if (pages.length === 0) return void firstDrawn.then(fetchFaces);
-  const faces = fetchFaces();
   // What is on the pages is made while the typefaces are on their way.
   for (const page of pages)
     for (const step of pageSteps(whole, page)) {
@@ -151,66 +119,34 @@ async function prepare({ begin: recipe, known }: EarlyWork, answer?: Promise<Res
   }
 }
 
-let drawnFirst: () => void;
-/** Settles when pages that were asked for have been drawn. */
-const firstDrawn = new Promise<void>((resolve) => {
-  drawnFirst = resolve;
-});
-
-let prepared: Promise<void> | undefined;
-
-/**
- * Begins with the first pages of a book.
- * @param answer to what is known of them
- */
-export function prepareFor(work: EarlyWork, answer?: Promise<Response>): void {
-  // What fails here fails again when it is asked for, and is told then.
-  prepared = prepare(work, answer).catch(() => {});
-}
-
 /** See `renderer.pages`. */
 async function drawPages(asked: Promise<Book>, numbers: number[], width: number): Promise<DrawnPage[]> {
-  await firstPagesKnown();
   const drawn: DrawnPage[] = [];
+  const whole = await asked;
   const began = performance.now();
   const goesOn = stretches(() => book === asked);
   for (const page of numbers) {
-    let scene = sceneAhead(page);
-    if (!scene) {
-      const whole = await asked;
-      const planned = whole.plan.pages[page - 1];
-      if (!planned) {
-        drawn.push({ page, picture: null });
-        continue;
-      }
-      for (const step of pageSteps(whole, planned)) {
-        if (step) await step;
-        if (!(await goesOn())) return drawn;
-      }
-      scene = sceneOf(whole, page);
+    const planned = whole.plan.pages[page - 1];
+    if (!planned) {
+      drawn.push({ page, picture: null });
+      continue;
     }
-    drawn.push({ page, picture: pictureOf(scene, width) });
+    for (const step of sceneAhead(page) ? [] : pageSteps(whole, planned)) {
+      if (step) await step;
+      if (!(await goesOn())) return drawn;
+    }
+    drawn.push({ page, picture: pictureOf(sceneOf(whole, page), width) });
     if (performance.now() - began > SHOW_MS || !(await goesOn())) break;
   }
   return drawn;
 }
 
-const renderer = {
-  /** Answers when the worker has loaded what it needs, and has prepared the book that it was begun with. */
-  async ready(): Promise<void> {
-    await prepared;
-  },
+export { keepWrittenItems } from '#core/book/written-items.ts';
 
-  /** The server knows something of the first pages of a book. @param address see `knowFirstPages` */
-  know(address: string): void {
-    knowFirstPages(address, type);
-  },
-
+/** What a worker does for a page. What reaches it has come through `first-drawing.ts`. */
+export const renderer = {
   /** The recipe that pages are drawn from, until the next one. */
   take(recipe: Recipe): void {
-    // It is at work on it already.
-    if (book && isAhead(recipe)) return;
-    leaveAhead();
     book = recipe.seed === GALLERY_SEED ? loadGalleryItems().then(() => gathered(recipe)) : gathered(recipe);
   },
 
@@ -221,12 +157,7 @@ const renderer = {
   async pages(numbers: number[], width: number): Promise<DrawnPage[]> {
     const drawn = drawPages(book!, numbers, width);
     answered = Promise.allSettled([answered, drawn]).then(() => {});
-    const pages = await drawn;
-    drawnFirst();
-    return transfer(
-      pages,
-      pages.flatMap(({ picture }) => (picture ? [picture.pixels.buffer] : [])),
-    );
+    return handedOver(await drawn);
   },
 
   /**
@@ -391,6 +322,4 @@ const renderer = {
   },
 };
 
-export type Renderer = typeof renderer;
-
-expose(renderer);
+export type WholeRenderer = typeof renderer;

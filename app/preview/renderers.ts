@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink';
 import type { Recipe } from '#core/book/recipe.ts';
 import { EARLY_RENDERER, type EarlyWork } from './early-work.ts';
-import type { Renderer } from './renderer.ts';
+import type { Renderer } from './first-drawing.ts';
 import rendererUrl from './renderer.worker.ts?worker&url';
 
 interface Running {
@@ -25,9 +25,22 @@ function newWorker(recipe?: Recipe): Worker {
 /** @param recipe to be prepared for, where the worker is not given work at once */
 function start(recipe?: Recipe): Running {
   const running: Running = { remote: wrap<Renderer>(newWorker(recipe)), ready: false };
-  void running.remote.ready().then(() => {
-    running.ready = true;
-  });
+  return running;
+}
+
+/** Has a worker fetch its whole program and prepare what it was begun with. */
+async function makeReady(running: Running): Promise<void> {
+  // One that cannot be had is asked for again with the first work it is given.
+  running.ready = await running.remote.ready().then(
+    () => true,
+    () => false,
+  );
+}
+
+/** A worker beside the first: it is given work when it is ready for any. */
+function startReady(recipe?: Recipe): Running {
+  const running = start(recipe);
+  void makeReady(running);
   return running;
 }
 
@@ -50,7 +63,11 @@ function given(renderer: Running, recipe: Recipe): Remote<Renderer> {
 
 /** The worker that draws covers, and pages first, with a recipe at hand if one is given. */
 export function drawingRenderer(recipe?: Recipe): Remote<Renderer> {
-  if (drawing.length === 0) drawing.push(start());
+  if (drawing.length === 0) {
+    const running = start();
+    drawing.push(running);
+    void drawnOnce().then(() => makeReady(running));
+  }
   const [first] = drawing;
   return recipe ? given(first!, recipe) : first!.remote;
 }
@@ -60,7 +77,7 @@ export function drawingRenderer(recipe?: Recipe): Remote<Renderer> {
  * started when somebody asks for a proof, and lends a hand with drawing from then on.
  */
 export function proofingRenderer(): Remote<Renderer> {
-  proofing ??= start();
+  proofing ??= startReady();
   return proofing.remote;
 }
 
@@ -84,7 +101,7 @@ export function beginInView(): () => void {
     hasDrawn = true;
     for (const go of atRest) go();
     atRest = [];
-    if (drawing.length < wantedDrawing()) drawing.push(start(drawing[0]?.holds));
+    if (drawing.length < wantedDrawing()) drawing.push(startReady(drawing[0]?.holds));
   };
 }
 

@@ -7,6 +7,9 @@ import { type AddingBehind, RunningOrder } from '../book/flatplan/running-order.
 import { SectionSettings } from '../book/flatplan/section-settings.tsx';
 import { Spreads } from '../book/flatplan/spreads.tsx';
 import { useBook, useBookStore } from '../book/store.ts';
+import type { RouteHandle } from '../preview/early-work.ts';
+
+export const handle: RouteHandle = { onlyPages: true };
 
 /** Says of an address that it follows what was chosen here, and has nothing to tell. */
 const FOLLOWS = { follows: true };

@@ -3,6 +3,9 @@ import { useSearchParams } from 'react-router';
 import { Checks } from '../book/proof/checks.tsx';
 import { FilesPanel } from '../book/proof/files-panel.tsx';
 import { PageViewer } from '../book/proof/page-viewer.tsx';
+import type { RouteHandle } from '../preview/early-work.ts';
+
+export const handle: RouteHandle = { onlyPages: true };
 
 /** Every page as it will be printed, between what the checks found and the files that go out. */
 export default function Proof() {

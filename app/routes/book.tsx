@@ -38,12 +38,8 @@ const FOR = encodeURIComponent(rendererUrl.slice(rendererUrl.lastIndexOf('/') + 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { workspaceId } = await requireVisitor(request);
   const id = idFrom(params.book);
-  const found = await openStored(workspaceId, id);
-  if (!found) throw notFound();
-  if ('unreadable' in found) throw redirect(`/books/${id}/unreadable`);
-  const book = found.opened;
-  const [{ of }, files, submissions, penNames, designs, standingPages, banks, typefaces] = await Promise.all([
-    firstPagesState(workspaceId, book.recipe),
+  const [found, files, submissions, penNames, designs, standingPages, banks, typefaces] = await Promise.all([
+    openStored(workspaceId, id),
     madeFiles(workspaceId, id),
     listSubmissions(workspaceId, id),
     listPenNames(workspaceId),
@@ -52,6 +48,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     listResources(workspaceId, words.id),
     listResources(workspaceId, typeface.id),
   ]);
+  if (!found) throw notFound();
+  if ('unreadable' in found) throw redirect(`/books/${id}/unreadable`);
+  const book = found.opened;
+  const { of } = await firstPagesState(workspaceId, book.recipe);
   return {
     book,
     firstPages: `/books/${id}/first-pages.png?of=${of}`,

@@ -195,6 +195,35 @@ test('the worker that draws is told the first pages, their puzzles, and what is 
   expect(older.status()).toBe(404);
 });
 
+test('first pages that are known are drawn without the program that makes pages, which comes after them', async ({
+  page,
+}) => {
+  await openBook(page, 'Hedgerow Birds Word Search');
+  const [known] = await Promise.all([page.waitForResponse(/first-pages\.json\?of=/), page.reload()]);
+  expect(known.status()).toBe(200);
+  let send = () => {};
+  const held = new Promise<void>((resolve) => {
+    send = resolve;
+  });
+  let asked = 0;
+  await page.route(/\/assets\/renderer-[^/]+\.js$/, async (route) => {
+    asked++;
+    await held;
+    await route.fallback();
+  });
+  await page.reload();
+  await expect.poll(() => inkOf(page, 5)).toBeGreaterThan(0.02);
+  await expect.poll(() => asked).toBeGreaterThan(0);
+  const pages = Number((await ticket(page, 'Pages').innerText()).match(/\d+/)![0]);
+  const far = pages - 1;
+  await page.getByRole('region', { name: 'Spreads' }).hover();
+  await page.mouse.wheel(0, 100_000);
+  await expect(page.locator(`[data-page="${pages}"]`)).toBeVisible();
+  expect(await inkOf(page, far)).toBe(0);
+  send();
+  await expect.poll(() => inkOf(page, far)).toBeGreaterThan(0.001);
+});
+
 for (const [how, answer] of [
   ['nonsense', (route: Route) => route.fulfill({ status: 200, body: '{"items":[]}' })],
   ['nothing, for ever', () => {}],

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { designBook, otherTrims, type Trim } from '#core/book/design-page.ts';
-import type { Renderer } from '../../preview/renderer.ts';
+import type { Renderer } from '../../preview/first-drawing.ts';
 import { drawingRenderer } from '../../preview/renderers.ts';
 import { useBook } from '../store.ts';
 

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { NamedResource } from '#core/resources/index.ts';
+import type { Picture } from '../../preview/on-canvas.ts';
 import { ShownPicture } from '../../preview/picture.tsx';
-import type { Picture } from '../../preview/renderer.ts';
 import { drawingRenderer } from '../../preview/renderers.ts';
 
 /** A page of a file, small: as high as there is room, or as wide. @param page counted from 1 */
