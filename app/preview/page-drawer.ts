@@ -5,7 +5,7 @@ import type { DrawnPage, Picture } from './on-canvas.ts';
 export const PAGES_KEPT = 240;
 /** Pages drawn ahead in one go: so few that a change need not wait long for its turn. */
 const AHEAD_AT_ONCE = 8;
-/** As long as nothing is in view nobody waits for a turn: a screenful, and no more, is drawn while the screen is put together. */
+/** As long as nothing is in view nobody waits for a turn: a screenful is drawn while the screen is put together. */
 const FIRST_AT_ONCE = 32;
 
 /** What is wanted of the drawer until it is told otherwise. */
@@ -158,10 +158,9 @@ export class PageDrawer {
     if (!wanted || wanted.width < 1) return null;
     const inView = this.#missing(wanted.inView);
     if (inView.length) return { wanted, pages: inView, ahead: false };
-    const ahead = wanted.inView.length
-      ? this.#missing(wanted.ahead).slice(0, AHEAD_AT_ONCE)
-      : this.#missing(wanted.ahead.slice(0, FIRST_AT_ONCE));
-    return ahead.length ? { wanted, pages: ahead, ahead: true } : null;
+    const ahead = this.#missing(wanted.ahead);
+    const atOnce = wanted.inView.length ? AHEAD_AT_ONCE : FIRST_AT_ONCE;
+    return ahead.length ? { wanted, pages: ahead.slice(0, atOnce), ahead: true } : null;
   }
 
   /** Of the pages, those that are not there as they are wanted. */

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { Recipe } from '#core/book/recipe.ts';
 import { useBookStore } from '../book/store.ts';
 import { PageDrawer } from './page-drawer.ts';
+import { PAGES_AHEAD } from './pages-ahead.ts';
 import { beginInView, renderers, viewDrawn } from './renderers.ts';
 
 /** The pages that one of several workers draws. */
@@ -47,9 +48,10 @@ export function usePages(
   const store = useBookStore();
   const [drawer] = useState(() => {
     const made = newDrawer(sameAgain);
-    // What is ahead can be begun while the rest of the screen is still being put together.
+    // What is ahead can be begun while the rest of the screen is still being put together: a screenful, that the worker
+    // need not have its whole program for pages that nobody sees yet.
     if (typeof window !== 'undefined')
-      made.want({ recipe: store.getState().value, width, inView: [], ahead });
+      made.want({ recipe: store.getState().value, width, inView: [], ahead: ahead.slice(0, PAGES_AHEAD) });
     return made;
   });
   const asked = inView.join(' ');
