@@ -8,7 +8,7 @@ interface Running {
   remote: Remote<Renderer>;
   /** The recipe that it was given last. */
   holds?: Recipe;
-  /** It has loaded its program and typefaces: work that is given to one that has not would wait for that. */
+  /** It has loaded its whole program and typefaces: work that is given to one that has not would wait for that. */
   ready: boolean;
 }
 
@@ -23,14 +23,11 @@ function newWorker(recipe?: Recipe): Worker {
 }
 
 /** @param recipe to be prepared for, where the worker is not given work at once */
-function start(recipe?: Recipe): Running {
-  const running: Running = { remote: wrap<Renderer>(newWorker(recipe)), ready: false };
-  return running;
-}
+const start = (recipe?: Recipe): Running => ({ remote: wrap<Renderer>(newWorker(recipe)), ready: false });
 
 /** Has a worker fetch its whole program and prepare what it was begun with. */
 async function makeReady(running: Running): Promise<void> {
-  // One that cannot be had is asked for again with the first work it is given.
+  // A worker that cannot have it is given nothing that others can do; the first asks for it again with its next work.
   running.ready = await running.remote.ready().then(
     () => true,
     () => false,
