@@ -17,10 +17,25 @@ describe('the forms in which a workspace reads days and lengths', () => {
     expect(forms.dayOfYear(Date.UTC(2026, 10, 4, 23, 59))).toBe(dayOfYear);
     expect(forms.day('2027-01-01')).toBe(newYear);
     const at = new Date(2026, 10, 4, 17, 5);
-    expect(forms.time(at).replace('\u202F', ' ')).toBe(days === 'month first' ? '5:05 PM' : '17:05');
-    const early = forms.time(new Date(2026, 10, 4, 8, 5)).replace('\u202F', ' ');
+    expect(forms.time(at)).toBe(days === 'month first' ? '5:05 PM' : '17:05');
+    const early = forms.time(new Date(2026, 10, 4, 8, 5));
     expect(early).toBe(days === 'month first' ? '8:05 AM' : '08:05');
     expect(forms.moment(at)).toBe(`${day}, ${forms.time(at)}`);
+  });
+
+  it('every minute of a day as Unicode CLDR has it, read by Intl', () => {
+    const clocks = [
+      ['month first', 'en-US', { hour: 'numeric', minute: '2-digit' }],
+      ['day first', 'en-GB', { hour: '2-digit', minute: '2-digit' }],
+    ] as const;
+    for (const [days, locale, form] of clocks) {
+      const intl = new Intl.DateTimeFormat(locale, form);
+      const told = formatting({ ...USUAL_FORMATS, days });
+      for (let minute = 0; minute < 24 * 60; minute++) {
+        const at = new Date(2026, 10, 4, 0, minute);
+        expect(told.time(at)).toBe(intl.format(at));
+      }
+    }
   });
 
   it('inches and millimeters, to the decimals that matter', () => {

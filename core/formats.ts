@@ -1,3 +1,4 @@
+import { lightFormat } from 'date-fns';
 import * as v from 'valibot';
 import { enumOf, exactObject } from './schema.ts';
 import { showLength, showSize } from './units.ts';
@@ -75,10 +76,9 @@ function make({ units, days, currency }: Formats): Formatting {
   const { year: _, ...withoutYear } = form;
   const dayForm = whenNeeded(locale, { ...form, timeZone: 'UTC' });
   const yearless = whenNeeded(locale, { ...withoutYear, timeZone: 'UTC' });
-  const timeForm =
-    days === 'month first'
-      ? whenNeeded('en-US', { hour: 'numeric', minute: '2-digit' })
-      : whenNeeded('en-GB', { hour: '2-digit', minute: '2-digit' });
+  // As Intl writes it in `en-US` and `en-GB`: making that ready takes longer than anything else in a page that tells a time.
+  const timeForm = days === 'month first' ? 'h:mm a' : 'HH:mm';
+  const time = (at: Date) => lightFormat(at, timeForm);
   const dateForm = whenNeeded(locale, form);
   const decimals = units === 'in' ? 3 : 2;
   return {
@@ -87,8 +87,8 @@ function make({ units, days, currency }: Formats): Formatting {
     currency,
     day: (day) => dayForm().format(new Date(`${day}T12:00:00Z`)),
     dayOfYear: (at) => yearless().format(at),
-    time: (at) => timeForm().format(at),
-    moment: (at) => `${dateForm().format(at)}, ${timeForm().format(at)}`,
+    time,
+    moment: (at) => `${dateForm().format(at)}, ${time(at)}`,
     length: (points, exact = false) => showLength(points, units, exact ? decimals : undefined),
     size: (width, height, exact = false) => showSize(width, height, units, exact ? decimals : undefined),
     market: (markets) => markets.find((market) => market.currency === currency) ?? markets[0],

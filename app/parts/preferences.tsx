@@ -12,10 +12,19 @@ import { Choice } from './choice.tsx';
 import { useFormats } from './formats.tsx';
 import { useCommand } from './shortcuts.tsx';
 
-const named = new Intl.DisplayNames('en', { type: 'currency' });
-const CURRENCIES = [
-  ...new Set(printServices().flatMap(({ markets }) => markets.map((market) => market.currency))),
-].map((value) => ({ value, label: named.of(value) ?? value }));
+/** Asked for when they are shown: a browser reads the names of all there are for it, which takes longer than most pages do. */
+function currencies() {
+  const named = new Intl.DisplayNames('en', { type: 'currency' });
+  const all = printServices().flatMap(({ markets }) => markets.map(({ currency }) => currency));
+  return [...new Set(all)].map((value) => ({ value, label: named.of(value) ?? value }));
+}
+
+function CurrencyChoice({ value, onChange }: { value: string; onChange: (value: string) => void }) {
+  const [choices] = useState(currencies);
+  return (
+    <Choice label="Currency of prices shown first" value={value} choices={choices} onChange={onChange} />
+  );
+}
 
 /** The name of the workspace, which opens how it reads lengths, days and prices. */
 export function Preferences({ name }: { name: string }) {
@@ -73,12 +82,7 @@ export function Preferences({ name }: { name: string }) {
               ]}
               onChange={(chosen) => choose({ days: chosen })}
             />
-            <Choice
-              label="Currency of prices shown first"
-              value={currency}
-              choices={CURRENCIES}
-              onChange={(chosen) => choose({ currency: chosen })}
-            />
+            <CurrencyChoice value={currency} onChange={(chosen) => choose({ currency: chosen })} />
           </Stack>
         </DialogContent>
         <DialogActions>

@@ -12,7 +12,10 @@ import {
   printCost,
   printRules,
   printService,
+  printServices,
   royalty,
+  showMoney,
+  showRate,
   spineWidth,
   toCents,
 } from './index.ts';
@@ -207,6 +210,33 @@ describe('money (worked figures common in the trade, no source)', () => {
         expect(royalty(home!, floor - 0.01, cost)).toBeLessThan(0);
       }),
     );
+  });
+
+  it('is written as Unicode CLDR has it for English, read by Intl, in every currency that a service pays', () => {
+    const paid = printServices().flatMap(({ markets }) => markets.map((market) => market.currency));
+    for (const currency of new Set([...paid, 'CAD', 'EUR', 'AUD', 'PLN'])) {
+      const intl = (more: Intl.NumberFormatOptions = {}) =>
+        new Intl.NumberFormat('en-US', { style: 'currency', currency, ...more });
+      const [whole, rate] = [intl(), intl({ maximumFractionDigits: 4 })];
+      fc.assert(
+        fc.property(fc.integer({ min: 0, max: 2_000_000_000 }), (tenThousandths) => {
+          const amount = tenThousandths / 10_000;
+          expect(showMoney(amount, currency)).toBe(whole.format(amount));
+          expect(showRate(amount, currency)).toBe(rate.format(amount));
+          // A loss is written with its sign first; half a cent of it may be rounded either way.
+          const cents = Math.round(amount * 100) / 100 || 0.01;
+          expect(showMoney(-cents, currency)).toBe(whole.format(-cents));
+        }),
+      );
+      expect([8.985, 1234567.895, 0].map((amount) => showMoney(amount, currency))).toEqual(
+        [8.985, 1234567.895, 0].map((amount) => whole.format(amount)),
+      );
+    }
+    expect([showMoney(-1.5, 'USD'), showMoney(1234.5, 'GBP'), showRate(0.012, 'USD')]).toEqual([
+      '-$1.50',
+      '£1,234.50',
+      '$0.012',
+    ]);
   });
 
   it('an unknown service or paper is an error that names it', () => {

@@ -55,8 +55,6 @@ export interface BringingIn {
   pages: { read: number; of: number } | null;
 }
 
-const inOrder = new Intl.Collator('en', { numeric: true });
-
 /** Sends files one after the other and puts them into a section, in the order of their names. */
 export function useBringIn(section: string) {
   const edit = useBook((state) => state.edit);
@@ -67,6 +65,7 @@ export function useBringIn(section: string) {
   const bringIn = async (files: readonly File[]) => {
     canceled.current = false;
     setProblems([]);
+    const inOrder = new Intl.Collator('en', { numeric: true });
     const sorted = [...files].sort((a, b) => inOrder.compare(a.name, b.name));
     const wrong: string[] = [];
     let waiting: NamedResource[] = [];
