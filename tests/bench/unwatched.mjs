@@ -1,5 +1,5 @@
-// A browser as people have it: nobody is told of what it asks for, shows and runs. A driver that is, as tests use it,
-// takes a sixth of the time in which a page opens.
+// A browser as people have it: nobody is told of what it asks for, shows and runs. To tell a driver of it, as in tests,
+// takes a browser a good part of the time in which a page opens.
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

@@ -33,6 +33,37 @@ test('the five views of a demo book, each whole at 1280 × 800', async ({ page }
   }
 });
 
+test('a book opens without a form of Intl, the first of which takes a browser long to make ready', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const made: string[] = [];
+    Object.assign(window, { made });
+    const noted = (name: string): ProxyHandler<typeof Intl.Collator> => ({
+      construct(form, args, target) {
+        made.push(name);
+        return Reflect.construct(form, args, target);
+      },
+      apply(form, self, args) {
+        made.push(name);
+        return Reflect.apply(form, self, args);
+      },
+    });
+    for (const name of ['Collator', 'DateTimeFormat', 'DisplayNames', 'ListFormat', 'NumberFormat'])
+      Object.defineProperty(Intl, name, { value: new Proxy(Reflect.get(Intl, name), noted(name)) });
+  });
+  const made = () => page.evaluate(() => Reflect.get(window, 'made') as string[]);
+  const id = await openBook(page, TITLE);
+  await page.goto(url(`/books/${id}/flatplan`));
+  await expect(ticket(page, 'Print cost')).toContainText('$2.19');
+  await expect(page.getByText(/saved \d+:\d\d [AP]M/)).toBeVisible();
+  await expect.poll(() => inkOf(page, 3)).toBeGreaterThan(0.01);
+  expect(await made()).toEqual([]);
+  await page.getByTitle('Preferences').click();
+  await expect(page.getByRole('button', { name: 'US Dollar' })).toBeVisible();
+  expect(await made()).toEqual(['DisplayNames']);
+});
+
 test('a drawing that takes long says how far it is, and no longer when it is there', async ({
   page,
   context,

@@ -65,6 +65,7 @@ export function useBringIn(section: string) {
   const bringIn = async (files: readonly File[]) => {
     canceled.current = false;
     setProblems([]);
+    // Here, not when the page opens: the first form of Intl takes a browser long to make ready.
     const inOrder = new Intl.Collator('en', { numeric: true });
     const sorted = [...files].sort((a, b) => inOrder.compare(a.name, b.name));
     const wrong: string[] = [];
